@@ -1,0 +1,15 @@
+package org.squallnote.core.intake;
+
+/** What became of a message in Intake. */
+public enum Decision {
+    /** Waits in Intake. */
+    UNDECIDED,
+    /** Became one or more follow-ups. */
+    FOLLOW_UP,
+    /** Answered from Intake. */
+    ANSWERED,
+    /** Needs nothing. */
+    NOTHING,
+    /** Never came to Intake: my own message, or older than what Intake starts with. */
+    NOT_ASKED
+}

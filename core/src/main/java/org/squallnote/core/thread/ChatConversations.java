@@ -1,0 +1,76 @@
+package org.squallnote.core.thread;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Cuts the messages of one room into conversations.
+ *
+ * <p>A message belongs to what it answers, by the thread or reply relation that the protocol carries.
+ * Without one it goes on with the conversation that was last added to in the room, unless four quiet
+ * hours have passed: then it starts a new one.
+ */
+public final class ChatConversations {
+
+    /** How long a room has to be quiet before the next message starts a new conversation. */
+    public static final Duration QUIET = Duration.ofHours(4);
+
+    /**
+     * What threading needs to know of a chat message.
+     *
+     * @param id the event id
+     * @param sentAt the moment it was sent
+     * @param answers the event id of the thread root or of the message it replies to
+     */
+    public record ChatMessage(String id, Instant sentAt, Optional<String> answers) {}
+
+    private ChatConversations() {}
+
+    /**
+     * The conversations of one room.
+     *
+     * @param messages the room's messages in any order
+     * @return ids grouped into conversations, both in the order sent
+     */
+    public static List<List<String>> of(List<ChatMessage> messages) {
+        List<ChatMessage> inOrder = new ArrayList<>(messages);
+        inOrder.sort(Comparator.comparing(ChatMessage::sentAt).thenComparing(ChatMessage::id));
+        List<List<String>> conversations = new ArrayList<>();
+        Map<String, List<String>> conversationOf = new HashMap<>();
+        List<String> running = null;
+        Instant lastAt = Instant.MIN;
+        for (ChatMessage message : inOrder) {
+            List<String> answered = message.answers().map(conversationOf::get).orElse(null);
+            List<String> conversation = answered;
+            if (conversation == null && running != null && !isQuiet(lastAt, message.sentAt())) {
+                conversation = running;
+            }
+            if (conversation == null) {
+                conversation = new ArrayList<>();
+                conversations.add(conversation);
+            }
+            conversation.add(message.id());
+            conversationOf.put(message.id(), conversation);
+            running = runningAfter(running, conversation, answered);
+            lastAt = message.sentAt();
+        }
+        return conversations.stream().map(List::copyOf).toList();
+    }
+
+    /** An answer to an older conversation does not draw the room's next plain message into it. */
+    private static List<String> runningAfter(
+            @Nullable List<String> running, List<String> conversation, @Nullable List<String> answered) {
+        return answered != null && running != null ? running : conversation;
+    }
+
+    private static boolean isQuiet(Instant lastAt, Instant sentAt) {
+        return Duration.between(lastAt, sentAt).compareTo(QUIET) >= 0;
+    }
+}

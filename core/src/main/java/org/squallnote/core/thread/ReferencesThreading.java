@@ -1,0 +1,315 @@
+package org.squallnote.core.thread;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The REFERENCES algorithm of RFC 5256 section 3.
+ *
+ * <p>The numbers in the comments are the steps of the RFC. Works without recursion, so that a
+ * conversation of any depth is threaded.
+ */
+public final class ReferencesThreading {
+
+    /** How long after a message an unlinked reply with the same subject still belongs to it. */
+    public static final Duration SUBJECT_REACH = Duration.ofDays(30);
+
+    private ReferencesThreading() {}
+
+    /**
+     * The threads of the given messages.
+     *
+     * @param messages in the order of their arrival, which decides between equal dates
+     * @return one node a thread, ordered by the date of the first message
+     */
+    public static <K> List<ThreadNode<K>> threads(List<Threadable<K>> messages, SubjectStep subjectStep) {
+        List<Threadable<K>> linked =
+                subjectStep == SubjectStep.UNLINKED_REPLIES ? withSubjectLinks(messages) : messages;
+        List<Node<K>> roots = prune(link(linked)); // 1 to 3
+        sort(roots); // 4
+        if (subjectStep == SubjectStep.AS_RFC_5256) {
+            roots = mergeBySubject(roots); // 5
+            sort(roots); // 6
+        }
+        return roots.stream().map(ReferencesThreading::freeze).toList();
+    }
+
+    private static final class Node<K> {
+        @Nullable
+        Threadable<K> message;
+
+        int order = Integer.MAX_VALUE;
+
+        @Nullable
+        Node<K> parent;
+
+        List<Node<K>> children = new ArrayList<>();
+
+        boolean isDummy() {
+            return message == null;
+        }
+
+        boolean isBelow(Node<K> other) {
+            for (Node<K> n = this; n != null; n = n.parent) {
+                if (n == other) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        void attachTo(@Nullable Node<K> newParent) {
+            if (parent != null) {
+                parent.children.remove(this);
+            }
+            parent = newParent;
+            if (newParent != null) {
+                newParent.children.add(this);
+            }
+        }
+    }
+
+    private static <K> Iterable<Node<K>> link(List<Threadable<K>> messages) {
+        Map<String, Node<K>> byId = new LinkedHashMap<>();
+        int order = 0;
+        for (Threadable<K> message : messages) {
+            Node<K> node = ownNode(byId, message, order);
+            node.message = message;
+            node.order = order++;
+            Node<K> last = null;
+            for (String id : message.references()) { // 1.A
+                Node<K> next = byId.computeIfAbsent("<" + id, key -> new Node<>());
+                if (last != null && next.parent == null && !last.isBelow(next)) {
+                    next.attachTo(last);
+                }
+                last = next;
+            }
+            if (last == null) { // 1.B
+                node.attachTo(null);
+            } else if (!last.isBelow(node)) {
+                node.attachTo(last);
+            } else {
+                node.attachTo(null);
+            }
+        }
+        return byId.values();
+    }
+
+    private static <K> Node<K> ownNode(Map<String, Node<K>> byId, Threadable<K> message, int order) {
+        if (message.messageId().isPresent()) {
+            Node<K> known = byId.computeIfAbsent("<" + message.messageId().get(), key -> new Node<>());
+            if (known.isDummy()) {
+                return known;
+            }
+        }
+        // Without an identifier, or with one that another message has: unique to this message.
+        return byId.computeIfAbsent("#" + order, key -> new Node<>());
+    }
+
+    /** Steps 2 and 3: the roots, without missing messages that hold nothing together. */
+    private static <K> List<Node<K>> prune(Iterable<Node<K>> nodes) {
+        List<Node<K>> roots = new ArrayList<>();
+        List<Node<K>> parentsFirst = new ArrayList<>();
+        for (Node<K> node : nodes) {
+            if (node.parent == null) {
+                roots.add(node);
+                parentsFirst.add(node);
+            }
+        }
+        for (int i = 0; i < parentsFirst.size(); i++) {
+            parentsFirst.addAll(parentsFirst.get(i).children);
+        }
+        for (int i = parentsFirst.size() - 1; i >= 0; i--) {
+            Node<K> node = parentsFirst.get(i);
+            List<Node<K>> kept = new ArrayList<>();
+            for (Node<K> child : node.children) {
+                if (child.isDummy()) {
+                    kept.addAll(child.children); // 3.A where it has none, 3.B
+                } else {
+                    kept.add(child);
+                }
+            }
+            kept.forEach(child -> child.parent = node);
+            node.children = kept;
+        }
+        List<Node<K>> keptRoots = new ArrayList<>();
+        for (Node<K> root : roots) {
+            if (!root.isDummy() || root.children.size() > 1) {
+                keptRoots.add(root);
+            } else if (root.children.size() == 1) {
+                Node<K> only = root.children.get(0);
+                only.parent = null;
+                keptRoots.add(only);
+            }
+        }
+        return keptRoots;
+    }
+
+    private static <K> Instant dateOf(Node<K> node) {
+        Node<K> n = node;
+        while (n.message == null && !n.children.isEmpty()) {
+            n = n.children.get(0);
+        }
+        return n.message == null ? Instant.MAX : n.message.sentAt();
+    }
+
+    private static <K> int orderOf(Node<K> node) {
+        Node<K> n = node;
+        while (n.message == null && !n.children.isEmpty()) {
+            n = n.children.get(0);
+        }
+        return n.order;
+    }
+
+    private static <K> void sort(List<Node<K>> roots) {
+        Comparator<Node<K>> bySentDate = Comparator.<Node<K>, Instant>comparing(ReferencesThreading::dateOf)
+                .thenComparingInt(ReferencesThreading::orderOf);
+        List<Node<K>> parentsFirst = new ArrayList<>(roots);
+        for (int i = 0; i < parentsFirst.size(); i++) {
+            parentsFirst.addAll(parentsFirst.get(i).children);
+        }
+        // A missing message is dated by its first child, so children are sorted before their parents.
+        for (int i = parentsFirst.size() - 1; i >= 0; i--) {
+            parentsFirst.get(i).children.sort(bySentDate);
+        }
+        roots.sort(bySentDate);
+    }
+
+    private static <K> BaseSubject subjectOf(Node<K> node) {
+        Node<K> n = node;
+        while (n.message == null && !n.children.isEmpty()) {
+            n = n.children.get(0);
+        }
+        return BaseSubject.of(n.message == null ? "" : n.message.subject());
+    }
+
+    private static <K> List<Node<K>> mergeBySubject(List<Node<K>> roots) {
+        Map<String, Node<K>> table = new HashMap<>();
+        Map<Node<K>, BaseSubject> subjects = new HashMap<>();
+        for (Node<K> root : roots) { // 5.B
+            BaseSubject subject = subjectOf(root);
+            subjects.put(root, subject);
+            if (subject.text().isEmpty()) {
+                continue;
+            }
+            Node<K> held = table.get(subject.text());
+            if (held == null
+                    || (root.isDummy() && !held.isDummy())
+                    || (!held.isDummy() && isReply(subjects, held) && !subject.replyOrForward())) {
+                table.put(subject.text(), root);
+            }
+        }
+        List<Node<K>> merged = new ArrayList<>();
+        Map<Node<K>, Node<K>> groupOf = new HashMap<>();
+        for (Node<K> root : roots) { // 5.C
+            BaseSubject subject = subjects.getOrDefault(root, new BaseSubject("", false));
+            Node<K> held = subject.text().isEmpty() ? root : table.getOrDefault(subject.text(), root);
+            if (held == root) {
+                if (!groupOf.containsKey(root)) {
+                    merged.add(root);
+                }
+                continue;
+            }
+            Node<K> into = groupOf.getOrDefault(held, held);
+            if (root.isDummy() && into.isDummy()) {
+                for (Node<K> child : List.copyOf(root.children)) {
+                    child.attachTo(into);
+                }
+            } else if (into.isDummy() || (subject.replyOrForward() && !isReply(subjects, held))) {
+                root.attachTo(into);
+            } else {
+                Node<K> group = new Node<>();
+                merged.remove(held);
+                held.attachTo(group);
+                root.attachTo(group);
+                groupOf.put(held, group);
+                merged.add(group);
+            }
+        }
+        return merged;
+    }
+
+    private static <K> boolean isReply(Map<Node<K>, BaseSubject> subjects, Node<K> node) {
+        BaseSubject subject = subjects.get(node);
+        return subject != null && subject.replyOrForward();
+    }
+
+    /** Gives every unlinked reply the message it most likely answers as its only reference. */
+    private static <K> List<Threadable<K>> withSubjectLinks(List<Threadable<K>> messages) {
+        if (messages.stream().noneMatch(Threadable::isUnlinkedReply)) {
+            return messages;
+        }
+        Map<String, List<Threadable<K>>> bySubject = new HashMap<>();
+        for (Threadable<K> message : messages) {
+            if (message.messageId().isPresent()) {
+                bySubject
+                        .computeIfAbsent(BaseSubject.of(message.subject()).text(), key -> new ArrayList<>())
+                        .add(message);
+            }
+        }
+        return messages.stream()
+                .map(message -> message.isUnlinkedReply() ? withSubjectLink(message, bySubject) : message)
+                .toList();
+    }
+
+    private static <K> Threadable<K> withSubjectLink(Threadable<K> reply, Map<String, List<Threadable<K>>> bySubject) {
+        String subject = BaseSubject.of(reply.subject()).text();
+        if (subject.isEmpty()) {
+            return reply;
+        }
+        return bySubject.getOrDefault(subject, List.of()).stream()
+                .filter(earlier -> earlier.sentAt().isBefore(reply.sentAt()))
+                .filter(earlier -> !earlier.sentAt().isBefore(reply.sentAt().minus(SUBJECT_REACH)))
+                .filter(earlier -> sharesParties(earlier, reply))
+                .max(Comparator.comparing(Threadable::sentAt))
+                .flatMap(Threadable::messageId)
+                .map(id -> new Threadable<>(
+                        reply.key(), reply.messageId(), List.of(id), reply.subject(), reply.sentAt(), reply.parties()))
+                .orElse(reply);
+    }
+
+    /** Whether at least two parties are common: the two who talk to each other. */
+    private static <K> boolean sharesParties(Threadable<K> one, Threadable<K> other) {
+        long common = one.parties().stream()
+                .filter(other.parties()::contains)
+                .limit(2)
+                .count();
+        return common >= 2;
+    }
+
+    private static <K> ThreadNode<K> freeze(Node<K> root) {
+        Map<Node<K>, ThreadNode<K>> done = new HashMap<>();
+        Deque<Node<K>> open = new ArrayDeque<>();
+        List<Node<K>> parentsFirst = new ArrayList<>();
+        open.push(root);
+        while (!open.isEmpty()) {
+            Node<K> node = open.pop();
+            parentsFirst.add(node);
+            node.children.forEach(open::push);
+        }
+        Collections.reverse(parentsFirst);
+        for (Node<K> node : parentsFirst) {
+            List<ThreadNode<K>> children = new ArrayList<>();
+            for (Node<K> child : node.children) {
+                ThreadNode<K> frozen = done.remove(child);
+                if (frozen != null) {
+                    children.add(frozen);
+                }
+            }
+            Optional<K> key = Optional.ofNullable(node.message).map(Threadable::key);
+            done.put(node, new ThreadNode<>(key, children));
+        }
+        return done.getOrDefault(root, new ThreadNode<>(Optional.empty(), List.of()));
+    }
+}

@@ -1,0 +1,25 @@
+package org.squallnote.formats.mail;
+
+/** Bounds on what is read from outside, so that no message can exhaust memory or time. */
+public final class MailLimits {
+
+    /** The largest message that is kept whole, in bytes; of a larger one the beginning is kept, with a notice. */
+    public static final int LARGEST_MESSAGE = 30 * 1024 * 1024;
+
+    /** The longest body text that is read, in characters. */
+    public static final int LONGEST_TEXT = 1_000_000;
+
+    /** How deep parts may be nested; what lies deeper is left unread. */
+    static final int DEEPEST_PART = 20;
+
+    /** How many leaf parts are looked at. */
+    static final int MOST_PARTS = 500;
+
+    /** How many addresses of a field are kept. */
+    static final int MOST_ADDRESSES = 500;
+
+    /** The longest subject that is kept, in characters. */
+    static final int LONGEST_SUBJECT = 1_000;
+
+    private MailLimits() {}
+}

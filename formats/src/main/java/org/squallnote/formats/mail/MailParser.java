@@ -1,0 +1,178 @@
+package org.squallnote.formats.mail;
+
+import jakarta.mail.MessagingException;
+import jakarta.mail.Session;
+import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.util.SharedByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Date;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.squallnote.core.message.Headers;
+import org.squallnote.core.message.MessageIds;
+import org.squallnote.core.message.Party;
+
+/** Reads a mail message from its bytes. Never fails on content; see {@link ParsedMail#notices()}. */
+public final class MailParser {
+
+    private static final Session SESSION = MailSessions.forReading();
+
+    /** The fields that the rules look at. */
+    private static final List<String> KEPT_HEADERS = List.of(
+            "Auto-Submitted",
+            "Content-Type",
+            "Importance",
+            "List-Id",
+            "List-Post",
+            "List-Unsubscribe",
+            "Precedence",
+            "Return-Path",
+            "X-Autoreply",
+            "X-Autorespond",
+            "X-Priority");
+
+    private MailParser() {}
+
+    /** The message in parts. */
+    public static ParsedMail parse(byte[] raw) {
+        List<String> notices = new ArrayList<>();
+        MimeMessage message = open(raw, notices);
+        MailBody body = MailBody.read(message, notices);
+        return new ParsedMail(
+                header(message, "Message-ID").flatMap(MessageIds::firstIn),
+                references(message),
+                addresses(message, "From").stream().findFirst().orElseGet(() -> sender(message)),
+                addresses(message, "Reply-To"),
+                addresses(message, "To"),
+                addresses(message, "Cc"),
+                subject(message),
+                sentAt(message),
+                headers(message),
+                body.text(),
+                body.html().isPresent(),
+                body.attachments(),
+                body.calendarMethod(),
+                body.deliveryAction(),
+                notices);
+    }
+
+    /** The HTML body as it was sent, not yet safe to show. */
+    public static Optional<String> html(byte[] raw) {
+        return MailBody.read(open(raw, new ArrayList<>()), new ArrayList<>()).html();
+    }
+
+    /**
+     * The decoded bytes of an attachment.
+     *
+     * @param index from {@link ParsedMail.Attachment#index()}
+     * @return absent when the message has no such part or it cannot be decoded
+     */
+    public static Optional<byte[]> attachment(byte[] raw, int index) {
+        return MailBody.leaf(open(raw, new ArrayList<>()), index);
+    }
+
+    private static MimeMessage open(byte[] raw, List<String> notices) {
+        try (InputStream in = new SharedByteArrayInputStream(raw)) {
+            return new MimeMessage(SESSION, in);
+        } catch (MessagingException | IOException e) {
+            notices.add("This message is damaged and could not be read as mail.");
+            return new MimeMessage(SESSION);
+        }
+    }
+
+    static Optional<String> header(MimeMessage message, String name) {
+        try {
+            return Optional.ofNullable(message.getHeader(name, null));
+        } catch (MessagingException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static List<String> references(MimeMessage message) {
+        List<String> references =
+                header(message, "References").map(MessageIds::allIn).orElse(List.of());
+        if (!references.isEmpty()) {
+            return references;
+        }
+        return header(message, "In-Reply-To")
+                .flatMap(MessageIds::firstIn)
+                .map(List::of)
+                .orElse(List.of());
+    }
+
+    private static Party sender(MimeMessage message) {
+        return addresses(message, "Sender").stream().findFirst().orElse(new Party("", ""));
+    }
+
+    private static List<Party> addresses(MimeMessage message, String field) {
+        Optional<String> value;
+        try {
+            value = Optional.ofNullable(message.getHeader(field, ","));
+        } catch (MessagingException e) {
+            return List.of();
+        }
+        if (value.isEmpty() || value.get().isBlank()) {
+            return List.of();
+        }
+        List<Party> parties = new ArrayList<>();
+        try {
+            for (InternetAddress address : InternetAddress.parseHeader(value.get(), false)) {
+                if (address.isGroup()) {
+                    for (InternetAddress member :
+                            Optional.ofNullable(address.getGroup(false)).orElse(new InternetAddress[0])) {
+                        parties.add(party(member));
+                    }
+                } else {
+                    parties.add(party(address));
+                }
+                if (parties.size() >= MailLimits.MOST_ADDRESSES) {
+                    break;
+                }
+            }
+        } catch (MessagingException e) {
+            // Not an address list. What is there is still better than nothing, as a name.
+            parties.add(new Party(Text.cut(value.get().replaceAll("\\s+", " "), 200), ""));
+        }
+        return parties.stream()
+                .filter(party -> !party.address().isEmpty() || !party.name().isEmpty())
+                .toList();
+    }
+
+    private static Party party(InternetAddress address) {
+        return new Party(
+                Text.cut(Optional.ofNullable(address.getPersonal()).orElse(""), 200),
+                Text.cut(Optional.ofNullable(address.getAddress()).orElse(""), 320));
+    }
+
+    private static String subject(MimeMessage message) {
+        String subject;
+        try {
+            subject = Optional.ofNullable(message.getSubject()).orElse("");
+        } catch (MessagingException e) {
+            subject = "";
+        }
+        return Text.cut(Text.withoutControls(subject).replaceAll("\\s+", " ").strip(), MailLimits.LONGEST_SUBJECT);
+    }
+
+    private static Optional<Instant> sentAt(MimeMessage message) {
+        try {
+            return Optional.ofNullable(message.getSentDate()).map(Date::toInstant);
+        } catch (MessagingException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static Headers headers(MimeMessage message) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        for (String name : KEPT_HEADERS) {
+            header(message, name).ifPresent(value -> fields.put(name, Text.cut(value, 1_000)));
+        }
+        return Headers.of(fields);
+    }
+}

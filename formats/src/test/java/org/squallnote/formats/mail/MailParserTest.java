@@ -1,0 +1,236 @@
+package org.squallnote.formats.mail;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.squallnote.core.message.Party;
+
+class MailParserTest {
+
+    private static final String WHOLE = """
+            Message-ID: <a@cranefirm.example>
+            From: =?UTF-8?Q?Tilda_Br=C3=A4ndt?= <Tilda@cranefirm.example>
+            To: "Calloway, Ines" <ines@merrowquay.example>, office@merrowquay.example
+            Cc: Bo <bo@merrowquay.example>
+            Subject: =?UTF-8?B?S3LDpG4=?= quote
+            Date: Mon, 2 Mar 2026 10:00:00 +0100
+            In-Reply-To: <first@merrowquay.example>
+            MIME-Version: 1.0
+            Content-Type: multipart/mixed; boundary=m
+
+            --m
+            Content-Type: multipart/alternative; boundary=a
+
+            --a
+            Content-Type: text/plain; charset=utf-8
+
+            Dear Ines
+            --a
+            Content-Type: text/html; charset=utf-8
+
+            <p>Dear <b>Ines</b></p>
+            --a--
+            --m
+            Content-Type: application/pdf; name="../quote.pdf"
+            Content-Transfer-Encoding: base64
+            Content-Disposition: attachment
+
+            SGVsbG8=
+            --m--
+            """;
+
+    @Test
+    void readsTheParts() {
+        ParsedMail mail = parse(WHOLE);
+
+        assertThat(mail.messageId()).contains("a@cranefirm.example");
+        assertThat(mail.references()).containsExactly("first@merrowquay.example");
+        assertThat(mail.from()).isEqualTo(new Party("Tilda Brändt", "tilda@cranefirm.example"));
+        assertThat(mail.to())
+                .containsExactly(
+                        new Party("Calloway, Ines", "ines@merrowquay.example"),
+                        new Party("", "office@merrowquay.example"));
+        assertThat(mail.subject()).isEqualTo("Krän quote");
+        assertThat(mail.sentAt()).contains(Instant.parse("2026-03-02T09:00:00Z"));
+        assertThat(mail.text()).isEqualTo("Dear Ines");
+        assertThat(mail.hasHtml()).isTrue();
+        assertThat(mail.attachments()).singleElement().satisfies(file -> {
+            assertThat(file.name()).isEqualTo(".._quote.pdf");
+            assertThat(file.type()).isEqualTo("application/pdf");
+            assertThat(MailParser.attachment(bytes(WHOLE), file.index()).orElseThrow())
+                    .asString()
+                    .isEqualTo("Hello");
+        });
+        assertThat(mail.notices()).isEmpty();
+        assertThat(MailParser.html(bytes(WHOLE)).orElseThrow()).contains("<b>Ines</b>");
+    }
+
+    @Test
+    void seesReportsAndInvitations() {
+        ParsedMail bounce = parse("""
+                Content-Type: multipart/report; report-type=delivery-status; boundary=b
+
+                --b
+                Content-Type: text/plain
+
+                Could not be delivered.
+                --b
+                Content-Type: message/delivery-status
+
+                Reporting-MTA: dns; mx.example
+
+                Final-Recipient: rfc822; bo@gone.example
+                Action: Failed
+                --b--
+                """);
+        assertThat(bounce.deliveryAction()).contains("failed");
+
+        ParsedMail invitation = parse("""
+                Content-Type: multipart/alternative; boundary=b
+
+                --b
+                Content-Type: text/plain
+
+                Meeting
+                --b
+                Content-Type: text/calendar; method=REQUEST
+
+                BEGIN:VCALENDAR
+                METHOD:REQUEST
+                END:VCALENDAR
+                --b--
+                """);
+        assertThat(invitation.calendarMethod()).contains("REQUEST");
+        assertThat(invitation.attachments()).isEmpty();
+    }
+
+    @Test
+    void decodesWhateverTheCharsetClaims() {
+        assertThat(parse("Content-Type: text/plain; charset=made-up\n\ncafé").text())
+                .isEqualTo("café");
+        byte[] western = "Content-Type: text/plain\n\ncafé".getBytes(StandardCharsets.ISO_8859_1);
+        assertThat(MailParser.parse(western).text()).isEqualTo("café");
+        assertThat(parse("Subject: café\n\nx").subject()).isEqualTo("café");
+    }
+
+    @Test
+    void htmlOnlyMailIsReadAsText() {
+        ParsedMail mail =
+                parse("Content-Type: text/html\n\n<div>One</div><blockquote><p>Two<br>Three</p></blockquote>Four");
+
+        assertThat(mail.text()).isEqualTo("One\n> Two\n> Three\n\nFour");
+    }
+
+    @Test
+    void brokenMailStillComesOut() {
+        assertThat(parse("").from().address()).isEmpty();
+        assertThat(parse("From: not an address at all <<>\nDate: yesterday\n\nText")
+                        .text())
+                .isEqualTo("Text");
+        assertThat(parse("Content-Type: multipart/mixed; boundary=never\n\nno parts here")
+                        .text())
+                .contains("no parts here");
+        assertThat(parse("Content-Transfer-Encoding: base64\n\n!!not base64!!").sentAt())
+                .isEmpty();
+        assertThat(parse("Content-Type: text/plain\n\na\0b").text()).isEqualTo("ab");
+        StringBuilder deep = new StringBuilder();
+        for (int i = 0; i < 60; i++) {
+            deep.append("Content-Type: multipart/mixed; boundary=b%d\n\n--b%d\n".formatted(i, i));
+        }
+        assertThat(parse(deep.toString()).notices()).isNotEmpty();
+    }
+
+    @Test
+    void randomBytesNeverFail() {
+        for (long seed = 0; seed < 400; seed++) {
+            Random random = new Random(seed);
+            byte[] raw = bytes(WHOLE);
+            for (int i = 0; i < 1 + random.nextInt(30); i++) {
+                raw[random.nextInt(raw.length)] = (byte) random.nextInt(256);
+            }
+            ParsedMail mail = MailParser.parse(raw);
+            assertThat(mail.text()).as("seed %d", seed).doesNotContain("\0");
+            mail.attachments().forEach(file -> MailParser.attachment(raw, file.index()));
+        }
+    }
+
+    @Test
+    void anMboxIsSplitAtItsSeparators() throws IOException {
+        String mbox = """
+                From tilda@cranefirm.example Mon Mar  2 10:00:00 2026
+                Subject: one
+
+                >From here on
+                From the pier: no separator, no empty line before it
+
+                From bo@merrowquay.example Mon Mar  2 11:00:00 2026
+                Subject: two
+
+                text
+                """;
+        List<String> messages = new ArrayList<>();
+
+        long count = MboxReader.forEach(
+                new ByteArrayInputStream(bytes(mbox)), raw -> messages.add(new String(raw, StandardCharsets.UTF_8)));
+
+        assertThat(count).isEqualTo(2);
+        assertThat(messages.get(0)).startsWith("Subject: one").contains("\nFrom here on\nFrom the pier");
+        assertThat(messages.get(1)).startsWith("Subject: two");
+        assertThat(MboxReader.forEach(new ByteArrayInputStream(bytes("nothing of the kind")), raw -> {}))
+                .isZero();
+    }
+
+    @Test
+    void anAnswerCarriesTheChain() {
+        ParsedMail sent = MailParser.parse(answer("Re: Krän", "Grüße\nInes").toBytes());
+
+        assertThat(sent.messageId()).contains("new@merrowquay.example");
+        assertThat(sent.references()).containsExactly("a@x.example", "b@x.example");
+        assertThat(sent.subject()).isEqualTo("Re: Krän");
+        assertThat(sent.text()).isEqualTo("Grüße\nInes");
+        assertThat(sent.to()).containsExactly(new Party("Tilda Brändt", "tilda@cranefirm.example"));
+    }
+
+    @Test
+    void aLineBreakCannotEnterAHeader() {
+        assertThatThrownBy(() -> answer("x\r\nBcc: all@x.example", "").toBytes())
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("line break");
+    }
+
+    @Test
+    void answerSubjectsDoNotPileUp() {
+        assertThat(OutgoingMail.answerSubject("RE: re: Berths")).isEqualTo("Re: Berths");
+        assertThat(OutgoingMail.answerSubject("")).isEqualTo("Re: your message");
+    }
+
+    private static OutgoingMail answer(String subject, String text) {
+        return new OutgoingMail(
+                "new@merrowquay.example",
+                new Party("Ines", "ines@merrowquay.example"),
+                List.of(new Party("Tilda Brändt", "tilda@cranefirm.example")),
+                List.of(),
+                subject,
+                text,
+                Instant.parse("2026-03-02T09:00:00Z"),
+                Optional.of("b@x.example"),
+                List.of("a@x.example", "b@x.example"));
+    }
+
+    private static ParsedMail parse(String raw) {
+        return MailParser.parse(bytes(raw));
+    }
+
+    private static byte[] bytes(String raw) {
+        return raw.getBytes(StandardCharsets.UTF_8);
+    }
+}

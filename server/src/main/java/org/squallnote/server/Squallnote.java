@@ -1,0 +1,30 @@
+package org.squallnote.server;
+
+import java.util.Arrays;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.WebApplicationType;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.context.annotation.Import;
+import org.squallnote.server.files.ImportCommand;
+import org.squallnote.store.StoreConfiguration;
+
+/** The application. Started without a command it serves; with {@code import} or {@code rebuild} it does that and ends. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+@Import(StoreConfiguration.class)
+public class Squallnote {
+
+    /** Starts the application. */
+    public static void main(String[] args) {
+        boolean command = Arrays.stream(args).anyMatch(ImportCommand.NAMES::contains);
+        if (command && ImportCommand.handOverToRunning(args)) {
+            return;
+        }
+        SpringApplication application = new SpringApplication(Squallnote.class);
+        if (command) {
+            application.setWebApplicationType(WebApplicationType.NONE);
+        }
+        application.run(args);
+    }
+}

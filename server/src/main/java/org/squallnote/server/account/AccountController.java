@@ -1,0 +1,196 @@
+package org.squallnote.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.store.account.Account;
+import org.squallnote.store.account.AccountStore;
+
+/** Sessions and accounts. */
+@RestController
+class AccountController {
+
+    private final AccountStore accounts;
+    private final Sessions sessions;
+    private final PasswordEncoder passwords;
+    private final UuidV7 ids;
+    private final Clock clock;
+    private final TransactionTemplate transaction;
+
+    AccountController(
+            AccountStore accounts,
+            Sessions sessions,
+            PasswordEncoder passwords,
+            UuidV7 ids,
+            Clock clock,
+            TransactionTemplate transaction) {
+        this.accounts = accounts;
+        this.sessions = sessions;
+        this.passwords = passwords;
+        this.ids = ids;
+        this.clock = clock;
+        this.transaction = transaction;
+    }
+
+    /** What a page has to show first. */
+    enum SessionState {
+        FIRST_VISIT,
+        SIGNED_OUT,
+        SIGNED_IN
+    }
+
+    record SessionView(SessionState state, @Nullable AccountView account) {}
+
+    record AccountView(UUID id, String signIn, String name, String zone, boolean administrator) {}
+
+    record SignInRequest(
+            @NotBlank @Size(max = 200) String signIn,
+            @Size(max = 200) String password) {}
+
+    record NewAccount(
+            @NotBlank @Size(max = 200) String signIn,
+            @NotBlank @Size(max = 200) String name,
+            @Size(min = 10, max = 200) String password,
+            @NotBlank @Size(max = 60) String zone) {}
+
+    record AccountChange(
+            @NotBlank @Size(max = 200) String name,
+            @NotBlank @Size(max = 60) String zone,
+            @Size(max = 200) String currentPassword,
+            @Size(max = 200) String newPassword) {}
+
+    @GetMapping("/api/session")
+    SessionView session(@Me @Nullable SignedIn me, HttpServletRequest request) {
+        Sessions.issueCsrfToken(request);
+        if (me != null) {
+            Optional<Account> account = accounts.byId(me.accountId());
+            if (account.isPresent()) {
+                return new SessionView(SessionState.SIGNED_IN, view(account.get()));
+            }
+        }
+        return new SessionView(accounts.count() == 0 ? SessionState.FIRST_VISIT : SessionState.SIGNED_OUT, null);
+    }
+
+    @PostMapping("/api/session")
+    SessionView signIn(
+            @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn me = sessions.signIn(body.signIn(), body.password(), request, response);
+        return new SessionView(
+                SessionState.SIGNED_IN,
+                accounts.byId(me.accountId()).map(AccountController::view).orElse(null));
+    }
+
+    @DeleteMapping("/api/session")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        sessions.signOut(request);
+    }
+
+    /** Makes the first account, by anybody, or a further one, by an administrator. */
+    @PostMapping("/api/accounts")
+    @ResponseStatus(HttpStatus.CREATED)
+    synchronized AccountView add(
+            @Me @Nullable SignedIn me,
+            @Valid @RequestBody NewAccount body,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        boolean first = accounts.count() == 0;
+        if (!first && (me == null || !me.administrator())) {
+            throw Refusal.forbidden("Only the administrator of this installation can add accounts.");
+        }
+        String signIn = body.signIn().strip().toLowerCase(Locale.ROOT);
+        if (accounts.bySignIn(signIn).isPresent()) {
+            throw Refusal.invalid("Somebody already signs in as " + signIn + ". Choose another name.");
+        }
+        Account account = new Account(
+                ids.next(),
+                signIn,
+                body.name().strip(),
+                hash(body.password()),
+                zone(body.zone()),
+                first,
+                clock.instant());
+        transaction.executeWithoutResult(status -> accounts.insert(account));
+        if (first) {
+            sessions.start(account, request, response);
+        }
+        return view(account);
+    }
+
+    @GetMapping("/api/accounts")
+    List<AccountView> all(@Me SignedIn me) {
+        if (!me.administrator()) {
+            throw Refusal.forbidden("Only the administrator of this installation sees all accounts.");
+        }
+        return accounts.all().stream().map(AccountController::view).toList();
+    }
+
+    @PutMapping("/api/account")
+    AccountView change(
+            @Me SignedIn me,
+            @Valid @RequestBody AccountChange body,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        Account old = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
+        String hash = old.passwordHash();
+        if (!body.newPassword().isEmpty()) {
+            if (body.newPassword().length() < 10) {
+                throw Refusal.invalid("A password needs at least ten characters. The old one still holds.");
+            }
+            if (!passwords.matches(body.currentPassword(), old.passwordHash())) {
+                throw Refusal.invalid("The current password is not right. Nothing was changed.");
+            }
+            hash = hash(body.newPassword());
+        }
+        Account changed = new Account(
+                old.id(),
+                old.signIn(),
+                body.name().strip(),
+                hash,
+                zone(body.zone()),
+                old.administrator(),
+                old.createdAt());
+        transaction.executeWithoutResult(status -> accounts.update(changed));
+        sessions.start(changed, request, response);
+        return view(changed);
+    }
+
+    private String hash(String password) {
+        return Optional.ofNullable(passwords.encode(password))
+                .orElseThrow(() -> Refusal.invalid("This password cannot be used."));
+    }
+
+    private static String zone(String zone) {
+        try {
+            return ZoneId.of(zone).getId();
+        } catch (DateTimeException e) {
+            throw Refusal.invalid("There is no time zone " + zone + ". Use a name such as Europe/London.");
+        }
+    }
+
+    private static AccountView view(Account account) {
+        return new AccountView(account.id(), account.signIn(), account.name(), account.zone(), account.administrator());
+    }
+}

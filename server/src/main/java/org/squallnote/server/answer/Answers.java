@@ -1,0 +1,237 @@
+package org.squallnote.server.answer;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Party;
+import org.squallnote.formats.mail.OutgoingMail;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
+import org.squallnote.server.intake.Decisions;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.outbox.Outbox;
+import org.squallnote.server.outbox.Payloads;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.draft.Draft;
+import org.squallnote.store.draft.DraftStore;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.outbox.OutboxKind;
+import org.squallnote.store.source.Source;
+import org.squallnote.store.source.SourceStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Answers messages: decided at once, sent by the outbox a little later, so that it can be taken back. */
+@Component
+class Answers implements Restorer {
+
+    private final MessageStore messages;
+    private final SourceStore sources;
+    private final DraftStore drafts;
+    private final SourceSecrets secrets;
+    private final Commands commands;
+    private final Decisions decisions;
+    private final Outbox outbox;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    Answers(
+            MessageStore messages,
+            SourceStore sources,
+            DraftStore drafts,
+            SourceSecrets secrets,
+            Commands commands,
+            Decisions decisions,
+            Outbox outbox,
+            Clock clock,
+            JsonMapper json) {
+        this.messages = messages;
+        this.sources = sources;
+        this.drafts = drafts;
+        this.secrets = secrets;
+        this.commands = commands;
+        this.decisions = decisions;
+        this.outbox = outbox;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** The state of an answer in the history: its text, so that taking it back gives the draft again. */
+    record AnswerState(UUID messageId, String text) {}
+
+    Done answer(SignedIn me, UUID commandId, UUID messageId, String text, boolean toAll) {
+        if (text.isBlank()) {
+            throw Refusal.invalid("The answer is empty. Write something, or decide «Nothing to do».");
+        }
+        return commands.run(me, commandId, "answer", changes -> {
+            StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
+            if (message.channel() == Channel.MAIL) {
+                mail(me, message, text, toAll, changes);
+            } else {
+                chat(me, message, text, changes);
+            }
+            drafts.delete(me.accountId(), messageId);
+            changes.record(SubjectType.ANSWER, messageId, null, new AnswerState(messageId, text))
+                    .label("Answer to " + message.from().displayName())
+                    .touch(Topic.OUTBOX);
+        });
+    }
+
+    private void mail(SignedIn me, StoredMessage message, String text, boolean toAll, Changes changes) {
+        Source source = sendingSource(me.accountId(), message);
+        MailSettings settings = secrets.mailSettings(source);
+        Set<String> mine = new TreeSet<>(sources.addresses(me.accountId()));
+        List<Party> to = recipients(message, mine);
+        if (to.isEmpty() || to.stream().anyMatch(party -> party.address().isEmpty())) {
+            throw Refusal.invalid("This message does not say whom to answer. Nothing was sent; your text is kept.");
+        }
+        List<Party> cc = toAll ? others(message, mine, to) : List.of();
+        String domain = source.address().substring(source.address().indexOf('@') + 1);
+        String messageId = changes.commandId() + "@" + domain;
+        List<String> references = new ArrayList<>(message.refs().list());
+        if (!message.messageId().isEmpty()) {
+            references.remove(message.messageId());
+            references.add(message.messageId());
+        }
+        byte[] raw = new OutgoingMail(
+                        messageId,
+                        new Party(settings.fromName(), source.address()),
+                        to,
+                        cc,
+                        OutgoingMail.answerSubject(message.subject()),
+                        text,
+                        clock.instant(),
+                        message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
+                        references)
+                .toBytes();
+        outbox.add(
+                me.accountId(),
+                source.id(),
+                changes.commandId(),
+                OutboxKind.SEND_MAIL,
+                messageId,
+                message.id(),
+                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
+                true);
+    }
+
+    /** Answers go out from the mailbox the message came to; a message from a file is answered from the first mailbox. */
+    private Source sendingSource(UUID owner, StoredMessage message) {
+        List<Source> mailboxes = sources.of(owner).stream()
+                .filter(source ->
+                        source.channel() == Channel.MAIL && !source.address().isEmpty())
+                .toList();
+        Set<String> addressed = new TreeSet<>();
+        Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream())
+                .forEach(party -> addressed.add(party.address()));
+        return mailboxes.stream()
+                .filter(source -> source.id().equals(message.sourceId()) && addressed.contains(source.address()))
+                .findFirst()
+                .or(() -> mailboxes.stream()
+                        .filter(source -> addressed.contains(source.address()))
+                        .findFirst())
+                .or(() -> mailboxes.stream()
+                        .filter(source -> source.id().equals(message.sourceId()))
+                        .findFirst())
+                .or(() -> mailboxes.stream().findFirst())
+                .orElseThrow(
+                        () -> Refusal.invalid(
+                                "No mail account is connected to send from. Your text is kept; connect one in Settings › Sources."));
+    }
+
+    private static List<Party> recipients(StoredMessage message, Set<String> mine) {
+        if (message.direction() == Direction.OUTGOING) {
+            return message.recipients().to();
+        }
+        List<Party> replyTo = message.recipients().replyTo().stream()
+                .filter(party -> !mine.contains(party.address()))
+                .toList();
+        return replyTo.isEmpty() ? List.of(message.from()) : replyTo;
+    }
+
+    private static List<Party> others(StoredMessage message, Set<String> mine, List<Party> to) {
+        return Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream())
+                .filter(party -> !mine.contains(party.address()) && to.stream().noneMatch(party::isSameAs))
+                .distinct()
+                .toList();
+    }
+
+    private void chat(SignedIn me, StoredMessage message, String text, Changes changes) {
+        boolean connected = sources.byId(me.accountId(), message.sourceId())
+                .filter(source -> source.removedAt() == null)
+                .isPresent();
+        if (!connected || message.roomId() == null) {
+            throw Refusal.invalid(
+                    "The chat account this came from is no longer connected. Your text is kept; connect it in Settings › Sources.");
+        }
+        outbox.add(
+                me.accountId(),
+                message.sourceId(),
+                changes.commandId(),
+                OutboxKind.SEND_CHAT,
+                "sn-" + changes.commandId(),
+                message.id(),
+                new Payloads.Chat(
+                        message.roomId(),
+                        text,
+                        message.messageId(),
+                        message.fromAddress(),
+                        message.refs().list().isEmpty()
+                                ? null
+                                : message.refs().list().get(0)),
+                true);
+    }
+
+    void saveDraft(SignedIn me, UUID messageId, String text) {
+        if (messages.byId(me.accountId(), messageId).isEmpty()) {
+            throw Refusal.notFound("message");
+        }
+        if (text.isEmpty()) {
+            drafts.delete(me.accountId(), messageId);
+        } else {
+            drafts.save(new Draft(me.accountId(), messageId, text, clock.instant()));
+        }
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.ANSWER;
+    }
+
+    /** An answer does not change; whether it can still be taken back is for the outbox to say. */
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        return entry.after() == null ? null : json.readValue(entry.after(), AnswerState.class);
+    }
+
+    /** Gives the text back as a draft, unless another one has been begun. */
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        if (entry.after() == null) {
+            throw Refusal.invalid("An answer that was taken back is sent again from its draft.");
+        }
+        AnswerState answer = json.readValue(entry.after(), AnswerState.class);
+        if (drafts.of(owner, answer.messageId()).isEmpty()) {
+            drafts.save(new Draft(owner, answer.messageId(), answer.text(), clock.instant()));
+        }
+        changes.touch(Topic.OUTBOX, Topic.INTAKE);
+    }
+}

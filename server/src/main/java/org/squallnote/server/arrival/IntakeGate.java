@@ -1,0 +1,120 @@
+package org.squallnote.server.arrival;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.intake.IntakeStart;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Party;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.live.Topic;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.source.SourceStore;
+
+/**
+ * Decides which arriving messages wait in Intake, and takes out of it what an answer of mine, wherever it was written,
+ * has settled.
+ */
+@Component
+class IntakeGate {
+
+    private final MessageStore messages;
+    private final SourceStore sources;
+    private final Commands commands;
+    private final LiveEvents live;
+    private final Clock clock;
+
+    IntakeGate(MessageStore messages, SourceStore sources, Commands commands, LiveEvents live, Clock clock) {
+        this.messages = messages;
+        this.sources = sources;
+        this.commands = commands;
+        this.live = live;
+        this.clock = clock;
+    }
+
+    void decide(
+            UUID owner,
+            UUID sourceId,
+            List<StoredMessage> fresh,
+            Set<UUID> touchedThreads,
+            boolean everythingToIntake) {
+        Instant addedAt = sources.addedAt(owner, sourceId);
+        Map<UUID, List<ThreadingRow>> rowsOf = rowsByThread(owner, touchedThreads);
+        Map<UUID, ThreadingRow> byId = new HashMap<>();
+        rowsOf.values().forEach(rows -> rows.forEach(row -> byId.put(row.id(), row)));
+        for (StoredMessage message : fresh) {
+            ThreadingRow row = byId.get(message.id());
+            if (row == null) {
+                continue;
+            }
+            List<ThreadingRow> thread = rowsOf.getOrDefault(row.threadId(), List.of());
+            if (message.direction() == Direction.OUTGOING) {
+                settle(owner, message, row.threadId());
+                continue;
+            }
+            boolean answered = thread.stream().anyMatch(other -> answers(other, row));
+            Decision decision = everythingToIntake && !answered
+                    ? Decision.UNDECIDED
+                    : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
+            if (decision != message.decision()) {
+                messages.decide(owner, message.id(), decision, null);
+            }
+        }
+        live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
+    }
+
+    private Map<UUID, List<ThreadingRow>> rowsByThread(UUID owner, Collection<UUID> threadIds) {
+        Map<UUID, List<ThreadingRow>> rows = new HashMap<>();
+        threadIds.forEach(id -> rows.put(id, messages.threadingInThread(owner, id)));
+        return rows;
+    }
+
+    private static boolean answers(ThreadingRow answer, ThreadingRow asked) {
+        return answer.direction() == Direction.OUTGOING
+                && answer.sentAt().isAfter(asked.sentAt())
+                && addresses(answer).contains(asked.fromAddress());
+    }
+
+    private static List<String> addresses(ThreadingRow row) {
+        return Stream.concat(row.recipients().to().stream(), row.recipients().cc().stream())
+                .map(Party::address)
+                .toList();
+    }
+
+    /** Takes out of Intake what this answer of mine answers. */
+    private void settle(UUID owner, StoredMessage answer, UUID threadId) {
+        List<String> to = Stream.concat(answer.recipients().to().stream(), answer.recipients().cc().stream())
+                .map(Party::address)
+                .toList();
+        List<ThreadingRow> settled = messages.undecidedInThread(owner, threadId, answer.sentAt()).stream()
+                .filter(row -> to.contains(row.fromAddress()))
+                .toList();
+        if (settled.isEmpty()) {
+            return;
+        }
+        Instant now = clock.instant();
+        commands.runWithin(owner, "answer-seen", changes -> {
+            for (ThreadingRow row : settled) {
+                messages.decide(owner, row.id(), Decision.ANSWERED, now);
+                changes.record(
+                        SubjectType.MESSAGE,
+                        row.id(),
+                        new DecisionState(row.decision(), null),
+                        new DecisionState(Decision.ANSWERED, now));
+            }
+            changes.label("Taken out of Intake, since your answer was seen").touch(Topic.INTAKE);
+        });
+    }
+}

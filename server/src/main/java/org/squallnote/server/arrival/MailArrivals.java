@@ -1,0 +1,223 @@
+package org.squallnote.server.arrival;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.NatureRules;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.AskFinder;
+import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.thread.BaseSubject;
+import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.store.message.Files;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.Place;
+import org.squallnote.store.message.Recipients;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.message.Texts;
+import org.squallnote.store.source.SourceStore;
+
+/**
+ * Takes in mail: each message once, whatever folder, account or file it is found in and however often it is handed
+ * over. Must run inside {@link org.squallnote.server.command.OwnerLocks#write}.
+ */
+@Component
+public class MailArrivals {
+
+    /** A date further ahead of the server's than this is taken for wrong. */
+    private static final Duration CLOCK_SLACK = Duration.ofDays(1);
+
+    private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
+
+    private final MessageStore messages;
+    private final SourceStore sources;
+    private final MailThreads threads;
+    private final IntakeGate gate;
+    private final UuidV7 ids;
+
+    MailArrivals(MessageStore messages, SourceStore sources, MailThreads threads, IntakeGate gate, UuidV7 ids) {
+        this.messages = messages;
+        this.sources = sources;
+        this.threads = threads;
+        this.gate = gate;
+        this.ids = ids;
+    }
+
+    /**
+     * Where a batch comes from.
+     *
+     * @param folder the folder, empty for files
+     * @param everythingToIntake whether even old messages are to be decided, as when the user drops a few files
+     */
+    public record Origin(
+            UUID owner,
+            UUID sourceId,
+            String folder,
+            long uidValidity,
+            boolean sentFolder,
+            boolean everythingToIntake) {}
+
+    /** What came of a batch. */
+    public record Outcome(int stored, int known) {}
+
+    /** Takes in a batch. */
+    public Outcome takeIn(Origin origin, List<ArrivedMail> batch) {
+        Set<String> mine = new HashSet<>(sources.addresses(origin.owner()));
+        Map<UUID, StoredMessage> fresh = new LinkedHashMap<>();
+        int known = 0;
+        for (ArrivedMail arrived : batch) {
+            String identity = identityOf(origin.owner(), arrived);
+            Optional<UUID> before = messages.idOf(origin.owner(), identity);
+            UUID id = before.orElseGet(() -> {
+                StoredMessage message = toStore(origin, arrived, identity, mine);
+                fresh.put(message.id(), message);
+                messages.insert(message);
+                messages.insertRaw(origin.owner(), message.id(), arrived.raw());
+                return message.id();
+            });
+            known += before.isPresent() ? 1 : 0;
+            if (!origin.folder().isEmpty()) {
+                messages.savePlace(
+                        origin.owner(),
+                        new Place(origin.sourceId(), origin.folder(), origin.uidValidity(), arrived.uid(), id));
+            }
+        }
+        if (!fresh.isEmpty()) {
+            Set<UUID> touched = threads.rethread(
+                    origin.owner(),
+                    fresh.values().stream().map(StoredMessage::component).collect(Collectors.toSet()));
+            gate.decide(
+                    origin.owner(),
+                    origin.sourceId(),
+                    new ArrayList<>(fresh.values()),
+                    touched,
+                    origin.everythingToIntake());
+        }
+        return new Outcome(fresh.size(), known);
+    }
+
+    /**
+     * The Message-ID makes the identity. Where another message already has it, from another writer or with another
+     * date, some mailer has used it twice: then the content is added, so that none of the two is lost.
+     */
+    private String identityOf(UUID owner, ArrivedMail arrived) {
+        ParsedMail mail = arrived.mail();
+        if (mail.messageId().isEmpty()) {
+            return "h:" + digest(arrived.raw());
+        }
+        String identity = "m:" + mail.messageId().get();
+        Optional<StoredMessage> held = messages.idOf(owner, identity).flatMap(id -> messages.byId(owner, id));
+        boolean reused = held.isPresent()
+                && (!held.get().fromAddress().equals(mail.from().address())
+                        || !held.get().subject().equals(mail.subject())
+                        || (mail.sentAt().isPresent()
+                                && Duration.between(
+                                                        mail.sentAt().get(),
+                                                        held.get().sentAt())
+                                                .abs()
+                                                .compareTo(CLOCK_SLACK)
+                                        > 0));
+        return reused
+                ? identity + "#"
+                        + digest((mail.from().address() + "\n" + mail.subject() + "\n" + mail.text())
+                                        .getBytes(StandardCharsets.UTF_8))
+                                .substring(0, 32)
+                : identity;
+    }
+
+    private static String digest(byte[] bytes) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("This Java installation has no SHA-256", e);
+        }
+    }
+
+    private StoredMessage toStore(Origin origin, ArrivedMail arrived, String identity, Set<String> mine) {
+        ParsedMail mail = arrived.mail();
+        Direction direction = directionOf(origin, mail, mine);
+        Nature nature = NatureRules.natureOf(new NatureRules.Input(
+                mail.from(), mail.subject(), mail.headers(), mail.calendarMethod(), mail.deliveryAction()));
+        boolean toMe = mail.to().stream().anyMatch(party -> mine.contains(party.address()));
+        Optional<Ask> ask = nature == Nature.PERSON && direction == Direction.INCOMING && toMe
+                ? AskFinder.firstIn(OwnWords.of(mail.text()).own())
+                : Optional.empty();
+        Instant sentAt = mail.sentAt()
+                .filter(at -> at.isAfter(BEFORE_MAIL)
+                        && at.isBefore(arrived.receivedAt().plus(CLOCK_SLACK)))
+                .orElse(arrived.receivedAt());
+        String baseSubject = BaseSubject.of(mail.subject()).text();
+        UUID component = threads.componentFor(origin.owner(), mail, baseSubject, sentAt);
+        return new StoredMessage(
+                ids.next(),
+                origin.owner(),
+                origin.sourceId(),
+                Channel.MAIL,
+                identity,
+                direction,
+                nature,
+                mail.from().name(),
+                mail.from().address(),
+                new Recipients(mail.to(), mail.cc(), mail.replyTo()),
+                mail.subject(),
+                baseSubject,
+                sentAt,
+                arrived.receivedAt(),
+                mail.text(),
+                nature == Nature.INVITATION || ask.isPresent(),
+                ask.map(Ask::sentence).map(MailArrivals::cutAsk).orElse(""),
+                mail.hasHtml(),
+                new Files(mail.attachments().stream()
+                        .map(file -> new Files.StoredFile(file.index(), file.name(), file.type(), file.size()))
+                        .toList()),
+                new Texts(mail.notices().stream().distinct().limit(10).toList()),
+                mail.messageId().orElse(""),
+                new Texts(mail.references()),
+                null,
+                null,
+                component,
+                MailThreads.UNTHREADED,
+                Decision.NOT_ASKED,
+                null,
+                false,
+                false,
+                0);
+    }
+
+    static String cutAsk(String ask) {
+        return ask.length() > 900 ? ask.substring(0, 900) : ask;
+    }
+
+    /** A mail from me is outgoing, unless I wrote it to nobody but myself: then it is a note that waits for me. */
+    private static Direction directionOf(Origin origin, ParsedMail mail, Set<String> mine) {
+        if (origin.sentFolder()) {
+            return Direction.OUTGOING;
+        }
+        boolean fromMe = mine.contains(mail.from().address());
+        boolean toOthers = Stream.concat(mail.to().stream(), mail.cc().stream())
+                .map(Party::address)
+                .anyMatch(address -> !mine.contains(address));
+        return fromMe && toOthers ? Direction.OUTGOING : Direction.INCOMING;
+    }
+}

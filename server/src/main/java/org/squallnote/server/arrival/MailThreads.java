@@ -1,0 +1,105 @@
+package org.squallnote.server.arrival;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.thread.BaseSubject;
+import org.squallnote.core.thread.ReferencesThreading;
+import org.squallnote.core.thread.SubjectStep;
+import org.squallnote.core.thread.ThreadNode;
+import org.squallnote.core.thread.Threadable;
+import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.store.message.LinkRow;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.ThreadingRow;
+
+/**
+ * Keeps mail threads right as messages arrive in any order.
+ *
+ * <p>Messages that share an identifier, directly or over others, form a component. Threading one component gives the
+ * same threads as threading the whole mailbox, so that only the components of what arrives are threaded again.
+ */
+@Component
+public class MailThreads {
+
+    /** The thread of a message that has just been stored. */
+    public static final UUID UNTHREADED = new UUID(0, 0);
+
+    private final MessageStore messages;
+    private final ThreadAssignment assignment;
+
+    MailThreads(MessageStore messages, ThreadAssignment assignment) {
+        this.messages = messages;
+        this.assignment = assignment;
+    }
+
+    /** The component that a new message belongs to; joins those that it connects. */
+    UUID componentFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
+        Set<String> identifiers = new LinkedHashSet<>(mail.references());
+        mail.messageId().ifPresent(identifiers::add);
+        Set<UUID> found = new LinkedHashSet<>();
+        List<String> unknown = new ArrayList<>();
+        for (String identifier : identifiers) {
+            Optional<LinkRow> link = messages.link(owner, identifier);
+            link.map(LinkRow::component).ifPresentOrElse(found::add, () -> unknown.add(identifier));
+        }
+        BaseSubject subject = BaseSubject.of(mail.subject());
+        if (mail.references().isEmpty() && subject.replyOrForward() && !baseSubject.isEmpty()) {
+            found.addAll(messages.componentsBySubject(
+                    owner, baseSubject, sentAt.minus(ReferencesThreading.SUBJECT_REACH), sentAt));
+        }
+        UUID component = found.isEmpty() ? UUID.randomUUID() : found.iterator().next();
+        for (UUID other : found) {
+            if (!other.equals(component)) {
+                messages.moveLinks(owner, other, component);
+                messages.moveComponent(owner, other, component);
+            }
+        }
+        for (String identifier : unknown) {
+            messages.insertLink(owner, identifier, component);
+        }
+        return component;
+    }
+
+    /** Threads components again; answers which threads have changed or were added to. */
+    Set<UUID> rethread(UUID owner, Set<UUID> components) {
+        Set<UUID> touched = new HashSet<>();
+        for (UUID component : components) {
+            List<ThreadingRow> rows = messages.inComponent(owner, component);
+            List<Threadable<ThreadingRow>> threadables =
+                    rows.stream().map(MailThreads::threadable).toList();
+            List<List<ThreadingRow>> threads =
+                    ReferencesThreading.threads(threadables, SubjectStep.UNLINKED_REPLIES).stream()
+                            .map(ThreadNode::keys)
+                            .toList();
+            touched.addAll(assignment.assign(owner, threads));
+        }
+        return touched;
+    }
+
+    private static Threadable<ThreadingRow> threadable(ThreadingRow row) {
+        Set<String> parties = new HashSet<>();
+        Stream.of(
+                        List.of(new Party(row.fromName(), row.fromAddress())),
+                        row.recipients().to(),
+                        row.recipients().cc())
+                .flatMap(List::stream)
+                .map(Party::address)
+                .forEach(parties::add);
+        return new Threadable<>(
+                row,
+                row.messageId().isEmpty() ? Optional.empty() : Optional.of(row.messageId()),
+                row.refs().list(),
+                row.subject(),
+                row.sentAt(),
+                parties);
+    }
+}

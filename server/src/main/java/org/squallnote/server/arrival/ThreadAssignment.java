@@ -1,0 +1,90 @@
+package org.squallnote.server.arrival;
+
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.thread.StoredThread;
+import org.squallnote.store.thread.ThreadStore;
+
+/**
+ * Gives computed threads their identifiers: a thread keeps the one that most of its messages had before. When two
+ * threads become one, a decision made by hand goes with the messages.
+ */
+@Component
+class ThreadAssignment {
+
+    private final MessageStore messages;
+    private final ThreadStore threads;
+    private final ThreadTurns turns;
+    private final UuidV7 ids;
+
+    ThreadAssignment(MessageStore messages, ThreadStore threads, ThreadTurns turns, UuidV7 ids) {
+        this.messages = messages;
+        this.threads = threads;
+        this.turns = turns;
+        this.ids = ids;
+    }
+
+    /** Writes the assignment; answers the threads that hold these messages now and have something new. */
+    Set<UUID> assign(UUID owner, List<List<ThreadingRow>> computed) {
+        Set<UUID> claimed = new HashSet<>();
+        Set<UUID> left = new HashSet<>();
+        Set<UUID> touched = new HashSet<>();
+        List<List<ThreadingRow>> largestFirst = computed.stream()
+                .sorted(Comparator.comparingInt((List<ThreadingRow> rows) -> rows.size())
+                        .reversed())
+                .toList();
+        for (List<ThreadingRow> rows : largestFirst) {
+            UUID threadId = mostCommon(rows, claimed).orElseGet(ids::next);
+            claimed.add(threadId);
+            for (ThreadingRow row : rows) {
+                if (!row.threadId().equals(threadId)) {
+                    messages.setThread(owner, row.id(), threadId);
+                    touched.add(threadId);
+                    if (!row.threadId().equals(MailThreads.UNTHREADED)) {
+                        left.add(row.threadId());
+                        takeDecisionAlong(owner, row.threadId(), threadId);
+                    }
+                }
+            }
+        }
+        touched.forEach(threadId -> turns.refresh(owner, threadId));
+        for (UUID threadId : left) {
+            if (threads.deleteEmpty(owner, threadId) == 0 && touched.add(threadId)) {
+                turns.refresh(owner, threadId);
+            }
+        }
+        return touched;
+    }
+
+    private static Optional<UUID> mostCommon(List<ThreadingRow> rows, Set<UUID> claimed) {
+        Map<UUID, Integer> counts = new HashMap<>();
+        for (ThreadingRow row : rows) {
+            if (!row.threadId().equals(MailThreads.UNTHREADED) && !claimed.contains(row.threadId())) {
+                counts.merge(row.threadId(), 1, Integer::sum);
+            }
+        }
+        return counts.entrySet().stream()
+                .max(Map.Entry.<UUID, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .map(Map.Entry::getKey);
+    }
+
+    private void takeDecisionAlong(UUID owner, UUID from, UUID to) {
+        Optional<StoredThread> old = threads.byId(owner, from).filter(thread -> thread.handTurn() != null);
+        Optional<StoredThread> target = threads.byId(owner, to);
+        if (old.isPresent() && target.isPresent() && target.get().handTurn() == null) {
+            StoredThread decided = old.get();
+            threads.setHandDecision(
+                    owner, to, decided.handTurn(), decided.handReason(), decided.handAt(), decided.handLastKnown());
+        }
+    }
+}

@@ -1,0 +1,5 @@
+/** Categories. */
+@NullMarked
+package org.squallnote.server.category;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,85 @@
+package org.squallnote.server.command;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.store.history.Command;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.HistoryStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * The one way in for every change: state, history and outbox are written in one transaction, and a request that
+ * comes again with the same identifier is answered as the first time without changing anything.
+ */
+@Component
+public class Commands {
+
+    /** The actor of changes that nobody asked for by hand. */
+    public static final String SYSTEM = "Squallnote";
+
+    private final OwnerLocks locks;
+    private final HistoryStore history;
+    private final LiveEvents live;
+    private final UuidV7 ids;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    Commands(OwnerLocks locks, HistoryStore history, LiveEvents live, UuidV7 ids, Clock clock, JsonMapper json) {
+        this.locks = locks;
+        this.history = history;
+        this.live = live;
+        this.ids = ids;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** Runs a change of the user's. */
+    public Done run(SignedIn me, UUID commandId, String kind, Consumer<Changes> work) {
+        return locks.write(me.accountId(), () -> within(me.accountId(), me.name(), commandId, kind, null, work));
+    }
+
+    /** Runs a change within a transaction that is already open, for what follows from an arriving message. */
+    public Done runWithin(UUID owner, String kind, Consumer<Changes> work) {
+        return within(owner, SYSTEM, ids.next(), kind, null, work);
+    }
+
+    Done within(UUID owner, String actor, UUID commandId, String kind, @Nullable UUID undoOf, Consumer<Changes> work) {
+        Optional<Command> before = history.command(owner, commandId);
+        if (before.isPresent()) {
+            return new Done(commandId, before.get().label());
+        }
+        Instant now = clock.instant();
+        history.insertCommand(new Command(commandId, owner, kind, "", now, "", null, undoOf));
+        Changes changes = new Changes(commandId);
+        work.accept(changes);
+        history.setResult(owner, commandId, changes.label(), "");
+        int step = 0;
+        for (Changes.Change change : changes.list()) {
+            history.insert(new HistoryEntry(
+                    ids.next(),
+                    owner,
+                    commandId,
+                    step++,
+                    change.type(),
+                    change.subjectId(),
+                    actor,
+                    now,
+                    write(change.before()),
+                    write(change.after())));
+        }
+        live.changed(owner, changes.topics());
+        return new Done(commandId, changes.label());
+    }
+
+    private @Nullable String write(@Nullable Object state) {
+        return state == null ? null : json.writeValueAsString(state);
+    }
+}

@@ -1,0 +1,40 @@
+package org.squallnote.server.command;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.store.history.HistoryStore;
+
+/** History and undo. */
+@RestController
+class HistoryController {
+
+    private final HistoryStore history;
+    private final Undo undo;
+
+    HistoryController(HistoryStore history, Undo undo) {
+        this.history = history;
+        this.undo = undo;
+    }
+
+    record HistoryLineView(UUID commandId, Instant at, String actor, String label, boolean undone) {}
+
+    @GetMapping("/api/history/{subjectId}")
+    List<HistoryLineView> ofSubject(@Me SignedIn me, @PathVariable UUID subjectId) {
+        return history.ofSubject(me.accountId(), subjectId).stream()
+                .map(line ->
+                        new HistoryLineView(line.commandId(), line.at(), line.actor(), line.label(), line.undone()))
+                .toList();
+    }
+
+    @PostMapping("/api/commands/{commandId}/undo")
+    Done undo(@Me SignedIn me, @CommandId UUID undoId, @PathVariable UUID commandId) {
+        return undo.undo(me, undoId, commandId);
+    }
+}

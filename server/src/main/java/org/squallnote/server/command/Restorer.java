@@ -1,0 +1,20 @@
+package org.squallnote.server.command;
+
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+
+/** Knows how one kind of row is put back into an earlier state. */
+public interface Restorer {
+
+    /** The kind of row. */
+    SubjectType type();
+
+    /** The state now of the entry's row, in the same form as it stands in the history; null when it does not exist. */
+    @Nullable
+    Object current(UUID owner, HistoryEntry entry);
+
+    /** Puts the entry's row into the state before the entry; takes it away when there was none. */
+    void restore(UUID owner, HistoryEntry entry, Changes changes);
+}

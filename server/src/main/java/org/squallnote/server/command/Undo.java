@@ -1,0 +1,89 @@
+package org.squallnote.server.command;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.Command;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.HistoryStore;
+import org.squallnote.store.history.SubjectType;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Takes a change back, all of it or nothing. An undo is a change like any other and can be undone. */
+@Component
+class Undo {
+
+    private final OwnerLocks locks;
+    private final Commands commands;
+    private final HistoryStore history;
+    private final TakeBack outside;
+    private final JsonMapper json;
+    private final Map<SubjectType, Restorer> restorers = new EnumMap<>(SubjectType.class);
+
+    Undo(
+            OwnerLocks locks,
+            Commands commands,
+            HistoryStore history,
+            TakeBack outside,
+            JsonMapper json,
+            List<Restorer> restorers) {
+        this.locks = locks;
+        this.commands = commands;
+        this.history = history;
+        this.outside = outside;
+        this.json = json;
+        restorers.forEach(restorer -> this.restorers.put(restorer.type(), restorer));
+    }
+
+    Done undo(SignedIn me, UUID undoId, UUID commandId) {
+        UUID owner = me.accountId();
+        return locks.write(
+                owner,
+                () -> commands.within(
+                        owner,
+                        me.name(),
+                        undoId,
+                        "undo",
+                        commandId,
+                        changes -> takeBack(owner, undoId, commandId, changes)));
+    }
+
+    private void takeBack(UUID owner, UUID undoId, UUID commandId, Changes changes) {
+        Command command = history.command(owner, commandId).orElseThrow(() -> Refusal.notFound("change"));
+        if (history.markUndone(owner, commandId, undoId) == 0) {
+            throw Refusal.conflict("This was undone already.");
+        }
+        outside.takeBack(owner, commandId, changes);
+        List<HistoryEntry> entries = new ArrayList<>(history.ofCommand(owner, commandId));
+        Collections.reverse(entries);
+        for (HistoryEntry entry : entries) {
+            Restorer restorer = restorers.get(entry.subjectType());
+            if (restorer == null) {
+                throw Refusal.invalid("This kind of change cannot be undone. Nothing was changed.");
+            }
+            Object current = restorer.current(owner, entry);
+            if (!Objects.equals(tree(write(current)), tree(entry.after()))) {
+                throw Refusal.conflict("This was changed again since, so it is not undone. Nothing was changed.");
+            }
+            restorer.restore(owner, entry, changes);
+            changes.record(entry.subjectType(), entry.subjectId(), current, tree(entry.before()));
+        }
+        changes.label("Undone: " + command.label());
+    }
+
+    private @Nullable Object tree(@Nullable String state) {
+        return state == null ? null : json.readTree(state);
+    }
+
+    private @Nullable String write(@Nullable Object state) {
+        return state == null ? null : json.writeValueAsString(state);
+    }
+}

@@ -1,0 +1,188 @@
+package org.squallnote.server.files;
+
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ArrayBlockingQueue;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Channel;
+import org.squallnote.formats.mail.MailLimits;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.MboxReader;
+import org.squallnote.server.arrival.MailArrivals;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.store.source.ArchiveRule;
+import org.squallnote.store.source.Source;
+import org.squallnote.store.source.SourceStatus;
+import org.squallnote.store.source.SourceStore;
+
+/** Takes in messages from {@code .eml} and mbox files of any size. The same file again adds nothing. */
+@Component
+public class FileImport {
+
+    private static final int BATCH = 400;
+    /** A file with no more messages than this is meant to be decided, however old they are. */
+    private static final int FEW = 20;
+
+    private final SourceStore sources;
+    private final MailArrivals arrivals;
+    private final OwnerLocks locks;
+    private final UuidV7 ids;
+    private final Clock clock;
+
+    FileImport(SourceStore sources, MailArrivals arrivals, OwnerLocks locks, UuidV7 ids, Clock clock) {
+        this.sources = sources;
+        this.arrivals = arrivals;
+        this.locks = locks;
+        this.ids = ids;
+        this.clock = clock;
+    }
+
+    /** What came of a file. */
+    public record Result(int found, int added, int known) {}
+
+    /** Takes in a file; what was taken in before a failure stays. */
+    public Result run(UUID owner, InputStream file) throws IOException {
+        BufferedInputStream in = new BufferedInputStream(file, 1 << 16);
+        in.mark(16);
+        byte[] start = in.readNBytes(5);
+        in.reset();
+        UUID sourceId = fileSource(owner);
+        Intaker intaker = new Intaker(owner, sourceId);
+        if (MboxReader.isMbox(start)) {
+            readMbox(in, intaker);
+        } else {
+            byte[] raw = in.readNBytes(MailLimits.LARGEST_MESSAGE);
+            ArrivedMail mail = arrived(raw);
+            if (mail.mail().from().address().isEmpty() && mail.mail().sentAt().isEmpty()) {
+                throw Refusal.invalid("This is neither a mail message (.eml) nor an mbox file. Nothing was changed.");
+            }
+            intaker.batch(List.of(mail), true);
+        }
+        return intaker.result();
+    }
+
+    /** Reads and parses in one thread while the other one stores. */
+    private void readMbox(InputStream in, Intaker intaker) throws IOException {
+        BlockingQueue<List<ArrivedMail>> parsed = new ArrayBlockingQueue<>(4);
+        CompletableFuture<Void> storing = CompletableFuture.runAsync(() -> store(parsed, intaker));
+        List<ArrivedMail> batch = new ArrayList<>(BATCH);
+        try {
+            List<ArrivedMail> collecting = batch;
+            MboxReader.forEach(in, raw -> {
+                collecting.add(arrived(raw));
+                if (collecting.size() >= BATCH) {
+                    hand(parsed, List.copyOf(collecting), storing);
+                    collecting.clear();
+                }
+            });
+        } finally {
+            if (!batch.isEmpty()) {
+                hand(parsed, List.copyOf(batch), storing);
+            }
+            hand(parsed, List.of(), storing);
+        }
+        storing.join();
+    }
+
+    private static void hand(
+            BlockingQueue<List<ArrivedMail>> parsed, List<ArrivedMail> batch, CompletableFuture<Void> storing) {
+        try {
+            while (!parsed.offer(batch, 200, TimeUnit.MILLISECONDS)) {
+                if (storing.isCompletedExceptionally()) {
+                    storing.join();
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new UncheckedIOException(new IOException("Interrupted while importing", e));
+        }
+    }
+
+    private static void store(BlockingQueue<List<ArrivedMail>> parsed, Intaker intaker) {
+        boolean first = true;
+        try {
+            for (List<ArrivedMail> batch = parsed.take(); !batch.isEmpty(); batch = parsed.take()) {
+                intaker.batch(batch, first && batch.size() <= FEW);
+                first = false;
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private ArrivedMail arrived(byte[] raw) {
+        var mail = MailParser.parse(raw);
+        Instant now = clock.instant();
+        return new ArrivedMail(0, mail.sentAt().filter(at -> at.isBefore(now)).orElse(now), raw, mail);
+    }
+
+    private final class Intaker {
+
+        private final UUID owner;
+        private final UUID sourceId;
+        private int added;
+        private int known;
+
+        Intaker(UUID owner, UUID sourceId) {
+            this.owner = owner;
+            this.sourceId = sourceId;
+        }
+
+        void batch(List<ArrivedMail> batch, boolean everythingToIntake) {
+            MailArrivals.Outcome outcome = locks.write(
+                    owner,
+                    () -> arrivals.takeIn(
+                            new MailArrivals.Origin(owner, sourceId, "", 0, false, everythingToIntake), batch));
+            added += outcome.stored();
+            known += outcome.known();
+        }
+
+        Result result() {
+            return new Result(added + known, added, known);
+        }
+    }
+
+    /** The source that stands for files, made with the first one. */
+    private UUID fileSource(UUID owner) {
+        return locks.write(
+                owner,
+                () -> sources.of(owner).stream()
+                        .filter(source -> source.address().isEmpty())
+                        .findFirst()
+                        .map(Source::id)
+                        .orElseGet(() -> {
+                            Source files = new Source(
+                                    ids.next(),
+                                    owner,
+                                    Channel.MAIL,
+                                    "Files",
+                                    "",
+                                    "{}",
+                                    new byte[0],
+                                    1,
+                                    ArchiveRule.NEVER,
+                                    clock.instant(),
+                                    SourceStatus.IDLE,
+                                    "Messages from files.",
+                                    0,
+                                    0,
+                                    null,
+                                    0);
+                            sources.insert(files);
+                            return files.id();
+                        }));
+    }
+}

@@ -1,0 +1,130 @@
+package org.squallnote.server.files;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.DataFolder;
+import org.squallnote.server.account.LocalToken;
+import org.squallnote.server.arrival.Rebuild;
+import org.squallnote.store.account.Account;
+import org.squallnote.store.account.AccountStore;
+
+/**
+ * The commands {@code import FILE…} and {@code rebuild}. While the application runs, the database is its own; then the
+ * files are handed to it over the local address.
+ */
+@Component
+public class ImportCommand implements ApplicationRunner {
+
+    /** The commands that end by themselves. */
+    public static final Set<String> NAMES = Set.of("import", "rebuild");
+
+    private final FileImport files;
+    private final Rebuild rebuild;
+    private final AccountStore accounts;
+
+    ImportCommand(FileImport files, Rebuild rebuild, AccountStore accounts) {
+        this.files = files;
+        this.rebuild = rebuild;
+        this.accounts = accounts;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) throws IOException {
+        List<String> words = arguments.getNonOptionArgs();
+        if (words.isEmpty() || !NAMES.contains(words.get(0))) {
+            return;
+        }
+        Account account = account(arguments);
+        if (words.get(0).equals("rebuild")) {
+            say("Rebuilt " + rebuild.run(account.id()) + " threads.");
+            return;
+        }
+        for (String name : words.subList(1, words.size())) {
+            try (InputStream in = Files.newInputStream(Path.of(name))) {
+                FileImport.Result result = files.run(account.id(), in);
+                say(name + ": " + result.found() + " messages, " + result.added() + " new, " + result.known()
+                        + " known before.");
+            }
+        }
+    }
+
+    private Account account(ApplicationArguments arguments) {
+        List<String> wanted =
+                Optional.ofNullable(arguments.getOptionValues("account")).orElse(List.of());
+        if (!wanted.isEmpty()) {
+            return accounts.bySignIn(wanted.get(0).toLowerCase(Locale.ROOT))
+                    .orElseThrow(() -> new IllegalArgumentException("Nobody signs in as " + wanted.get(0) + "."));
+        }
+        List<Account> all = accounts.all();
+        if (all.size() != 1) {
+            throw new IllegalArgumentException(
+                    all.isEmpty()
+                            ? "There is no account yet. Start the application and make one first."
+                            : "There are several accounts. Say which one: --account=NAME.");
+        }
+        return all.get(0);
+    }
+
+    /** Hands the files to the running application, if there is one; answers whether that was done. */
+    public static boolean handOverToRunning(String[] arguments) {
+        List<String> words = new ArrayList<>();
+        String data = "data";
+        String account = "";
+        for (String argument : arguments) {
+            if (argument.startsWith("--data=")) {
+                data = argument.substring("--data=".length());
+            } else if (argument.startsWith("--account=")) {
+                account = argument.substring("--account=".length());
+            } else if (!argument.startsWith("--")) {
+                words.add(argument);
+            }
+        }
+        Path running = Path.of(data, DataFolder.RUNNING);
+        if (words.isEmpty() || !words.get(0).equals("import") || !Files.exists(running)) {
+            return false;
+        }
+        try {
+            List<String> lines = Files.readAllLines(running);
+            HttpClient client = HttpClient.newHttpClient();
+            for (String name : words.subList(1, words.size())) {
+                HttpRequest request = HttpRequest.newBuilder(
+                                URI.create("http://127.0.0.1:" + lines.get(0) + "/api/files"))
+                        .header(LocalToken.TOKEN_HEADER, lines.get(1))
+                        .header(LocalToken.ACCOUNT_HEADER, account)
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofFile(Path.of(name)))
+                        .build();
+                HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+                say(name + ": "
+                        + (response.statusCode() == 401
+                                ? "say which account it is for: --account=NAME"
+                                : response.body()));
+            }
+            return true;
+        } catch (IOException e) {
+            // Left behind by an application that was killed: the database is free.
+            return false;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return true;
+        }
+    }
+
+    private static void say(String line) {
+        System.out.println(line);
+    }
+}

@@ -1,0 +1,226 @@
+package org.squallnote.server.followup;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
+import org.squallnote.server.intake.Decisions;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.outbox.Archiving;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.StaleVersionException;
+import org.squallnote.store.category.CategoryStore;
+import org.squallnote.store.followup.FollowUp;
+import org.squallnote.store.followup.FollowUpLink;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.StoredMessage;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Makes, changes and ends follow-ups. */
+@Component
+class FollowUps implements Restorer {
+
+    private final FollowUpStore store;
+    private final CategoryStore categories;
+    private final Decisions decisions;
+    private final Archiving archiving;
+    private final Commands commands;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    FollowUps(
+            FollowUpStore store,
+            CategoryStore categories,
+            Decisions decisions,
+            Archiving archiving,
+            Commands commands,
+            Clock clock,
+            JsonMapper json) {
+        this.store = store;
+        this.categories = categories;
+        this.decisions = decisions;
+        this.archiving = archiving;
+        this.commands = commands;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** What the sentence says. */
+    record Content(
+            String title,
+            @Nullable LocalDate replyDay,
+            @Nullable LocalTime replyTime,
+            boolean firm,
+            @Nullable UUID categoryId,
+            @Nullable Integer effortMinutes) {}
+
+    Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
+        return commands.run(me, commandId, "follow-up", changes -> {
+            checkCategory(me, content.categoryId());
+            StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
+            FollowUp followUp = new FollowUp(
+                    followUpId,
+                    me.accountId(),
+                    title(content),
+                    content.categoryId(),
+                    content.replyDay(),
+                    content.replyDay() == null ? null : content.replyTime(),
+                    content.firm(),
+                    content.effortMinutes(),
+                    FollowUpState.OPEN,
+                    clock.instant(),
+                    null,
+                    0);
+            store.insert(followUp);
+            store.insertLink(
+                    me.accountId(),
+                    new FollowUpLink(
+                            followUpId, messageId, clock.instant(), json.writeValueAsString(Snapshot.of(message))));
+            note(me.accountId(), followUpId, null, changes);
+            changes.label("Follow-up: " + followUp.title());
+        });
+    }
+
+    Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {
+        checkCategory(me, content.categoryId());
+        return change(
+                me,
+                commandId,
+                id,
+                version,
+                "Changed: " + title(content),
+                old -> new FollowUp(
+                        id,
+                        old.owner(),
+                        title(content),
+                        content.categoryId(),
+                        content.replyDay(),
+                        content.replyDay() == null ? null : content.replyTime(),
+                        content.firm(),
+                        content.effortMinutes(),
+                        old.state(),
+                        old.createdAt(),
+                        old.endedAt(),
+                        version));
+    }
+
+    Done end(SignedIn me, UUID commandId, UUID id, int version, FollowUpState state) {
+        FollowUp before = get(me.accountId(), id);
+        String verb =
+                state == FollowUpState.DONE ? "Done: " : state == FollowUpState.DROPPED ? "Dropped: " : "Open again: ";
+        return commands.run(me, commandId, "follow-up-" + state.name().toLowerCase(java.util.Locale.ROOT), changes -> {
+            update(
+                    me,
+                    id,
+                    version,
+                    changes,
+                    old -> old.ended(state, state == FollowUpState.OPEN ? null : clock.instant()));
+            if (state != FollowUpState.OPEN) {
+                archiveEnded(me.accountId(), id, changes);
+            }
+            changes.label(verb + before.title());
+        });
+    }
+
+    private void archiveEnded(UUID owner, UUID id, Changes changes) {
+        for (FollowUpLink link : store.links(owner, id)) {
+            boolean othersOpen = store.ofMessage(owner, link.messageId()).stream()
+                    .anyMatch(other -> !other.id().equals(id) && other.state() == FollowUpState.OPEN);
+            if (!othersOpen) {
+                archiving.ended(owner, changes.commandId(), link.messageId());
+            }
+        }
+    }
+
+    private Done change(
+            SignedIn me, UUID commandId, UUID id, int version, String label, UnaryOperator<FollowUp> changed) {
+        return commands.run(me, commandId, "follow-up-changed", changes -> {
+            update(me, id, version, changes, changed);
+            changes.label(label);
+        });
+    }
+
+    private void update(SignedIn me, UUID id, int version, Changes changes, UnaryOperator<FollowUp> changed) {
+        FollowUp old = get(me.accountId(), id);
+        FollowUpRecord before = record(me.accountId(), old);
+        if (old.version() != version || store.update(changed.apply(old)) == 0) {
+            throw new StaleVersionException(id);
+        }
+        note(me.accountId(), id, before, changes);
+    }
+
+    private void note(UUID owner, UUID id, @Nullable FollowUpRecord before, Changes changes) {
+        FollowUpRecord after =
+                store.byId(owner, id).map(now -> record(owner, now)).orElse(null);
+        changes.record(SubjectType.FOLLOW_UP, id, before, after).touch(Topic.FOLLOW_UPS);
+    }
+
+    private FollowUpRecord record(UUID owner, FollowUp followUp) {
+        return FollowUpRecord.of(followUp, store.links(owner, followUp.id()));
+    }
+
+    FollowUp get(UUID owner, UUID id) {
+        return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("follow-up"));
+    }
+
+    private void checkCategory(SignedIn me, @Nullable UUID categoryId) {
+        if (categoryId != null && categories.byId(me.accountId(), categoryId).isEmpty()) {
+            throw Refusal.notFound("category");
+        }
+    }
+
+    private static String title(Content content) {
+        String title = content.title().replaceAll("\\s+", " ").strip();
+        if (title.isEmpty()) {
+            throw Refusal.invalid("A follow-up needs a title. Say in a few words what is to be done.");
+        }
+        return title;
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.FOLLOW_UP;
+    }
+
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        return store.byId(owner, entry.subjectId())
+                .map(followUp -> record(owner, followUp))
+                .orElse(null);
+    }
+
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        UUID id = entry.subjectId();
+        Optional<FollowUp> now = store.byId(owner, id);
+        if (entry.before() == null) {
+            store.deleteLinks(owner, id);
+            store.delete(owner, id);
+        } else {
+            FollowUpRecord before = json.readValue(entry.before(), FollowUpRecord.class);
+            if (now.isPresent()) {
+                store.update(before.toRow(id, owner, now.get().version()));
+            } else {
+                store.insert(before.toRow(id, owner, 0));
+            }
+            store.deleteLinks(owner, id);
+            List<FollowUpLink> links = before.links();
+            links.forEach(link -> store.insertLink(owner, link));
+        }
+        changes.touch(Topic.FOLLOW_UPS, Topic.INTAKE);
+    }
+}

@@ -1,0 +1,5 @@
+/** Follow-ups. */
+@NullMarked
+package org.squallnote.server.followup;
+
+import org.jspecify.annotations.NullMarked;

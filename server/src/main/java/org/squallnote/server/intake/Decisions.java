@@ -1,0 +1,107 @@
+package org.squallnote.server.intake;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.DecisionState;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.outbox.Archiving;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Decides messages, and takes decisions back. */
+@Component
+public class Decisions implements Restorer {
+
+    private final MessageStore messages;
+    private final Commands commands;
+    private final Archiving archiving;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    Decisions(MessageStore messages, Commands commands, Archiving archiving, Clock clock, JsonMapper json) {
+        this.messages = messages;
+        this.commands = commands;
+        this.archiving = archiving;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    Done nothing(SignedIn me, UUID commandId, UUID messageId) {
+        return commands.run(me, commandId, "nothing-to-do", changes -> {
+            StoredMessage message = decide(me, messageId, Decision.NOTHING, false, changes);
+            changes.label("Nothing to do: " + message.from().displayName() + ", " + message.subject());
+        });
+    }
+
+    Done backToIntake(SignedIn me, UUID commandId, UUID messageId) {
+        return commands.run(me, commandId, "back-to-intake", changes -> {
+            StoredMessage message = get(me.accountId(), messageId);
+            note(me.accountId(), message, Decision.UNDECIDED, null, changes);
+            changes.label("Back in Intake: " + message.subject());
+        });
+    }
+
+    /**
+     * Decides a message as part of a command. A message that two windows decide is decided once; the second one is told.
+     *
+     * @param followUpOpen whether an open follow-up comes of it
+     */
+    public StoredMessage decide(SignedIn me, UUID messageId, Decision decision, boolean followUpOpen, Changes changes) {
+        StoredMessage message = get(me.accountId(), messageId);
+        boolean again = decision == Decision.FOLLOW_UP || decision == Decision.ANSWERED;
+        if (message.decision() != Decision.UNDECIDED && message.decision() != Decision.NOT_ASKED && !again) {
+            throw Refusal.conflict("This message was decided in another window already. Nothing was changed.");
+        }
+        note(me.accountId(), message, decision, clock.instant(), changes);
+        archiving.decided(me.accountId(), changes.commandId(), messageId, followUpOpen);
+        return message;
+    }
+
+    private StoredMessage get(UUID owner, UUID messageId) {
+        return messages.byId(owner, messageId).orElseThrow(() -> Refusal.notFound("message"));
+    }
+
+    private void note(UUID owner, StoredMessage message, Decision decision, @Nullable Instant at, Changes changes) {
+        messages.decide(owner, message.id(), decision, at);
+        changes.record(
+                        SubjectType.MESSAGE,
+                        message.id(),
+                        new DecisionState(message.decision(), message.decidedAt()),
+                        new DecisionState(decision, at))
+                .touch(Topic.INTAKE, Topic.THREADS);
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.MESSAGE;
+    }
+
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        return messages.byId(owner, entry.subjectId())
+                .map(message -> new DecisionState(message.decision(), message.decidedAt()))
+                .orElse(null);
+    }
+
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        if (entry.before() != null) {
+            DecisionState before = json.readValue(entry.before(), DecisionState.class);
+            messages.decide(owner, entry.subjectId(), before.decision(), before.at());
+            changes.touch(Topic.INTAKE, Topic.THREADS);
+        }
+    }
+}

@@ -1,0 +1,99 @@
+package org.squallnote.server.live;
+
+import java.io.IOException;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells the open pages of an account which topics have changed. Changes are collected for a tenth of a second, so that
+ * a first sync does not flood them.
+ */
+@Component
+public class LiveEvents {
+
+    /** More open pages than this of one account lose the oldest. */
+    private static final int MOST_PAGES = 30;
+
+    private final Map<UUID, List<SseEmitter>> pages = new ConcurrentHashMap<>();
+    private final Map<UUID, Set<Topic>> due = new ConcurrentHashMap<>();
+
+    /** A stream for one page, until it closes. */
+    SseEmitter open(UUID owner) throws IOException {
+        SseEmitter page = new SseEmitter(0L);
+        List<SseEmitter> open = pages.computeIfAbsent(owner, key -> new CopyOnWriteArrayList<>());
+        if (open.size() >= MOST_PAGES) {
+            open.remove(0).complete();
+        }
+        open.add(page);
+        page.onCompletion(() -> open.remove(page));
+        page.onTimeout(() -> open.remove(page));
+        page.onError(problem -> open.remove(page));
+        page.send(SseEmitter.event().name("open").data("{}"));
+        return page;
+    }
+
+    /** Announces changes, once the transaction they happen in is committed. */
+    public void changed(UUID owner, Collection<Topic> topics) {
+        if (topics.isEmpty()) {
+            return;
+        }
+        if (TransactionSynchronizationManager.isSynchronizationActive()) {
+            TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+                @Override
+                public void afterCommit() {
+                    note(owner, topics);
+                }
+            });
+        } else {
+            note(owner, topics);
+        }
+    }
+
+    private void note(UUID owner, Collection<Topic> topics) {
+        due.compute(owner, (key, noted) -> {
+            Set<Topic> all = noted == null ? EnumSet.noneOf(Topic.class) : EnumSet.copyOf(noted);
+            all.addAll(topics);
+            return all;
+        });
+    }
+
+    /** Sends what was noted. */
+    @Scheduled(fixedDelay = 100)
+    void deliver() {
+        for (UUID owner : List.copyOf(due.keySet())) {
+            Set<Topic> topics = due.remove(owner);
+            if (topics != null) {
+                send(owner, SseEmitter.event().name("changed").data(Map.of("topics", topics)));
+            }
+        }
+    }
+
+    /** Keeps proxies from closing a quiet stream, and finds pages that are gone. */
+    @Scheduled(fixedDelay = 20_000)
+    void beat() {
+        pages.keySet().forEach(owner -> send(owner, SseEmitter.event().comment("still here")));
+    }
+
+    private void send(UUID owner, SseEmitter.SseEventBuilder event) {
+        Set<ResponseBodyEmitter.DataWithMediaType> built = event.build();
+        for (SseEmitter page : pages.getOrDefault(owner, List.of())) {
+            try {
+                page.send(built);
+            } catch (IOException | IllegalStateException e) {
+                page.completeWithError(e);
+            }
+        }
+    }
+}

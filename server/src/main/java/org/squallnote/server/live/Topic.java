@@ -1,0 +1,11 @@
+package org.squallnote.server.live;
+
+/** What can change on a page. */
+public enum Topic {
+    INTAKE,
+    FOLLOW_UPS,
+    THREADS,
+    CATEGORIES,
+    SOURCES,
+    OUTBOX
+}

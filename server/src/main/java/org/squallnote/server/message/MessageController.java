@@ -1,0 +1,227 @@
+package org.squallnote.server.message;
+
+import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.reading.OwnWords;
+import org.squallnote.formats.html.SafeHtml;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.draft.Draft;
+import org.squallnote.store.draft.DraftStore;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.Files;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.source.ChatRoom;
+import org.squallnote.store.source.SourceStore;
+
+/** One message: its words, its HTML in a page of its own, its files. */
+@RestController
+class MessageController {
+
+    /** Files of these types may be looked at in the browser; all others are only saved. */
+    private static final Set<String> HARMLESS =
+            Set.of("image/png", "image/jpeg", "image/gif", "image/webp", "text/plain");
+
+    private final MessageStore messages;
+    private final SourceStore sources;
+    private final FollowUpStore followUps;
+    private final DraftStore drafts;
+    private final Proposals proposals;
+    private final SecureRandom random = new SecureRandom();
+
+    MessageController(
+            MessageStore messages,
+            SourceStore sources,
+            FollowUpStore followUps,
+            DraftStore drafts,
+            Proposals proposals) {
+        this.messages = messages;
+        this.sources = sources;
+        this.followUps = followUps;
+        this.drafts = drafts;
+        this.proposals = proposals;
+    }
+
+    record MessageView(
+            UUID id,
+            UUID threadId,
+            Channel channel,
+            Direction direction,
+            Nature nature,
+            Party from,
+            List<Party> to,
+            List<Party> cc,
+            String subject,
+            @Nullable String room,
+            Instant sentAt,
+            String ownWords,
+            String carried,
+            @Nullable String ask,
+            boolean hasHtml,
+            boolean hasSource,
+            List<FileView> files,
+            List<String> notices,
+            Decision decision,
+            boolean edited,
+            boolean removed,
+            String source,
+            List<FollowUpRef> followUps,
+            Proposals.Proposal proposal,
+            @Nullable String draft) {}
+
+    record FileView(int index, String name, String type, long size, boolean viewable) {}
+
+    record FollowUpRef(UUID id, String title, boolean open) {}
+
+    @GetMapping("/api/messages/{id}")
+    MessageView one(@Me SignedIn me, @PathVariable UUID id) {
+        StoredMessage message = get(me, id);
+        UUID owner = me.accountId();
+        OwnWords words =
+                message.channel() == Channel.MAIL ? OwnWords.of(message.body()) : new OwnWords(message.body(), "");
+        // A message that holds nothing but what it carries along is shown as it is.
+        String own = words.own().isEmpty() ? message.body() : words.own();
+        String carried = words.own().isEmpty() ? "" : words.carried();
+        return new MessageView(
+                message.id(),
+                message.threadId(),
+                message.channel(),
+                message.direction(),
+                message.nature(),
+                message.from(),
+                message.recipients().to(),
+                message.recipients().cc(),
+                message.channel() == Channel.CHAT ? "" : message.subject(),
+                Optional.ofNullable(message.roomId())
+                        .flatMap(room -> sources.room(owner, room))
+                        .map(ChatRoom::name)
+                        .orElse(null),
+                message.sentAt(),
+                own,
+                carried,
+                message.ask().isEmpty() ? null : message.ask(),
+                message.hasHtml(),
+                message.channel() == Channel.MAIL,
+                message.files().list().stream().map(MessageController::file).toList(),
+                message.notices().list(),
+                message.decision(),
+                message.edited(),
+                message.removed(),
+                sources.byId(owner, message.sourceId())
+                        .map(source -> source.name())
+                        .orElse(""),
+                followUps.ofMessage(owner, id).stream()
+                        .map(f -> new FollowUpRef(f.id(), f.title(), f.endedAt() == null))
+                        .toList(),
+                proposals.of(me, message),
+                drafts.of(owner, id).map(Draft::text).orElse(null));
+    }
+
+    private static FileView file(Files.StoredFile file) {
+        return new FileView(file.index(), file.name(), file.type(), file.size(), HARMLESS.contains(file.type()));
+    }
+
+    /** The HTML body as a page that can do nothing; pictures from elsewhere only when asked for. */
+    @GetMapping(path = "/api/messages/{id}/html", produces = MediaType.TEXT_HTML_VALUE)
+    ResponseEntity<String> html(
+            @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
+        byte[] raw = raw(me, id);
+        SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), contentId -> picture(raw, contentId), pictures);
+        byte[] nonceBytes = new byte[16];
+        random.nextBytes(nonceBytes);
+        String nonce = Base64.getUrlEncoder().withoutPadding().encodeToString(nonceBytes);
+        String policy = "default-src 'none'; style-src 'nonce-" + nonce + "'; img-src data:"
+                + (pictures ? " https: http:" : "") + "; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
+        String page = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Message</title>"
+                + "<meta name=\"referrer\" content=\"no-referrer\"><style nonce=\"" + nonce + "\">"
+                + "body{margin:0;font:15px/1.5 system-ui,sans-serif;color:#18252b;background:#fff;overflow-wrap:anywhere}"
+                + "img{max-width:100%;height:auto}img[data-not-loaded]{display:none}"
+                + "blockquote{margin:.5em 0;padding-left:1em;border-left:2px solid #d9d6cd;color:#55606a}"
+                + "table{max-width:100%}pre{white-space:pre-wrap}\n" + safe.styles() + "</style></head><body>"
+                + safe.body() + "</body></html>";
+        return ResponseEntity.ok()
+                .header("Content-Security-Policy", policy)
+                .header("X-Remote-Pictures", String.valueOf(safe.remotePictures()))
+                .contentType(new MediaType(MediaType.TEXT_HTML, StandardCharsets.UTF_8))
+                .body(page);
+    }
+
+    private static Optional<SafeHtml.Picture> picture(byte[] raw, String contentId) {
+        ParsedMail mail = MailParser.parse(raw);
+        return mail.attachments().stream()
+                .filter(file -> file.contentId().filter(contentId::equals).isPresent())
+                .findFirst()
+                .flatMap(file -> MailParser.attachment(raw, file.index())
+                        .map(bytes -> new SafeHtml.Picture(file.type(), bytes)));
+    }
+
+    @GetMapping("/api/messages/{id}/files/{index}")
+    ResponseEntity<byte[]> file(
+            @Me SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "false") boolean view) {
+        Files.StoredFile file = get(me, id).files().list().stream()
+                .filter(candidate -> candidate.index() == index)
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("file"));
+        byte[] bytes = MailParser.attachment(raw(me, id), index)
+                .orElseThrow(() -> Refusal.invalid(
+                        "This file is damaged and cannot be opened. The message itself is kept as it came."));
+        boolean inline = view && HARMLESS.contains(file.type());
+        return ResponseEntity.ok()
+                .header("Content-Security-Policy", "default-src 'none'; img-src 'self'; sandbox")
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition(inline, file.name()))
+                .contentType(inline ? MediaType.parseMediaType(file.type()) : MediaType.APPLICATION_OCTET_STREAM)
+                .body(bytes);
+    }
+
+    /** The message as it came, as an .eml file. */
+    @GetMapping(path = "/api/messages/{id}/source", produces = "message/rfc822")
+    ResponseEntity<byte[]> source(@Me SignedIn me, @PathVariable UUID id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition(false, "message.eml"))
+                .contentType(MediaType.parseMediaType("message/rfc822"))
+                .body(raw(me, id));
+    }
+
+    private static String disposition(boolean inline, String name) {
+        ContentDisposition.Builder builder = inline ? ContentDisposition.inline() : ContentDisposition.attachment();
+        return builder.filename(name, StandardCharsets.UTF_8).build().toString();
+    }
+
+    private StoredMessage get(SignedIn me, UUID id) {
+        return messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+    }
+
+    private byte[] raw(SignedIn me, UUID id) {
+        if (get(me, id).channel() != Channel.MAIL) {
+            throw Refusal.notFound("mail");
+        }
+        return Optional.ofNullable(messages.raw(me.accountId(), id)).orElseThrow(() -> Refusal.notFound("message"));
+    }
+}

@@ -1,0 +1,5 @@
+/** A message with its body, files and proposals. */
+@NullMarked
+package org.squallnote.server.message;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,136 @@
+package org.squallnote.server.outbox;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.TakeBack;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.store.outbox.OutboxEntry;
+import org.squallnote.store.outbox.OutboxKind;
+import org.squallnote.store.outbox.OutboxState;
+import org.squallnote.store.outbox.OutboxStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Notes what is to be done on servers, in the transaction of the change that wants it. */
+@Component
+public class Outbox implements TakeBack {
+
+    /**
+     * How the outbox behaves.
+     *
+     * @param hold how long something waits before it goes out, so that it can be taken back
+     */
+    @ConfigurationProperties("squallnote.outbox")
+    public record Settings(Duration hold) {}
+
+    /** Something was put in that is due at a moment. */
+    public record Added(UUID sourceId) {}
+
+    private final OutboxStore store;
+    private final UuidV7 ids;
+    private final Clock clock;
+    private final JsonMapper json;
+    private final Settings settings;
+    private final ApplicationEventPublisher events;
+
+    Outbox(
+            OutboxStore store,
+            UuidV7 ids,
+            Clock clock,
+            JsonMapper json,
+            Settings settings,
+            ApplicationEventPublisher events) {
+        this.store = store;
+        this.ids = ids;
+        this.clock = clock;
+        this.json = json;
+        this.settings = settings;
+        this.events = events;
+    }
+
+    /** How long something waits before it goes out. */
+    public Duration hold() {
+        return settings.hold();
+    }
+
+    /**
+     * Puts something in.
+     *
+     * @param identity keeps it from being put in twice for the same source and kind
+     * @param held whether it waits, so that it can be taken back
+     */
+    public UUID add(
+            UUID owner,
+            UUID sourceId,
+            UUID commandId,
+            OutboxKind kind,
+            String identity,
+            @Nullable UUID messageId,
+            Object payload,
+            boolean held) {
+        Instant now = clock.instant();
+        UUID id = ids.next();
+        store.insert(new OutboxEntry(
+                id,
+                owner,
+                sourceId,
+                commandId,
+                kind,
+                identity,
+                messageId,
+                json.writeValueAsString(payload),
+                OutboxState.WAITING,
+                held ? now.plus(settings.hold()) : now,
+                0,
+                "",
+                now,
+                null));
+        events.publishEvent(new Added(sourceId));
+        return id;
+    }
+
+    /** Cancels what still waits, reverses a move, refuses where an answer has gone out. */
+    @Override
+    public void takeBack(UUID owner, UUID commandId, Changes changes) {
+        Instant now = clock.instant();
+        for (OutboxEntry entry : store.ofCommand(owner, commandId)) {
+            boolean cancelled = entry.state() == OutboxState.WAITING
+                    && store.move(
+                                    owner,
+                                    entry.id(),
+                                    OutboxState.WAITING,
+                                    OutboxState.CANCELLED,
+                                    entry.attempts(),
+                                    "",
+                                    entry.notBefore(),
+                                    now)
+                            == 1;
+            if (cancelled || entry.state() == OutboxState.CANCELLED || entry.state() == OutboxState.FAILED) {
+                continue;
+            }
+            if (entry.kind() == OutboxKind.SEND_MAIL || entry.kind() == OutboxKind.SEND_CHAT) {
+                throw Refusal.conflict("The answer has gone out already and cannot be taken back.");
+            }
+            if (entry.kind() == OutboxKind.ARCHIVE) {
+                add(
+                        owner,
+                        entry.sourceId(),
+                        changes.commandId(),
+                        OutboxKind.UNARCHIVE,
+                        entry.identity(),
+                        entry.messageId(),
+                        json.readTree(entry.payload()),
+                        false);
+            }
+        }
+        changes.touch(Topic.OUTBOX);
+    }
+}

@@ -1,0 +1,29 @@
+package org.squallnote.server.outbox;
+
+import java.time.Clock;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.squallnote.server.arrival.MailArrivals;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.store.outbox.OutboxStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the runners of all sources share. */
+@Configuration(proxyBeanMethods = false)
+class OutboxConfiguration {
+
+    @Bean
+    OutboxRunner.Tools outboxTools(
+            OutboxStore store,
+            Outbox outbox,
+            OwnerLocks locks,
+            MailArrivals arrivals,
+            SourceSecrets secrets,
+            LiveEvents live,
+            Clock clock,
+            JsonMapper json) {
+        return new OutboxRunner.Tools(store, outbox, locks, arrivals, secrets, live, clock, json);
+    }
+}

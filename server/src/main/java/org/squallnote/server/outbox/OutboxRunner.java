@@ -1,0 +1,347 @@
+package org.squallnote.server.outbox;
+
+import jakarta.mail.MessagingException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.server.arrival.MailArrivals;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.sources.chat.ChatAnswer;
+import org.squallnote.sources.chat.ChatProblem;
+import org.squallnote.sources.chat.ChatSync;
+import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.sources.mail.MailCourier;
+import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.outbox.OutboxEntry;
+import org.squallnote.store.outbox.OutboxKind;
+import org.squallnote.store.outbox.OutboxState;
+import org.squallnote.store.outbox.OutboxStore;
+import org.squallnote.store.source.Source;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Works off the outbox of one source, in a thread of its own and never inside a database transaction.
+ *
+ * <p>A mail is marked as under way before its first byte leaves and as done after the server has taken it. When the
+ * application ends in between, nobody can know whether it was sent; it is then looked for among the sent mail, and if
+ * it is not there the user decides. It is never sent a second time by itself. Everything else can be repeated safely.
+ */
+public final class OutboxRunner implements AutoCloseable {
+
+    private static final Logger LOG = LoggerFactory.getLogger(OutboxRunner.class);
+    private static final Duration LONGEST_WAIT = Duration.ofSeconds(30);
+    private static final int MOST_ATTEMPTS = 40;
+
+    /** What a runner works with. */
+    public record Tools(
+            OutboxStore store,
+            Outbox outbox,
+            OwnerLocks locks,
+            MailArrivals arrivals,
+            SourceSecrets secrets,
+            LiveEvents live,
+            Clock clock,
+            JsonMapper json) {}
+
+    private final Source source;
+    private final Tools tools;
+    private final Optional<ChatSync.SignIn> chat;
+    private final Semaphore news = new Semaphore(0);
+    private volatile boolean stopped;
+
+    /**
+     * A runner for a source.
+     *
+     * @param chat how to get a signed-in client, for a chat account
+     */
+    public OutboxRunner(Source source, Tools tools, Optional<ChatSync.SignIn> chat) {
+        this.source = source;
+        this.tools = tools;
+        this.chat = chat;
+    }
+
+    /** Starts in the background. */
+    public void start() {
+        Thread thread = new Thread(this::run, "outbox " + source.name());
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    /** Something may be due. */
+    public void wake() {
+        news.release();
+    }
+
+    @Override
+    public void close() {
+        stopped = true;
+        news.release();
+    }
+
+    private void run() {
+        boolean recovered = false;
+        while (!stopped) {
+            try {
+                if (!recovered) {
+                    recover();
+                    recovered = true;
+                }
+                for (OutboxEntry entry : tools.store()
+                        .due(source.owner(), source.id(), tools.clock().instant())) {
+                    if (!stopped) {
+                        work(entry);
+                    }
+                }
+            } catch (RuntimeException e) {
+                LOG.warn("The outbox of {} failed", source.name(), e);
+            }
+            sleep();
+        }
+    }
+
+    private void sleep() {
+        Instant now = tools.clock().instant();
+        Duration wait = tools.store()
+                .nextDue(source.owner(), source.id())
+                .map(due -> Duration.between(now, due).plusMillis(1))
+                .filter(until -> until.compareTo(LONGEST_WAIT) < 0)
+                .orElse(LONGEST_WAIT);
+        try {
+            if (news.tryAcquire(Math.max(wait.toMillis(), 20), TimeUnit.MILLISECONDS)) {
+                news.drainPermits();
+            }
+        } catch (InterruptedException e) {
+            stopped = true;
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** Settles what was under way when the application last ended. */
+    private void recover() {
+        for (OutboxEntry entry : tools.store().underWay(source.owner(), source.id())) {
+            if (entry.kind() != OutboxKind.SEND_MAIL) {
+                move(entry, OutboxState.UNDER_WAY, OutboxState.WAITING, "");
+            } else if (foundAmongSent(entry)) {
+                finishSending(entry, raw(entry));
+            } else {
+                move(
+                        entry,
+                        OutboxState.UNDER_WAY,
+                        OutboxState.UNCERTAIN,
+                        "The application ended while this answer was handed to the server. It may or may not have gone out.");
+            }
+        }
+    }
+
+    private boolean foundAmongSent(OutboxEntry entry) {
+        MailSettings settings = tools.secrets().mailSettings(source);
+        List<String> folders = new ArrayList<>(settings.sent().stream().toList());
+        folders.add(settings.inbox());
+        try {
+            return courier().holds(folders, entry.identity());
+        } catch (MessagingException e) {
+            LOG.info("Whether {} was sent could not be looked up", entry.id(), e);
+            return false;
+        }
+    }
+
+    private MailCourier courier() {
+        return new MailCourier(tools.secrets().mailAccount(source));
+    }
+
+    private void work(OutboxEntry entry) {
+        switch (entry.kind()) {
+            case SEND_MAIL -> sendMail(entry);
+            case SEND_CHAT -> sendChat(entry);
+            case APPEND_SENT ->
+                repeatable(
+                        entry,
+                        () -> tools.secrets().mailSettings(source).sent().ifPresent(folder -> append(folder, entry)));
+            case ARCHIVE -> repeatable(entry, () -> move(entry, false));
+            case UNARCHIVE -> repeatable(entry, () -> move(entry, true));
+        }
+    }
+
+    private byte[] raw(OutboxEntry entry) {
+        return Base64.getDecoder()
+                .decode(tools.json()
+                        .readValue(entry.payload(), Payloads.Mail.class)
+                        .raw());
+    }
+
+    private void sendMail(OutboxEntry entry) {
+        byte[] raw = raw(entry);
+        MailCourier.Sending sending = courier().send(raw, () -> {
+            if (move(entry, OutboxState.WAITING, OutboxState.UNDER_WAY, "") == 0) {
+                throw new IllegalArgumentException("It was taken back at the last moment.");
+            }
+        });
+        if (sending instanceof MailCourier.Sending.Taken) {
+            finishSending(entry, raw);
+        } else if (sending instanceof MailCourier.Sending.TryLater later) {
+            retry(entry, later.why());
+        } else if (sending instanceof MailCourier.Sending.Refused refused) {
+            move(entry, OutboxState.UNDER_WAY, OutboxState.FAILED, refused.why());
+        } else if (sending instanceof MailCourier.Sending.Unknown unknown) {
+            move(
+                    entry,
+                    OutboxState.UNDER_WAY,
+                    OutboxState.UNCERTAIN,
+                    "The connection broke while this answer was handed over: " + unknown.why());
+        }
+    }
+
+    /** Notes that a mail has gone out, takes it in as my message, and has it put among the sent mail. */
+    void finishSending(OutboxEntry entry, byte[] raw) {
+        Instant now = tools.clock().instant();
+        ParsedMail mail = MailParser.parse(raw);
+        tools.locks().write(source.owner(), () -> {
+            OutboxState from = tools.store()
+                    .byId(source.owner(), entry.id())
+                    .map(OutboxEntry::state)
+                    .orElse(OutboxState.DONE);
+            tools.store().move(source.owner(), entry.id(), from, OutboxState.DONE, entry.attempts(), "", now, now);
+            tools.arrivals()
+                    .takeIn(
+                            new MailArrivals.Origin(source.owner(), source.id(), "", 0, true, false),
+                            List.of(new ArrivedMail(0, now, raw, mail)));
+            if (tools.secrets().mailSettings(source).sent().isPresent()) {
+                tools.outbox()
+                        .add(
+                                source.owner(),
+                                source.id(),
+                                entry.commandId(),
+                                OutboxKind.APPEND_SENT,
+                                entry.identity(),
+                                entry.messageId(),
+                                tools.json().readTree(entry.payload()),
+                                false);
+            }
+            tools.live().changed(source.owner(), List.of(Topic.OUTBOX, Topic.THREADS, Topic.INTAKE));
+        });
+    }
+
+    private void sendChat(OutboxEntry entry) {
+        Payloads.Chat payload = tools.json().readValue(entry.payload(), Payloads.Chat.class);
+        try {
+            chat.orElseThrow()
+                    .client()
+                    .sendMessage(
+                            payload.roomId(),
+                            entry.identity(),
+                            ChatAnswer.content(
+                                    payload.text(), payload.answered(), payload.answeredSender(), payload.thread()));
+            move(entry, OutboxState.WAITING, OutboxState.DONE, "");
+        } catch (ChatProblem e) {
+            if (e.kind() == ChatProblem.Kind.REFUSED) {
+                move(entry, OutboxState.WAITING, OutboxState.FAILED, String.valueOf(e.getMessage()));
+            } else {
+                if (e.kind() == ChatProblem.Kind.SIGNED_OUT) {
+                    chat.orElseThrow().signedOut();
+                }
+                retry(entry, String.valueOf(e.getMessage()));
+            }
+        }
+    }
+
+    private void append(String folder, OutboxEntry entry) {
+        try {
+            courier().append(folder, entry.identity(), raw(entry));
+        } catch (MessagingException e) {
+            throw new Unfinished(e);
+        }
+    }
+
+    private void move(OutboxEntry entry, boolean back) {
+        Payloads.Move move = tools.json().readValue(entry.payload(), Payloads.Move.class);
+        Optional<String> id = Optional.of(move.messageId()).filter(text -> !text.isEmpty());
+        try {
+            if (back) {
+                courier().move(move.to(), -1, -1, id, move.from());
+            } else {
+                courier().move(move.from(), move.uidValidity(), move.uid(), id, move.to());
+            }
+        } catch (MessagingException e) {
+            throw new Unfinished(e);
+        }
+    }
+
+    /** A step that did not work and can be repeated. */
+    private static final class Unfinished extends RuntimeException {
+        Unfinished(Exception cause) {
+            super(cause.getMessage(), cause);
+        }
+    }
+
+    private void repeatable(OutboxEntry entry, Runnable work) {
+        try {
+            work.run();
+            move(entry, OutboxState.WAITING, OutboxState.DONE, "");
+        } catch (Unfinished e) {
+            LOG.info("Outbox entry {} will be tried again", entry.id(), e);
+            retry(entry, String.valueOf(e.getMessage()));
+        }
+    }
+
+    private void retry(OutboxEntry entry, String why) {
+        OutboxEntry now = tools.store().byId(source.owner(), entry.id()).orElse(entry);
+        if (now.state() != OutboxState.WAITING && now.state() != OutboxState.UNDER_WAY) {
+            return;
+        }
+        if (entry.attempts() + 1 >= MOST_ATTEMPTS) {
+            move(entry, now.state(), OutboxState.FAILED, why);
+            return;
+        }
+        Duration wait = Duration.ofSeconds(Math.min(300, 1L << Math.min(entry.attempts(), 8)));
+        Instant at = tools.clock().instant();
+        tools.store()
+                .move(
+                        source.owner(),
+                        entry.id(),
+                        now.state(),
+                        OutboxState.WAITING,
+                        entry.attempts() + 1,
+                        cut(why),
+                        at.plus(wait),
+                        at);
+        tools.live().changed(source.owner(), List.of(Topic.OUTBOX));
+    }
+
+    private int move(OutboxEntry entry, OutboxState from, OutboxState to, String error) {
+        int moved = tools.store()
+                .move(
+                        source.owner(),
+                        entry.id(),
+                        from,
+                        to,
+                        entry.attempts(),
+                        cut(error),
+                        entry.notBefore(),
+                        tools.clock().instant());
+        tools.live().changed(source.owner(), List.of(Topic.OUTBOX));
+        return moved;
+    }
+
+    private static String cut(String text) {
+        return text.length() > 900 ? text.substring(0, 900) : text;
+    }
+
+    /** The source that is worked for. */
+    public UUID sourceId() {
+        return source.id();
+    }
+}

@@ -1,0 +1,34 @@
+package org.squallnote.server.outbox;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** What the kinds of outbox entries need, as they stand in JSON. */
+public final class Payloads {
+
+    private Payloads() {}
+
+    /**
+     * A mail to send or to append.
+     *
+     * @param raw the mail in Base64
+     */
+    public record Mail(String raw) {}
+
+    /** A chat message to send. */
+    public record Chat(
+            String roomId,
+            String text,
+            String answered,
+            String answeredSender,
+            @Nullable String threadRoot) {
+
+        /** The protocol's thread. */
+        Optional<String> thread() {
+            return Optional.ofNullable(threadRoot);
+        }
+    }
+
+    /** A mail to move. */
+    public record Move(String from, String to, long uidValidity, long uid, String messageId) {}
+}

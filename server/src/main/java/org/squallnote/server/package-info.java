@@ -1,0 +1,5 @@
+/** The application. */
+@NullMarked
+package org.squallnote.server;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,73 @@
+package org.squallnote.server.secret;
+
+import java.nio.charset.StandardCharsets;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.squallnote.sources.chat.ChatSettings;
+import org.squallnote.sources.mail.MailAccount;
+import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.source.Source;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads and writes the settings and secrets of sources. */
+@Component
+public class SourceSecrets {
+
+    /**
+     * The secrets of a chat account.
+     *
+     * @param password empty when only a token was given
+     * @param token the access token in use
+     */
+    public record ChatSecret(String user, String password, String token) {
+
+        @Override
+        public String toString() {
+            return "ChatSecret[…]"; // Must not reach a log.
+        }
+    }
+
+    private final KeyFile key;
+    private final JsonMapper json;
+
+    SourceSecrets(KeyFile key, JsonMapper json) {
+        this.key = key;
+        this.json = json;
+    }
+
+    /** The settings of a mail account. */
+    public MailSettings mailSettings(Source source) {
+        return json.readValue(source.settings(), MailSettings.class);
+    }
+
+    /** A mail account with its password. */
+    public MailAccount mailAccount(Source source) {
+        String password = new String(key.decrypt(source.id(), source.secret()), StandardCharsets.UTF_8);
+        return new MailAccount(source.address(), mailSettings(source), password);
+    }
+
+    /** The settings of a chat account. */
+    public ChatSettings chatSettings(Source source) {
+        return json.readValue(source.settings(), ChatSettings.class);
+    }
+
+    /** The secrets of a chat account. */
+    public ChatSecret chatSecret(Source source) {
+        return json.readValue(key.decrypt(source.id(), source.secret()), ChatSecret.class);
+    }
+
+    /** Encrypts a password. */
+    public byte[] encrypt(UUID sourceId, String password) {
+        return key.encrypt(sourceId, password.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** Encrypts the secrets of a chat account. */
+    public byte[] encrypt(UUID sourceId, ChatSecret secret) {
+        return key.encrypt(sourceId, json.writeValueAsBytes(secret));
+    }
+
+    /** Settings as they are stored. */
+    public String write(Object settings) {
+        return json.writeValueAsString(settings);
+    }
+}

@@ -1,0 +1,141 @@
+package org.squallnote.server.source;
+
+import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
+import org.squallnote.core.message.Channel;
+import org.squallnote.server.outbox.Outbox;
+import org.squallnote.server.outbox.OutboxRunner;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.sources.chat.ChatSync;
+import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.sources.mail.MailSync;
+import org.squallnote.store.source.Source;
+import org.squallnote.store.source.SourceStatus;
+import org.squallnote.store.source.SourceStore;
+
+/** Runs the engines of all connected sources, and restarts one when its source changes. */
+@Component
+@ConditionalOnWebApplication
+public class SourceEngines {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SourceEngines.class);
+
+    private record Running(AutoCloseable sync, OutboxRunner outbox) {}
+
+    private final Map<UUID, Running> running = new ConcurrentHashMap<>();
+    private final SourceStore sources;
+    private final SourceSecrets secrets;
+    private final SourceJournals journals;
+    private final ChatSignIns chatSignIns;
+    private final OutboxRunner.Tools outboxTools;
+    private final Clock clock;
+
+    SourceEngines(
+            SourceStore sources,
+            SourceSecrets secrets,
+            SourceJournals journals,
+            ChatSignIns chatSignIns,
+            OutboxRunner.Tools outboxTools,
+            Clock clock) {
+        this.sources = sources;
+        this.secrets = secrets;
+        this.journals = journals;
+        this.chatSignIns = chatSignIns;
+        this.outboxTools = outboxTools;
+        this.clock = clock;
+    }
+
+    /** Starts all, once the application answers. */
+    @EventListener
+    public void startAll(ApplicationReadyEvent ready) {
+        sources.connected().forEach(this::start);
+    }
+
+    /** Wakes the outbox of the source that something was put in for. */
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
+    public void wake(Outbox.Added added) {
+        Optional.ofNullable(running.get(added.sourceId()))
+                .ifPresent(engine -> engine.outbox().wake());
+    }
+
+    /** Starts a source's engine, or starts it anew with its present settings. */
+    synchronized void start(Source source) {
+        stop(source.id());
+        if (source.removedAt() != null || source.address().isEmpty()) {
+            return;
+        }
+        sources.setStatus(source.owner(), source.id(), SourceStatus.CONNECTING, "Connecting.", 0, 0);
+        try {
+            Instant since = source.addedAt().minus(Duration.ofDays(source.daysBack()));
+            running.put(source.id(), source.channel() == Channel.MAIL ? mail(source, since) : chat(source, since));
+        } catch (RuntimeException e) {
+            LOG.warn("The engine of {} did not start", source.name(), e);
+            journals.status(source).trouble(String.valueOf(e.getMessage()));
+        }
+    }
+
+    private Running mail(Source source, Instant since) {
+        MailSettings settings = secrets.mailSettings(source);
+        MailSync sync = new MailSync(
+                secrets.mailAccount(source),
+                LocalDate.ofInstant(since, ZoneOffset.UTC),
+                journals.mail(source, settings.sent()),
+                journals.status(source));
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
+        sync.start();
+        outbox.start();
+        return new Running(sync, outbox);
+    }
+
+    private Running chat(Source source, Instant since) {
+        ChatSync.SignIn signIn = chatSignIns.of(source);
+        String me = secrets.chatSettings(source).userId().toLowerCase(Locale.ROOT);
+        ChatSync sync = new ChatSync(signIn, () -> me, since, journals.chat(source), journals.status(source));
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.of(signIn));
+        sync.start();
+        outbox.start();
+        return new Running(sync, outbox);
+    }
+
+    /** Ends a source's engine. */
+    synchronized void stop(UUID sourceId) {
+        Optional.ofNullable(running.remove(sourceId)).ifPresent(SourceEngines::close);
+    }
+
+    private static void close(Running engine) {
+        engine.outbox().close();
+        try {
+            engine.sync().close();
+        } catch (Exception e) {
+            LOG.debug("An engine did not end cleanly", e);
+        }
+    }
+
+    /** Ends all engines. */
+    @PreDestroy
+    public void stopAll() {
+        running.keySet().forEach(this::stop);
+    }
+
+    /** The moment by the application's clock. */
+    Instant now() {
+        return clock.instant();
+    }
+}

@@ -1,0 +1,21 @@
+package org.squallnote.server.thread;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.turn.CloseReason;
+import org.squallnote.core.turn.Turn;
+import org.squallnote.store.thread.StoredThread;
+
+/** A decision made by hand about a thread, as it stands in the history; all parts null when there is none. */
+record HandState(
+        @Nullable Turn turn,
+        @Nullable CloseReason reason,
+        @Nullable Instant at,
+        @Nullable Instant lastKnown) {
+
+    static final HandState NONE = new HandState(null, null, null, null);
+
+    static HandState of(StoredThread thread) {
+        return new HandState(thread.handTurn(), thread.handReason(), thread.handAt(), thread.handLastKnown());
+    }
+}

@@ -1,0 +1,123 @@
+package org.squallnote.server.thread;
+
+import java.time.Clock;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.turn.CloseReason;
+import org.squallnote.core.turn.Turn;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.ThreadTurns;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.thread.StoredThread;
+import org.squallnote.store.thread.ThreadStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Decisions about threads by hand. */
+@Component
+class Threads implements Restorer {
+
+    private static final Map<CloseReason, String> CLOSED = Map.of(
+            CloseReason.ANSWERED, "Closed as answered: ",
+            CloseReason.DONE_ELSEWHERE, "Closed as done elsewhere: ",
+            CloseReason.NOT_NEEDED, "Closed as not needed: ",
+            CloseReason.GIVEN_UP, "Closed as given up: ");
+
+    private final ThreadStore store;
+    private final ThreadTurns turns;
+    private final Commands commands;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    Threads(ThreadStore store, ThreadTurns turns, Commands commands, Clock clock, JsonMapper json) {
+        this.store = store;
+        this.turns = turns;
+        this.commands = commands;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    Done close(SignedIn me, UUID commandId, UUID id, CloseReason reason) {
+        StoredThread thread = get(me.accountId(), id);
+        return decide(
+                me,
+                commandId,
+                id,
+                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt()),
+                CLOSED.getOrDefault(reason, "Closed: ") + thread.subject());
+    }
+
+    Done noReplyOwed(SignedIn me, UUID commandId, UUID id) {
+        StoredThread thread = get(me.accountId(), id);
+        return decide(
+                me,
+                commandId,
+                id,
+                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt()),
+                "No reply owed: " + thread.subject());
+    }
+
+    Done handTurn(SignedIn me, UUID commandId, UUID id) {
+        StoredThread thread = get(me.accountId(), id);
+        return decide(
+                me,
+                commandId,
+                id,
+                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt()),
+                "With others: " + thread.subject());
+    }
+
+    Done openAgain(SignedIn me, UUID commandId, UUID id) {
+        return decide(
+                me,
+                commandId,
+                id,
+                HandState.NONE,
+                "Open again: " + get(me.accountId(), id).subject());
+    }
+
+    private Done decide(SignedIn me, UUID commandId, UUID id, HandState decision, String label) {
+        return commands.run(me, commandId, "thread-decided", changes -> {
+            HandState before = HandState.of(get(me.accountId(), id));
+            write(me.accountId(), id, decision);
+            changes.record(SubjectType.THREAD, id, before, HandState.of(get(me.accountId(), id)))
+                    .label(label)
+                    .touch(Topic.THREADS);
+        });
+    }
+
+    private void write(UUID owner, UUID id, HandState decision) {
+        store.setHandDecision(owner, id, decision.turn(), decision.reason(), decision.at(), decision.lastKnown());
+        turns.refresh(owner, id);
+    }
+
+    StoredThread get(UUID owner, UUID id) {
+        return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("thread"));
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.THREAD;
+    }
+
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        return store.byId(owner, entry.subjectId()).map(HandState::of).orElse(null);
+    }
+
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        if (entry.before() != null) {
+            write(owner, entry.subjectId(), json.readValue(entry.before(), HandState.class));
+            changes.touch(Topic.THREADS);
+        }
+    }
+}

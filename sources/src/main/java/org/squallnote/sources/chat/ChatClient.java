@@ -1,0 +1,203 @@
+package org.squallnote.sources.chat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The requests of the Matrix client-server API (v1.11) that reading and answering need. */
+public final class ChatClient {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    /** An answer larger than this is refused, in bytes. */
+    private static final int LARGEST_ANSWER = 64 * 1024 * 1024;
+
+    private static final Duration PLAIN_TIMEOUT = Duration.ofSeconds(30);
+
+    private final HttpClient http = HttpClient.newBuilder()
+            .connectTimeout(Duration.ofSeconds(15))
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .version(HttpClient.Version.HTTP_1_1)
+            .build();
+    private final String base;
+    private volatile String token = "";
+
+    /**
+     * A client of a homeserver.
+     *
+     * @throws IllegalArgumentException when the address is not an http address, or sends secrets unencrypted to
+     *     another machine
+     */
+    public ChatClient(String homeserver) {
+        this.base = HomeserverAddress.checked(homeserver);
+    }
+
+    /** Uses this access token from now on. */
+    public void useToken(String accessToken) {
+        token = accessToken;
+    }
+
+    /** The versions of the protocol that the server speaks. */
+    public JsonNode versions() throws ChatProblem {
+        return get("/_matrix/client/versions", Map.of(), PLAIN_TIMEOUT);
+    }
+
+    /** Who a signed-in client is. */
+    public record SignedIn(String userId, String token, String deviceId) {}
+
+    /** Signs in with a password and uses the token it gets. */
+    public SignedIn login(String user, String password, String deviceId) throws ChatProblem {
+        JsonNode answer = send(
+                "POST",
+                "/_matrix/client/v3/login",
+                Map.of(),
+                JSON.createObjectNode()
+                        .put("type", "m.login.password")
+                        .put("password", password)
+                        .put("device_id", deviceId)
+                        .put("initial_device_display_name", "Squallnote")
+                        .set(
+                                "identifier",
+                                JSON.createObjectNode().put("type", "m.id.user").put("user", user)),
+                PLAIN_TIMEOUT);
+        token = answer.path("access_token").asString("");
+        return new SignedIn(
+                answer.path("user_id").asString(""),
+                token,
+                answer.path("device_id").asString(deviceId));
+    }
+
+    /** The user and device that the token belongs to. */
+    public SignedIn whoami() throws ChatProblem {
+        JsonNode answer = get("/_matrix/client/v3/account/whoami", Map.of(), PLAIN_TIMEOUT);
+        return new SignedIn(
+                answer.path("user_id").asString(""),
+                token,
+                answer.path("device_id").asString(""));
+    }
+
+    /** What is new since the token; waits up to the timeout when nothing is. */
+    public JsonNode sync(Optional<String> since, String filter, Duration timeout) throws ChatProblem {
+        Map<String, String> query = new LinkedHashMap<>();
+        query.put("filter", filter);
+        query.put("timeout", String.valueOf(timeout.toMillis()));
+        since.ifPresent(value -> query.put("since", value));
+        return get("/_matrix/client/v3/sync", query, timeout.plus(PLAIN_TIMEOUT));
+    }
+
+    /** A page of a room's past, newest first, from the token backwards. */
+    public JsonNode messagesBefore(String roomId, String from, int limit) throws ChatProblem {
+        return get(
+                "/_matrix/client/v3/rooms/" + encode(roomId) + "/messages",
+                Map.of("dir", "b", "from", from, "limit", String.valueOf(limit)),
+                PLAIN_TIMEOUT);
+    }
+
+    /**
+     * Sends a message event. Sent twice with the same transaction id, it is one event.
+     *
+     * @return the event id
+     */
+    public String sendMessage(String roomId, String transactionId, JsonNode content) throws ChatProblem {
+        return send(
+                        "PUT",
+                        "/_matrix/client/v3/rooms/" + encode(roomId) + "/send/m.room.message/" + encode(transactionId),
+                        Map.of(),
+                        content,
+                        PLAIN_TIMEOUT)
+                .path("event_id")
+                .asString("");
+    }
+
+    private JsonNode get(String path, Map<String, String> query, Duration timeout) throws ChatProblem {
+        return send("GET", path, query, null, timeout);
+    }
+
+    private JsonNode send(
+            String method, String path, Map<String, String> query, @Nullable JsonNode body, Duration timeout)
+            throws ChatProblem {
+        StringBuilder address = new StringBuilder(base).append(path);
+        char separator = '?';
+        for (Map.Entry<String, String> parameter : query.entrySet()) {
+            address.append(separator).append(parameter.getKey()).append('=').append(encode(parameter.getValue()));
+            separator = '&';
+        }
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address.toString())).timeout(timeout);
+        if (!token.isEmpty()) {
+            request.header("Authorization", "Bearer " + token);
+        }
+        if (body != null) {
+            request.header("Content-Type", "application/json");
+        }
+        request.method(
+                method,
+                body == null
+                        ? HttpRequest.BodyPublishers.noBody()
+                        : HttpRequest.BodyPublishers.ofString(body.toString()));
+        try {
+            HttpResponse<InputStream> response = http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
+            try (InputStream in = response.body()) {
+                return read(response.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
+            }
+        } catch (IOException e) {
+            throw new ChatProblem(
+                    ChatProblem.Kind.UNREACHABLE,
+                    "The homeserver does not answer (" + e.getMessage() + "). Check the address and the network.",
+                    Optional.empty());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, "Interrupted.", Optional.empty());
+        }
+    }
+
+    private static JsonNode read(int status, byte[] bytes) throws ChatProblem {
+        if (bytes.length > LARGEST_ANSWER) {
+            throw new ChatProblem(
+                    ChatProblem.Kind.UNREACHABLE, "The homeserver's answer is too large to read.", Optional.empty());
+        }
+        JsonNode answer;
+        try {
+            answer = JSON.readTree(bytes);
+        } catch (JacksonException e) {
+            throw new ChatProblem(
+                    ChatProblem.Kind.UNREACHABLE,
+                    "This address answers, but not as a homeserver does (status " + status + ").",
+                    Optional.empty());
+        }
+        if (status / 100 == 2) {
+            return answer;
+        }
+        String code = answer.path("errcode").asString("");
+        String text = answer.path("error").asString("status " + status);
+        if (status == 429) {
+            long millis = answer.path("retry_after_ms").asLong(5_000);
+            throw new ChatProblem(
+                    ChatProblem.Kind.TOO_FAST,
+                    "The homeserver asks to wait.",
+                    Optional.of(Duration.ofMillis(Math.min(millis, 300_000))));
+        }
+        if (code.equals("M_UNKNOWN_TOKEN") || code.equals("M_MISSING_TOKEN")) {
+            throw new ChatProblem(
+                    ChatProblem.Kind.SIGNED_OUT, "The homeserver has signed this device out.", Optional.empty());
+        }
+        ChatProblem.Kind kind = status >= 500 ? ChatProblem.Kind.UNREACHABLE : ChatProblem.Kind.REFUSED;
+        throw new ChatProblem(kind, "The homeserver answered: " + text, Optional.empty());
+    }
+
+    private static String encode(String value) {
+        return URLEncoder.encode(value, StandardCharsets.UTF_8).replace("+", "%20");
+    }
+}

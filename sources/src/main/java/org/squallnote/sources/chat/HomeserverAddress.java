@@ -1,0 +1,42 @@
+package org.squallnote.sources.chat;
+
+import java.net.InetAddress;
+import java.net.URI;
+import java.net.URISyntaxException;
+import java.net.UnknownHostException;
+
+/** Checks the address of a homeserver. */
+final class HomeserverAddress {
+
+    private HomeserverAddress() {}
+
+    /** The address without a slash at its end. */
+    static String checked(String address) {
+        String trimmed = address.strip().replaceAll("/+$", "");
+        URI uri;
+        try {
+            uri = new URI(trimmed);
+        } catch (URISyntaxException e) {
+            throw new IllegalArgumentException("\"" + trimmed + "\" is not a web address.", e);
+        }
+        String scheme = uri.getScheme();
+        String host = uri.getHost();
+        if (host == null || scheme == null || !(scheme.equals("https") || scheme.equals("http"))) {
+            throw new IllegalArgumentException(
+                    "The address of a homeserver starts with https://, such as https://chat.merrowquay.example.");
+        }
+        if (scheme.equals("http") && !isThisMachine(host)) {
+            throw new IllegalArgumentException(
+                    "Over http the password could be read on the way to " + host + ". Use https.");
+        }
+        return trimmed;
+    }
+
+    private static boolean isThisMachine(String host) {
+        try {
+            return InetAddress.getByName(host).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
+        }
+    }
+}

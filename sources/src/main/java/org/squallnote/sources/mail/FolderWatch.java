@@ -1,0 +1,265 @@
+package org.squallnote.sources.mail;
+
+import jakarta.mail.Folder;
+import jakarta.mail.MessagingException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BiConsumer;
+import org.eclipse.angus.mail.imap.IMAPFolder;
+import org.eclipse.angus.mail.imap.IMAPStore;
+import org.eclipse.angus.mail.imap.ResyncData;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.squallnote.formats.mail.MailLimits;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.sources.Backoff;
+
+/**
+ * Keeps one folder in step: first everything since the start day, then what arrives, by IDLE or by polling.
+ *
+ * <p>What is missing is always computed as the difference between the UIDs that the server has and those that the
+ * journal knows. So it does not matter at which instruction the last run ended.
+ */
+final class FolderWatch implements Runnable {
+
+    private static final Logger LOG = LoggerFactory.getLogger(FolderWatch.class);
+    private static final int MOST_MESSAGES_A_BATCH = 50;
+    private static final long MOST_BYTES_A_BATCH = 16L * 1024 * 1024;
+    /** Of a message that is larger than the limit, this much is kept. */
+    private static final int BEGINNING_OF_LARGE = 1024 * 1024;
+
+    /** Well under the half hour after which a server may end an IDLE (RFC 2177). */
+    private static final Duration IDLE_ROUND = Duration.ofMinutes(4);
+
+    private static final Duration POLL = Duration.ofSeconds(10);
+
+    /** What a watch tells its account. */
+    interface Listener {
+
+        void reading(String folder, int done, int total);
+
+        void live(String folder);
+
+        void trouble(String folder, MessagingException problem);
+    }
+
+    private final MailConnection connection;
+    private final String folderName;
+    private final LocalDate since;
+    private final MailJournal journal;
+    private final Listener listener;
+    private final ScheduledExecutorService timer;
+    private final Set<Long> unreadable = new HashSet<>();
+    private volatile boolean stopped;
+    private volatile @Nullable IMAPStore open;
+
+    FolderWatch(
+            MailConnection connection,
+            String folderName,
+            LocalDate since,
+            MailJournal journal,
+            Listener listener,
+            ScheduledExecutorService timer) {
+        this.connection = connection;
+        this.folderName = folderName;
+        this.since = since;
+        this.journal = journal;
+        this.listener = listener;
+        this.timer = timer;
+    }
+
+    void stop() {
+        stopped = true;
+        IMAPStore store = open;
+        if (store != null) {
+            try {
+                store.close();
+            } catch (MessagingException e) {
+                LOG.debug("Closing {} failed", folderName, e);
+            }
+        }
+    }
+
+    @Override
+    public void run() {
+        Backoff backoff = new Backoff();
+        while (!stopped) {
+            try (IMAPStore store = connection.openImap()) {
+                open = store;
+                IMAPFolder folder = (IMAPFolder) store.getFolder(folderName);
+                openFolder(store, folder);
+                follow(store, folder, backoff);
+            } catch (MessagingException e) {
+                if (!stopped) {
+                    LOG.debug("Reading {} failed", folderName, e);
+                    listener.trouble(folderName, e);
+                    pause(backoff.next());
+                }
+            } catch (RuntimeException e) {
+                LOG.warn("Reading {} failed", folderName, e);
+                listener.trouble(folderName, new MessagingException(String.valueOf(e.getMessage()), e));
+                pause(backoff.next());
+            }
+        }
+    }
+
+    private static void openFolder(IMAPStore store, IMAPFolder folder) throws MessagingException {
+        if (store.hasCapability("CONDSTORE")) {
+            folder.open(Folder.READ_ONLY, ResyncData.CONDSTORE);
+        } else {
+            folder.open(Folder.READ_ONLY);
+        }
+    }
+
+    private void follow(IMAPStore store, IMAPFolder folder, Backoff backoff) throws MessagingException {
+        ImapCommands commands = new ImapCommands(folder);
+        long validity = folder.getUIDValidity();
+        Set<Long> known = new HashSet<>(journal.knownUids(folderName, validity));
+        long modSeq = folder.getHighestModSeq();
+        boolean unchanged = modSeq > 0
+                && journal.completeAt(folderName, validity)
+                        .filter(at -> at == modSeq)
+                        .isPresent();
+        if (!unchanged) {
+            List<Long> missing = new ArrayList<>(commands.searchSince(since));
+            missing.removeAll(known);
+            missing.sort(Collections.reverseOrder());
+            read(commands, validity, missing, known, (done, total) -> listener.reading(folderName, done, total));
+            if (modSeq > 0) {
+                journal.markComplete(folderName, validity, modSeq);
+            }
+        }
+        listener.live(folderName);
+        backoff.reset();
+        boolean canIdle = store.hasCapability("IDLE");
+        while (!stopped) {
+            long next = known.stream().mapToLong(Long::longValue).max().orElse(0) + 1;
+            List<Long> arrived = new ArrayList<>(commands.searchFrom(next));
+            arrived.removeAll(known);
+            read(commands, validity, arrived, known, (done, total) -> {});
+            if (arrived.isEmpty()) {
+                awaitNews(folder, commands, canIdle);
+            }
+        }
+    }
+
+    private void awaitNews(IMAPFolder folder, ImapCommands commands, boolean canIdle) throws MessagingException {
+        if (!canIdle) {
+            pause(POLL);
+            commands.noop();
+            return;
+        }
+        // Any other command ends the IDLE. It is sent when a round is over, so that both sides see a living peer.
+        ScheduledFuture<?> roundOver = timer.schedule(
+                () -> {
+                    try {
+                        commands.noop();
+                    } catch (MessagingException e) {
+                        LOG.debug("Ending the IDLE on {} failed", folderName, e);
+                    }
+                },
+                IDLE_ROUND.toMillis(),
+                TimeUnit.MILLISECONDS);
+        try {
+            folder.idle(true);
+        } finally {
+            roundOver.cancel(false);
+        }
+    }
+
+    private void read(
+            ImapCommands commands,
+            long validity,
+            List<Long> missing,
+            Set<Long> known,
+            BiConsumer<Integer, Integer> progress)
+            throws MessagingException {
+        int done = 0;
+        while (done < missing.size() && !stopped) {
+            progress.accept(done, missing.size());
+            List<Long> slice = missing.subList(done, Math.min(done + MOST_MESSAGES_A_BATCH, missing.size()));
+            Map<Long, Long> sizes = commands.sizes(slice);
+            List<Long> batch = new ArrayList<>();
+            long bytes = 0;
+            for (Long uid : slice) {
+                long size = Math.min(sizes.getOrDefault(uid, 0L), MailLimits.LARGEST_MESSAGE);
+                if (!batch.isEmpty() && bytes + size > MOST_BYTES_A_BATCH) {
+                    break;
+                }
+                batch.add(uid);
+                bytes += size;
+            }
+            List<Long> whole = batch.stream()
+                    .filter(uid -> sizes.getOrDefault(uid, 0L) <= MailLimits.LARGEST_MESSAGE)
+                    .toList();
+            List<Long> large =
+                    batch.stream().filter(uid -> !whole.contains(uid)).toList();
+            fetchAndSave(commands, validity, whole, MailLimits.LARGEST_MESSAGE);
+            fetchAndSave(commands, validity, large, BEGINNING_OF_LARGE);
+            known.addAll(batch);
+            done += batch.size();
+        }
+        if (!missing.isEmpty()) {
+            progress.accept(done, missing.size());
+        }
+    }
+
+    private void fetchAndSave(ImapCommands commands, long validity, List<Long> uids, int most)
+            throws MessagingException {
+        if (uids.isEmpty()) {
+            return;
+        }
+        List<ArrivedMail> batch = new ArrayList<>();
+        for (ImapCommands.Fetched fetched : commands.fetch(uids, most)) {
+            Instant receivedAt = Optional.of(fetched.receivedAt())
+                    .filter(at -> at.isAfter(Instant.EPOCH))
+                    .orElse(since.atStartOfDay(ZoneOffset.UTC).toInstant());
+            batch.add(new ArrivedMail(fetched.uid(), receivedAt, fetched.raw(), MailParser.parse(fetched.raw())));
+        }
+        saveEach(validity, batch);
+    }
+
+    /** Puts a batch down; where one message spoils it, the others still arrive. */
+    private void saveEach(long validity, List<ArrivedMail> batch) {
+        try {
+            journal.save(folderName, validity, batch);
+        } catch (RuntimeException e) {
+            if (batch.size() == 1) {
+                if (unreadable.add(batch.get(0).uid())) {
+                    LOG.error(
+                            "Message {} of {} could not be stored and is left on the server",
+                            batch.get(0).uid(),
+                            folderName,
+                            e);
+                }
+                return;
+            }
+            batch.forEach(mail -> saveEach(validity, List.of(mail)));
+        }
+    }
+
+    private void pause(Duration duration) {
+        long until = System.nanoTime() + duration.toNanos();
+        while (!stopped && System.nanoTime() < until) {
+            try {
+                Thread.sleep(Math.min(200, duration.toMillis()));
+            } catch (InterruptedException e) {
+                stopped = true;
+                Thread.currentThread().interrupt();
+            }
+        }
+    }
+}

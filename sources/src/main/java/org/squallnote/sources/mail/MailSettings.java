@@ -1,0 +1,26 @@
+package org.squallnote.sources.mail;
+
+import java.util.Optional;
+
+/**
+ * How to reach a mail account.
+ *
+ * @param fromName the name that answers carry
+ * @param inbox the folder that incoming mail arrives in
+ * @param sent the folder for sent mail, empty when there is none to watch
+ * @param archive the folder that decided mail is moved to, empty when it is not to be moved
+ * @param pinnedCertificate SHA-256 of a certificate that the user has accepted although no authority vouches for it
+ */
+public record MailSettings(
+        Server imap,
+        Server smtp,
+        String user,
+        String fromName,
+        String inbox,
+        Optional<String> sent,
+        Optional<String> archive,
+        Optional<String> pinnedCertificate) {
+
+    /** A server and how to talk to it. */
+    public record Server(String host, int port, Encryption encryption) {}
+}

@@ -1,0 +1,54 @@
+package org.squallnote.standins.scenario;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import org.squallnote.standins.chat.Homeserver;
+import org.squallnote.standins.mail.MailStandIn;
+
+/** Starts the stand-ins, plays the scenario, and sets up the application that runs at the given address. */
+public final class Demo {
+
+    private static final Duration ANSWER_AFTER = Duration.ofSeconds(12);
+    private static final Duration NEWS_EVERY = Duration.ofMinutes(3);
+
+    private Demo() {}
+
+    /**
+     * Runs until it is ended.
+     *
+     * @param args the application's address, the IMAP, SMTP and chat port
+     */
+    public static void main(String[] args) throws IOException, InterruptedException {
+        String app = args[0];
+        ZoneId zone = ZoneId.systemDefault();
+        Instant start = Instant.now();
+        MailStandIn mail = MailStandIn.start(Integer.parseInt(args[1]), Integer.parseInt(args[2]));
+        Homeserver chat = Homeserver.start(Integer.parseInt(args[3]), "merrowquay.example");
+        MerrowQuay quay = new MerrowQuay(mail, chat, start, zone);
+        quay.play();
+        Life life = new Life(quay, mail, chat, ANSWER_AFTER);
+        life.start(Optional.of(NEWS_EVERY));
+        AppSetUp setUp = new AppSetUp(app);
+        if (!setUp.awaitApplication()) {
+            System.err.println("The application did not answer at " + app + ". Its log says why.");
+            System.exit(1);
+        }
+        setUp.connect(mail.imapPort(), mail.smtpPort(), chat.address(), zone.getId());
+        if (!setUp.awaitSources()) {
+            System.err.println("The sources were not read in time; Settings › Sources says why.");
+        }
+        setUp.decideSome(LocalDate.ofInstant(start, zone));
+        System.out.println();
+        System.out.println("Squallnote is ready:  " + app);
+        System.out.println("Sign in as            " + AppSetUp.SIGN_IN);
+        System.out.println("Password              " + MerrowQuay.PASSWORD);
+        System.out.println();
+        System.out.println("The demo starts afresh each time. People answer after a few seconds. Ctrl-C ends it.");
+        new CountDownLatch(1).await();
+    }
+}

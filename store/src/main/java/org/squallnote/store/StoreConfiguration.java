@@ -1,0 +1,26 @@
+package org.squallnote.store;
+
+import java.util.List;
+import org.apache.ibatis.annotations.Mapper;
+import org.mybatis.spring.annotation.MapperScan;
+import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.squallnote.store.message.Files;
+import org.squallnote.store.message.Parties;
+import org.squallnote.store.message.Recipients;
+import org.squallnote.store.message.Texts;
+import org.squallnote.store.type.StoreTypes;
+
+/** Makes the stores of this module beans. */
+@Configuration(proxyBeanMethods = false)
+@MapperScan(basePackageClasses = StoreConfiguration.class, annotationClass = Mapper.class)
+public class StoreConfiguration {
+
+    /** The mapping of types and names. */
+    @Bean
+    public ConfigurationCustomizer storeTypes() {
+        return configuration ->
+                StoreTypes.register(configuration, List.of(Recipients.class, Parties.class, Files.class, Texts.class));
+    }
+}

@@ -1,0 +1,25 @@
+package org.squallnote.store.category;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.category.Hue;
+
+/**
+ * A category.
+ *
+ * @param monogram two letters that stand for it
+ * @param letter the key that chooses it, lower case
+ * @param place its place in the order, from zero
+ * @param retiredAt when it was retired: kept on its follow-ups, no longer on offer
+ */
+public record Category(
+        UUID id,
+        UUID owner,
+        String name,
+        Hue hue,
+        String monogram,
+        @Nullable String letter,
+        int place,
+        @Nullable Instant retiredAt,
+        int version) {}

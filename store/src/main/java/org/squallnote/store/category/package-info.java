@@ -1,0 +1,5 @@
+/** Categories. */
+@NullMarked
+package org.squallnote.store.category;
+
+import org.jspecify.annotations.NullMarked;

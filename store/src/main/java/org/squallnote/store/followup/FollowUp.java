@@ -1,0 +1,71 @@
+package org.squallnote.store.followup;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.time.ReplyBy;
+
+/**
+ * A follow-up.
+ *
+ * @param replyDay the reply-by day in the account's zone, with the time where one was given
+ * @param effortMinutes how long it will take, where somebody said so
+ * @param endedAt when it was done or dropped
+ */
+public record FollowUp(
+        UUID id,
+        UUID owner,
+        String title,
+        @Nullable UUID categoryId,
+        @Nullable LocalDate replyDay,
+        @Nullable LocalTime replyTime,
+        boolean firm,
+        @Nullable Integer effortMinutes,
+        FollowUpState state,
+        Instant createdAt,
+        @Nullable Instant endedAt,
+        int version) {
+
+    /** The reply-by date in core's terms. */
+    public Optional<ReplyBy> replyBy() {
+        return Optional.ofNullable(replyDay).map(day -> new ReplyBy(day, Optional.ofNullable(replyTime), firm));
+    }
+
+    /** This follow-up in another state. */
+    public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                categoryId,
+                replyDay,
+                replyTime,
+                firm,
+                effortMinutes,
+                newState,
+                createdAt,
+                at,
+                version);
+    }
+
+    /** This follow-up in another category. */
+    public FollowUp inCategory(@Nullable UUID newCategoryId) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                newCategoryId,
+                replyDay,
+                replyTime,
+                firm,
+                effortMinutes,
+                state,
+                createdAt,
+                endedAt,
+                version);
+    }
+}

@@ -1,0 +1,72 @@
+package org.squallnote.store.followup;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+
+/** Follow-ups. */
+@Mapper
+public interface FollowUpStore {
+
+    @Select("select * from follow_up where owner = #{owner} and id = #{id}")
+    Optional<FollowUp> byId(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    @Select("select * from follow_up where owner = #{owner} and state = 'OPEN'"
+            + " order by reply_day nulls last, reply_time nulls last, created_at")
+    List<FollowUp> open(UUID owner);
+
+    @Select("select * from follow_up where owner = #{owner} and state <> 'OPEN' and ended_at >= #{since}"
+            + " order by ended_at desc fetch first 200 rows only")
+    List<FollowUp> endedSince(@Param("owner") UUID owner, @Param("since") Instant since);
+
+    @Select("select * from follow_up where owner = #{owner} and category_id = #{categoryId}")
+    List<FollowUp> inCategory(@Param("owner") UUID owner, @Param("categoryId") UUID categoryId);
+
+    @Insert("insert into follow_up (id, owner, title, category_id, reply_day, reply_time, firm, effort_minutes, state,"
+            + " created_at, ended_at, version) values (#{id}, #{owner}, #{title}, #{categoryId}, #{replyDay},"
+            + " #{replyTime}, #{firm}, #{effortMinutes}, #{state}, #{createdAt}, #{endedAt}, #{version})")
+    void insert(FollowUp followUp);
+
+    @Update("update follow_up set title = #{title}, category_id = #{categoryId}, reply_day = #{replyDay},"
+            + " reply_time = #{replyTime}, firm = #{firm}, effort_minutes = #{effortMinutes}, state = #{state},"
+            + " ended_at = #{endedAt}, version = version + 1 where owner = #{owner} and id = #{id}"
+            + " and version = #{version}")
+    int update(FollowUp followUp);
+
+    @Delete("delete from follow_up where owner = #{owner} and id = #{id}")
+    int delete(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    @Insert("insert into follow_up_message (follow_up_id, message_id, owner, linked_at, snapshot) values"
+            + " (#{link.followUpId}, #{link.messageId}, #{owner}, #{link.linkedAt}, #{link.snapshot})")
+    void insertLink(@Param("owner") UUID owner, @Param("link") FollowUpLink link);
+
+    @Delete("delete from follow_up_message where owner = #{owner} and follow_up_id = #{followUpId}")
+    int deleteLinks(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    @Select("select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = #{owner}"
+            + " and follow_up_id = #{followUpId} order by linked_at")
+    List<FollowUpLink> links(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    @Select("select f.* from follow_up f join follow_up_message l on l.follow_up_id = f.id where l.owner = #{owner}"
+            + " and l.message_id = #{messageId} order by f.created_at")
+    List<FollowUp> ofMessage(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
+
+    /** Open follow-ups with the message and writer they came from, for the list. */
+    @Select("select l.follow_up_id, l.message_id, m.thread_id, m.from_name, m.from_address, m.channel from"
+            + " follow_up_message l join message m on m.id = l.message_id join follow_up f on f.id = l.follow_up_id"
+            + " where l.owner = #{owner} and (f.state = 'OPEN' or f.ended_at >= #{since}) order by l.linked_at")
+    List<FollowUpOrigin> origins(@Param("owner") UUID owner, @Param("since") Instant since);
+
+    /** The messages and writers that one follow-up came from. */
+    @Select("select l.follow_up_id, l.message_id, m.thread_id, m.from_name, m.from_address, m.channel from"
+            + " follow_up_message l join message m on m.id = l.message_id where l.owner = #{owner}"
+            + " and l.follow_up_id = #{followUpId} order by l.linked_at")
+    List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+}

@@ -1,0 +1,198 @@
+package org.squallnote.store.message;
+
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.intake.Decision;
+
+/** Messages. */
+@Mapper
+public interface MessageStore {
+
+    /** The columns that threading and turn read. */
+    String THREADING = "select id, source_id, channel, direction, nature, from_name, from_address, recipients, subject,"
+            + " sent_at, message_id, refs, room_id, answers, component, thread_id, decision from message ";
+
+    @Insert("insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
+            + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files, notices,"
+            + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, edited, removed, version)"
+            + " values (#{id}, #{owner}, #{sourceId}, #{channel}, #{identity}, #{direction}, #{nature}, #{fromName},"
+            + " #{fromAddress}, #{recipients}, #{subject}, #{baseSubject}, #{sentAt}, #{receivedAt}, #{body}, #{asksMe},"
+            + " #{ask}, #{hasHtml}, #{files}, #{notices}, #{messageId}, #{refs}, #{roomId}, #{answers}, #{component},"
+            + " #{threadId}, #{decision}, #{decidedAt}, #{edited}, #{removed}, #{version})")
+    void insert(StoredMessage message);
+
+    @Insert("insert into message_raw (message_id, owner, raw) values (#{id}, #{owner}, #{raw})")
+    void insertRaw(@Param("owner") UUID owner, @Param("id") UUID id, @Param("raw") byte[] raw);
+
+    @Select("select raw from message_raw where owner = #{owner} and message_id = #{id}")
+    byte @Nullable [] raw(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    @Select("select * from message where owner = #{owner} and id = #{id}")
+    Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    @Select("select * from message where owner = #{owner} and identity = #{identity}")
+    Optional<StoredMessage> byIdentity(@Param("owner") UUID owner, @Param("identity") String identity);
+
+    @Select("select id from message where owner = #{owner} and identity = #{identity}")
+    Optional<UUID> idOf(@Param("owner") UUID owner, @Param("identity") String identity);
+
+    /** The messages of a thread in the order sent; at most the newest thousand. */
+    @Select("select * from (select * from message where owner = #{owner} and thread_id = #{threadId}"
+            + " order by sent_at desc fetch first 1000 rows only) order by sent_at, id")
+    List<StoredMessage> inThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    @Select(THREADING + "where owner = #{owner} and thread_id = #{threadId} order by sent_at, id")
+    List<ThreadingRow> threadingInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    /** For the traces of many threads in one query. */
+    @Select("<script>" + THREADING + "where owner = #{owner} and thread_id in <foreach collection='threadIds' item='id'"
+            + " open='(' separator=',' close=')'>#{id}</foreach> order by sent_at, id</script>")
+    List<ThreadingRow> threadingInThreads(@Param("owner") UUID owner, @Param("threadIds") Collection<UUID> threadIds);
+
+    @Select(THREADING + "where owner = #{owner} and component = #{component} order by received_at, id")
+    List<ThreadingRow> inComponent(@Param("owner") UUID owner, @Param("component") UUID component);
+
+    @Select(THREADING + "where owner = #{owner} and room_id = #{roomId} and sent_at between #{from} and #{to}"
+            + " order by sent_at, id")
+    List<ThreadingRow> inRoom(
+            @Param("owner") UUID owner,
+            @Param("roomId") String roomId,
+            @Param("from") Instant from,
+            @Param("to") Instant to);
+
+    /** Components of messages with this base subject sent in the given days; at most a hundred, the newest. */
+    @Select("select component from message where owner = #{owner} and base_subject = #{baseSubject}"
+            + " and sent_at between #{from} and #{to} order by sent_at desc fetch first 100 rows only")
+    List<UUID> componentsBySubject(
+            @Param("owner") UUID owner,
+            @Param("baseSubject") String baseSubject,
+            @Param("from") Instant from,
+            @Param("to") Instant to);
+
+    @Select("select identity, component from message_link where owner = #{owner} and identity = #{identity}")
+    Optional<LinkRow> link(@Param("owner") UUID owner, @Param("identity") String identity);
+
+    @Insert("insert into message_link (owner, identity, component) values (#{owner}, #{identity}, #{component})")
+    void insertLink(@Param("owner") UUID owner, @Param("identity") String identity, @Param("component") UUID component);
+
+    @Update("update message_link set component = #{into} where owner = #{owner} and component = #{component}")
+    void moveLinks(@Param("owner") UUID owner, @Param("component") UUID component, @Param("into") UUID into);
+
+    @Update("update message set component = #{into} where owner = #{owner} and component = #{component}")
+    void moveComponent(@Param("owner") UUID owner, @Param("component") UUID component, @Param("into") UUID into);
+
+    @Update("update message set thread_id = #{threadId} where owner = #{owner} and id = #{id}")
+    void setThread(@Param("owner") UUID owner, @Param("id") UUID id, @Param("threadId") UUID threadId);
+
+    @Update("update message set decision = #{decision}, decided_at = #{at}, version = version + 1"
+            + " where owner = #{owner} and id = #{id}")
+    int decide(
+            @Param("owner") UUID owner,
+            @Param("id") UUID id,
+            @Param("decision") Decision decision,
+            @Param("at") @Nullable Instant at);
+
+    /** The new text of a chat message whose writer changed it. */
+    @Update("update message set body = #{body}, asks_me = #{asksMe}, ask = #{ask}, edited = true,"
+            + " version = version + 1 where owner = #{owner} and id = #{id} and removed = false")
+    int edit(
+            @Param("owner") UUID owner,
+            @Param("id") UUID id,
+            @Param("body") String body,
+            @Param("asksMe") boolean asksMe,
+            @Param("ask") String ask);
+
+    @Update("update message set body = '', asks_me = false, ask = '', removed = true, version = version + 1"
+            + " where owner = #{owner} and id = #{id}")
+    int remove(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    @Select("select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
+            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id,"
+            + " files <> '{\"list\":[]}' as has_files, version"
+            + " from message where owner = #{owner} and decision = 'UNDECIDED' order by sent_at desc"
+            + " fetch first #{most} rows only")
+    List<IntakeRow> intake(@Param("owner") UUID owner, @Param("most") int most);
+
+    @Select("select count(*) from message where owner = #{owner} and decision = 'UNDECIDED'")
+    int intakeCount(UUID owner);
+
+    @Select("select count(*) from message where owner = #{owner} and source_id = #{sourceId}")
+    int countInSource(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);
+
+    /** All groups of connected mail. */
+    @Select("select distinct component from message where owner = #{owner} and channel = 'MAIL'")
+    List<UUID> components(UUID owner);
+
+    @Update("merge into message_place (source_id, folder, uid_validity, uid, owner, message_id)"
+            + " key (source_id, folder, uid_validity, uid) values (#{place.sourceId}, #{place.folder},"
+            + " #{place.uidValidity}, #{place.uid}, #{owner}, #{place.messageId})")
+    void savePlace(@Param("owner") UUID owner, @Param("place") Place place);
+
+    @Select("select source_id, folder, uid_validity, uid, message_id from message_place where owner = #{owner}"
+            + " and message_id = #{messageId}")
+    List<Place> places(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
+
+    @Select("select uid from message_place where owner = #{owner} and source_id = #{sourceId}"
+            + " and folder = #{folder} and uid_validity = #{uidValidity}")
+    List<Long> uids(
+            @Param("owner") UUID owner,
+            @Param("sourceId") UUID sourceId,
+            @Param("folder") String folder,
+            @Param("uidValidity") long uidValidity);
+
+    @Delete("delete from message_place where owner = #{owner} and source_id = #{place.sourceId}"
+            + " and folder = #{place.folder} and uid_validity = #{place.uidValidity} and uid = #{place.uid}")
+    void deletePlace(@Param("owner") UUID owner, @Param("place") Place place);
+
+    /** Places under a UIDVALIDITY that the server has given up. */
+    @Delete("delete from message_place where owner = #{owner} and source_id = #{sourceId} and folder = #{folder}"
+            + " and uid_validity <> #{uidValidity}")
+    void deleteOutdatedPlaces(
+            @Param("owner") UUID owner,
+            @Param("sourceId") UUID sourceId,
+            @Param("folder") String folder,
+            @Param("uidValidity") long uidValidity);
+
+    @Update("merge into reaction (owner, event_id, target, sender, content, sent_at) key (owner, event_id)"
+            + " values (#{owner}, #{r.eventId}, #{r.target}, #{r.sender}, #{r.content}, #{r.sentAt})")
+    void saveReaction(@Param("owner") UUID owner, @Param("r") Reaction reaction);
+
+    @Delete("delete from reaction where owner = #{owner} and event_id = #{eventId}")
+    int deleteReaction(@Param("owner") UUID owner, @Param("eventId") String eventId);
+
+    @Select("select r.event_id, r.target, r.sender, r.content, r.sent_at from reaction r join message m"
+            + " on m.owner = r.owner and m.message_id = r.target where m.owner = #{owner}"
+            + " and m.thread_id = #{threadId} order by r.sent_at")
+    List<Reaction> reactionsInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    @Update("merge into chat_change (owner, event_id, target, sender, removal, body, sent_at) key (owner, event_id)"
+            + " values (#{owner}, #{c.eventId}, #{c.target}, #{c.sender}, #{c.removal}, #{c.body}, #{c.sentAt})")
+    void saveChange(@Param("owner") UUID owner, @Param("c") ChatChange change);
+
+    /** The changes to an event, in the order in which they were made. */
+    @Select("select event_id, target, sender, removal, body, sent_at from chat_change where owner = #{owner}"
+            + " and target = #{target} order by sent_at, event_id")
+    List<ChatChange> changesOf(@Param("owner") UUID owner, @Param("target") String target);
+
+    /** Undecided messages of a thread sent before a moment. */
+    @Select(THREADING + "where owner = #{owner} and thread_id = #{threadId} and decision = 'UNDECIDED'"
+            + " and sent_at < #{before}")
+    List<ThreadingRow> undecidedInThread(
+            @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
+
+    /** The category that the last follow-up from this writer got. */
+    @Select("select f.category_id from follow_up f join follow_up_message l on l.follow_up_id = f.id join message m"
+            + " on m.id = l.message_id where m.owner = #{owner} and m.from_address = #{address} and f.category_id is"
+            + " not null order by f.created_at desc fetch first row only")
+    Optional<UUID> lastCategoryFor(@Param("owner") UUID owner, @Param("address") String address);
+}

@@ -1,0 +1,64 @@
+package org.squallnote.store.message;
+
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Party;
+
+/**
+ * A message.
+ *
+ * @param identity what makes it the same message wherever it is found: the {@code Message-ID} or event id, else a
+ *     digest of its content
+ * @param body the text; of mail the plain text with quotes, of chat the text of the event
+ * @param ask the asking sentence, empty when there is none
+ * @param messageId the {@code Message-ID} without brackets, or the event id; empty when the mail has none
+ * @param refs the identifiers it refers to
+ * @param roomId the chat room
+ * @param answers the event that a chat message answers
+ * @param component the group of messages connected by links, within which threads are computed
+ * @param edited whether the writer changed it after sending
+ * @param removed whether the writer took it back
+ */
+public record StoredMessage(
+        UUID id,
+        UUID owner,
+        UUID sourceId,
+        Channel channel,
+        String identity,
+        Direction direction,
+        Nature nature,
+        String fromName,
+        String fromAddress,
+        Recipients recipients,
+        String subject,
+        String baseSubject,
+        Instant sentAt,
+        Instant receivedAt,
+        String body,
+        boolean asksMe,
+        String ask,
+        boolean hasHtml,
+        Files files,
+        Texts notices,
+        String messageId,
+        Texts refs,
+        @Nullable String roomId,
+        @Nullable String answers,
+        UUID component,
+        UUID threadId,
+        Decision decision,
+        @Nullable Instant decidedAt,
+        boolean edited,
+        boolean removed,
+        int version) {
+
+    /** The writer. */
+    public Party from() {
+        return new Party(fromName, fromAddress);
+    }
+}

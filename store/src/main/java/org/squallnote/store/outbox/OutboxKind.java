@@ -1,0 +1,12 @@
+package org.squallnote.store.outbox;
+
+/** What can be done on a server. */
+public enum OutboxKind {
+    SEND_MAIL,
+    /** Puts a sent mail into the folder for sent mail. */
+    APPEND_SENT,
+    SEND_CHAT,
+    ARCHIVE,
+    /** Moves an archived message back. */
+    UNARCHIVE
+}
