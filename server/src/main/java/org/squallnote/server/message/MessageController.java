@@ -34,6 +34,7 @@ import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.Files;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMessage;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.source.ChatRoom;
 import org.squallnote.store.source.SourceStore;
@@ -222,6 +223,6 @@ class MessageController {
         if (get(me, id).channel() != Channel.MAIL) {
             throw Refusal.notFound("mail");
         }
-        return Optional.ofNullable(messages.raw(me.accountId(), id)).orElseThrow(() -> Refusal.notFound("message"));
+        return messages.raw(me.accountId(), id).map(RawMessage::raw).orElseThrow(() -> Refusal.notFound("message"));
     }
 }

@@ -35,7 +35,7 @@ public interface MessageStore {
     void insertRaw(@Param("owner") UUID owner, @Param("id") UUID id, @Param("raw") byte[] raw);
 
     @Select("select raw from message_raw where owner = #{owner} and message_id = #{id}")
-    byte @Nullable [] raw(@Param("owner") UUID owner, @Param("id") UUID id);
+    Optional<RawMessage> raw(@Param("owner") UUID owner, @Param("id") UUID id);
 
     @Select("select * from message where owner = #{owner} and id = #{id}")
     Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);

@@ -1,0 +1,132 @@
+package org.squallnote.e2e;
+
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Dimension;
+import org.openqa.selenium.JavascriptExecutor;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.NoSuchElementException;
+import org.openqa.selenium.StaleElementReferenceException;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.support.ui.WebDriverWait;
+
+/** Debian's Chromium, headless, with the few steps that all tests take. */
+final class Browser implements AutoCloseable {
+
+    static final Duration PATIENCE = Duration.ofSeconds(20);
+
+    private final ChromeDriver driver;
+    private final String base;
+
+    Browser(String base) {
+        this.base = base;
+        ChromeOptions options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments(
+                "--headless=new",
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-dev-shm-usage",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--disable-quic",
+                "--force-color-profile=srgb",
+                "--window-size=1280,800");
+        this.driver = new ChromeDriver(
+                new ChromeDriverService.Builder()
+                        .usingDriverExecutable(Path.of("/usr/bin/chromedriver").toFile())
+                        .build(),
+                options);
+        size(1280, 800);
+    }
+
+    ChromeDriver driver() {
+        return driver;
+    }
+
+    /** Sets the size of the page itself. */
+    void size(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.manage().window().setSize(new Dimension(Math.max(width, 500), height));
+    }
+
+    void open(String path) {
+        driver.get(base + path);
+    }
+
+    void signIn(String name, String password) {
+        open("/intake");
+        find("input[name=username]").sendKeys(name);
+        find("input[name=password]").sendKeys(password);
+        find("button[type=submit]").click();
+        find("[data-test=account]");
+    }
+
+    /** The first element, once it is there and can be seen. */
+    WebElement find(String css) {
+        return until(
+                () -> {
+                    WebElement found = driver.findElement(By.cssSelector(css));
+                    return found.isDisplayed() ? found : null;
+                },
+                "an element " + css);
+    }
+
+    List<WebElement> all(String css) {
+        return driver.findElements(By.cssSelector(css));
+    }
+
+    boolean shows(String css) {
+        return all(css).stream().anyMatch(WebElement::isDisplayed);
+    }
+
+    /** The text of the whole page. */
+    String text() {
+        return String.valueOf(js("return document.body.innerText"));
+    }
+
+    void untilText(String text) {
+        until(() -> text().contains(text) ? Boolean.TRUE : null, "the text \"" + text + "\"");
+    }
+
+    void untilGone(String css) {
+        until(() -> shows(css) ? null : Boolean.TRUE, "no element " + css);
+    }
+
+    /** Waits on a condition; an element that has just been replaced counts as not yet there. */
+    <T> T until(Supplier<T> condition, String what) {
+        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
+                .withMessage(() -> "Waited for " + what + "; the page says:\n" + text())
+                .ignoring(StaleElementReferenceException.class, NoSuchElementException.class)
+                .until(ignored -> condition.get());
+    }
+
+    /** Presses a key as somebody who types nowhere in particular. */
+    void press(CharSequence key) {
+        driver.switchTo().activeElement().sendKeys(key);
+    }
+
+    void escape() {
+        press(Keys.ESCAPE);
+    }
+
+    Object js(String script, Object... arguments) {
+        return ((JavascriptExecutor) driver).executeScript(script, arguments);
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

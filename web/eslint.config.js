@@ -1,0 +1,68 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import ts from 'typescript-eslint'
+
+/** Feature folders may use api and ui, and each other only where it is listed here. */
+const features = ['session', 'settings', 'intake', 'followups', 'threads', 'message']
+const mayUse = {
+  intake: ['message', 'threads', 'followups'],
+  followups: ['message', 'threads'],
+  threads: ['message'],
+}
+
+export default ts.config(
+  { ignores: ['target', 'node_modules', 'src/api/schema.d.ts'] },
+  js.configs.recommended,
+  ...ts.configs.strictTypeChecked,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: {
+      globals: globals.browser,
+      parserOptions: {
+        parser: ts.parser,
+        projectService: true,
+        extraFileExtensions: ['.vue'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      'no-console': 'error',
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  { files: ['eslint.config.js'], ...ts.configs.disableTypeChecked },
+  ...features.map((feature) => ({
+    files: [`src/${feature}/**`],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: features
+                .filter((other) => other !== feature && !(mayUse[feature] ?? []).includes(other))
+                .map((other) => `@/${other}/*`)
+                .concat(['@/app/*']),
+              message: 'A feature uses api, ui and the features listed in eslint.config.js.',
+            },
+          ],
+        },
+      ],
+    },
+  })),
+  {
+    files: ['src/ui/**', 'src/api/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: features.map((feature) => `@/${feature}/*`).concat(['@/app/*']) },
+      ],
+    },
+  },
+  prettier,
+)

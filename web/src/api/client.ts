@@ -1,0 +1,115 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from '@/api/schema'
+
+type Schemas = components['schemas']
+export type Done = Schemas['Done']
+export type IntakeLine = Schemas['IntakeLine']
+export type IntakeView = Schemas['IntakeView']
+export type MessageView = Schemas['MessageView']
+export type QuickChoice = Schemas['QuickChoice']
+export type CategoryView = Schemas['CategoryView']
+export type FollowUpLine = Schemas['FollowUpLine']
+export type FollowUpRequest = Schemas['FollowUpRequest']
+export type ThreadLine = Schemas['ThreadLine']
+export type ThreadMessage = Schemas['ThreadMessage']
+export type Tick = Schemas['Tick']
+export type SourceView = Schemas['SourceView']
+export type MailForm = Schemas['MailForm']
+export type MailTestResult = Schemas['MailTestResult']
+export type TestStep = Schemas['TestStep']
+export type OutboxLine = Schemas['OutboxLine']
+export type AccountView = Schemas['AccountView']
+export type Turn = ThreadLine['turn']
+export type CloseReason = NonNullable<ThreadLine['closedAs']>
+export type Hue = CategoryView['hue']
+
+/** A request that did not work, with a sentence for the user. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+  ) {
+    super(message)
+  }
+}
+
+const UNREACHABLE =
+  'The application does not answer. What you wrote is kept here; it is tried again when it is back.'
+
+function csrfToken(): string {
+  const cookie = document.cookie.split('; ').find((part) => part.startsWith('XSRF-TOKEN='))
+  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : ''
+}
+
+const carryCsrf: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', csrfToken())
+    }
+    return request
+  },
+}
+
+export const client = createClient<paths>({ baseUrl: '/' })
+client.use(carryCsrf)
+
+const signedOutListeners = new Set<() => void>()
+
+/** Calls back when the server no longer knows this session. */
+export function onSignedOut(listener: () => void): void {
+  signedOutListeners.add(listener)
+}
+
+/** The data of an answer, or a Problem. Network failures and error answers become one kind of error. */
+export async function unwrap<T>(
+  call: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<T> {
+  let answer
+  try {
+    answer = await call
+  } catch {
+    throw new Problem(0, UNREACHABLE)
+  }
+  if (!answer.response.ok) {
+    if (answer.response.status === 401) {
+      signedOutListeners.forEach((listener) => {
+        listener()
+      })
+    }
+    throw new Problem(answer.response.status, detailOf(answer.error, answer.response.status))
+  }
+  return answer.data as T
+}
+
+function detailOf(error: unknown, status: number): string {
+  if (typeof error === 'object' && error !== null && 'detail' in error) {
+    return String(error.detail)
+  }
+  return status === 401
+    ? 'You are signed out. Sign in again; drafts are kept.'
+    : `The application answered with status ${status}. Nothing was changed.`
+}
+
+/** An identifier that sorts by time (RFC 9562, version 7). */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16))
+  const time = BigInt(Date.now())
+  for (let i = 0; i < 6; i++) {
+    bytes[i] = Number((time >> BigInt(8 * (5 - i))) & 0xffn)
+  }
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x70
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('')
+  return [
+    hex.slice(0, 8),
+    hex.slice(8, 12),
+    hex.slice(12, 16),
+    hex.slice(16, 20),
+    hex.slice(20),
+  ].join('-')
+}
+
+/** The header that makes a repeated request harmless. */
+export function commandHeader(id: string = newId()): { 'Idempotency-Key': string } {
+  return { 'Idempotency-Key': id }
+}

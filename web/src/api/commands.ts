@@ -1,0 +1,67 @@
+import { client, commandHeader, newId, Problem, unwrap, type Done } from '@/api/client'
+import { reload } from '@/api/live'
+import { showDone, showProblem } from '@/api/toasts'
+
+const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX']
+const undoable: string[] = []
+
+/**
+ * Runs a change: shows what it did with a way back, or what went wrong.
+ *
+ * The request is repeated with the same identifier while the application does not answer, so that a change made in a
+ * short outage is neither lost nor made twice.
+ */
+export async function run(
+  call: (header: { 'Idempotency-Key': string }) => Promise<{
+    data?: Done
+    error?: unknown
+    response: Response
+  }>,
+  topics: string[] = ALL,
+): Promise<Done | undefined> {
+  const header = commandHeader(newId())
+  for (let attempt = 0; ; attempt++) {
+    try {
+      const done = await unwrap(call(header))
+      undoable.push(done.commandId)
+      showDone(done.label, () => undo(done.commandId))
+      reload(topics)
+      return done
+    } catch (problem) {
+      if (problem instanceof Problem && problem.status === 0 && attempt < 4) {
+        await new Promise((resolve) => setTimeout(resolve, 300 * 2 ** attempt))
+        continue
+      }
+      showProblem(problem)
+      reload(topics)
+      return undefined
+    }
+  }
+}
+
+/** Takes a change back. */
+export async function undo(commandId: string): Promise<void> {
+  try {
+    const done = await unwrap(
+      client.POST('/api/commands/{commandId}/undo', {
+        params: { path: { commandId }, header: commandHeader() },
+      }),
+    )
+    const place = undoable.indexOf(commandId)
+    if (place >= 0) {
+      undoable.splice(place, 1)
+    }
+    showDone(done.label)
+  } catch (problem) {
+    showProblem(problem)
+  }
+  reload(ALL)
+}
+
+/** Takes back the last change made in this page. */
+export async function undoLast(): Promise<void> {
+  const last = undoable.at(-1)
+  if (last) {
+    await undo(last)
+  }
+}

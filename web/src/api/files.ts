@@ -1,0 +1,24 @@
+import { Problem, unwrap, client } from '@/api/client'
+import { reload } from '@/api/live'
+import { showDone, showProblem } from '@/api/toasts'
+
+/** Hands a file of messages to the application and says what came of it. */
+export async function importFile(file: File): Promise<void> {
+  showDone(`Reading ${file.name} …`)
+  try {
+    const result = await unwrap(
+      client.POST('/api/files', {
+        body: file as unknown as undefined,
+        bodySerializer: (body: unknown) => body as BodyInit,
+        headers: { 'Content-Type': 'application/octet-stream' },
+      }),
+    )
+    showDone(
+      `${file.name}: ${result.found} ${result.found === 1 ? 'message' : 'messages'}, ${result.added} new.`,
+    )
+    reload(['INTAKE', 'THREADS', 'SOURCES'])
+  } catch (problem) {
+    const text = problem instanceof Problem ? problem.message : String(problem)
+    showProblem(new Error(`${file.name}: ${text}`))
+  }
+}

@@ -1,0 +1,61 @@
+import { readonly, ref } from 'vue'
+import { queryClient } from '@/api/queries'
+
+const connected = ref(true)
+
+/** Whether changes made elsewhere reach this page. */
+export const liveConnected = readonly(connected)
+
+const KEYS: Record<string, string[]> = {
+  INTAKE: ['intake', 'message', 'history'],
+  FOLLOW_UPS: ['follow-ups', 'follow-up', 'message', 'history'],
+  THREADS: ['threads', 'thread', 'history'],
+  CATEGORIES: ['categories'],
+  SOURCES: ['sources'],
+  OUTBOX: ['outbox', 'thread'],
+}
+
+/** Asks again for everything that the named topics show. */
+export function reload(topics: string[]): void {
+  const keys = new Set(topics.flatMap((topic) => KEYS[topic] ?? []))
+  keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }))
+}
+
+let stream: EventSource | undefined
+
+/** Follows the server's stream of changes; after a break everything is asked for again. */
+export function followChanges(): void {
+  stream?.close()
+  const events = new EventSource('/api/live')
+  stream = events
+  let broken = false
+  events.addEventListener('open', () => {
+    connected.value = true
+    if (broken) {
+      broken = false
+      void queryClient.invalidateQueries()
+    }
+  })
+  events.addEventListener('changed', (event: MessageEvent<string>) => {
+    const { topics } = JSON.parse(event.data) as { topics: string[] }
+    reload(topics)
+  })
+  events.addEventListener('error', () => {
+    broken = true
+    connected.value = false
+    if (events.readyState === EventSource.CLOSED) {
+      setTimeout(() => {
+        if (stream === events) {
+          followChanges()
+          broken = true
+          void queryClient.invalidateQueries({ queryKey: ['session'] })
+        }
+      }, 2_000)
+    }
+  })
+}
+
+export function stopFollowing(): void {
+  stream?.close()
+  stream = undefined
+}

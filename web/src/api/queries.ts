@@ -1,0 +1,92 @@
+import { QueryClient, useQuery } from '@tanstack/vue-query'
+import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import { client, Problem, unwrap, type Turn } from '@/api/client'
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 30_000,
+      retry: (count, error) => error instanceof Problem && error.status === 0 && count < 3,
+    },
+  },
+})
+
+export function useSession() {
+  return useQuery({ queryKey: ['session'], queryFn: () => unwrap(client.GET('/api/session')) })
+}
+
+export function useIntake() {
+  return useQuery({ queryKey: ['intake'], queryFn: () => unwrap(client.GET('/api/intake')) })
+}
+
+export function fetchMessage(id: string) {
+  return unwrap(client.GET('/api/messages/{id}', { params: { path: { id } } }))
+}
+
+export function useMessage(id: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: computed(() => ['message', toValue(id)]),
+    queryFn: () => fetchMessage(toValue(id) ?? ''),
+    enabled: computed(() => toValue(id) !== undefined),
+  })
+}
+
+export function useCategories() {
+  return useQuery({
+    queryKey: ['categories'],
+    queryFn: () => unwrap(client.GET('/api/categories')),
+  })
+}
+
+export function useFollowUps() {
+  return useQuery({
+    queryKey: ['follow-ups'],
+    queryFn: () => unwrap(client.GET('/api/follow-ups')),
+  })
+}
+
+export function useFollowUp(id: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['follow-up', toValue(id)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/follow-ups/{id}', { params: { path: { id: toValue(id) } } })),
+  })
+}
+
+export function useThreads(turn: MaybeRefOrGetter<Turn>) {
+  return useQuery({
+    queryKey: computed(() => ['threads', toValue(turn)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/threads', { params: { query: { turn: toValue(turn) } } })),
+    placeholderData: (previous) => previous,
+  })
+}
+
+export function useThread(id: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: computed(() => ['thread', toValue(id)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/threads/{id}', { params: { path: { id: toValue(id) ?? '' } } })),
+    enabled: computed(() => toValue(id) !== undefined),
+  })
+}
+
+export function useHistory(subjectId: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['history', toValue(subjectId)]),
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/history/{subjectId}', {
+          params: { path: { subjectId: toValue(subjectId) } },
+        }),
+      ),
+  })
+}
+
+export function useSources() {
+  return useQuery({ queryKey: ['sources'], queryFn: () => unwrap(client.GET('/api/sources')) })
+}
+
+export function useOutbox() {
+  return useQuery({ queryKey: ['outbox'], queryFn: () => unwrap(client.GET('/api/outbox')) })
+}

@@ -1,0 +1,43 @@
+import { readonly, ref } from 'vue'
+
+/** A short message at the edge of the page. */
+export interface Toast {
+  id: number
+  kind: 'done' | 'problem'
+  text: string
+  undo?: () => Promise<void>
+}
+
+const list = ref<Toast[]>([])
+export const toasts = readonly(list)
+const DONE_STAYS_MS = 10_000
+const MOST = 3
+let next = 1
+
+function add(toast: Omit<Toast, 'id'>): void {
+  const id = next++
+  list.value = [...list.value, { ...toast, id }].slice(-MOST)
+  if (toast.kind === 'done') {
+    setTimeout(() => {
+      dismiss(id)
+    }, DONE_STAYS_MS)
+  }
+}
+
+export function dismiss(id: number): void {
+  list.value = list.value.filter((toast) => toast.id !== id)
+}
+
+/** Says what was done; the newest one replaces those before it. */
+export function showDone(text: string, undo?: () => Promise<void>): void {
+  list.value = list.value.filter((toast) => toast.kind !== 'done')
+  add({ kind: 'done', text, ...(undo ? { undo } : {}) })
+}
+
+/** Says what went wrong; stays until it is dismissed. */
+export function showProblem(problem: unknown): void {
+  const text = problem instanceof Error ? problem.message : String(problem)
+  if (!list.value.some((toast) => toast.text === text)) {
+    add({ kind: 'problem', text })
+  }
+}

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import { onSignedOut } from '@/api/client'
+import { followChanges, stopFollowing } from '@/api/live'
+import { queryClient, useSession } from '@/api/queries'
+import Bar from '@/app/Bar.vue'
+import DropZone from '@/app/DropZone.vue'
+import KeyHelp from '@/app/KeyHelp.vue'
+import Standing from '@/app/Standing.vue'
+import FirstVisit from '@/session/FirstVisit.vue'
+import SignIn from '@/session/SignIn.vue'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import Toasts from '@/ui/Toasts.vue'
+
+const session = useSession()
+const state = computed(() => session.data.value?.state)
+
+onSignedOut(() => {
+  void queryClient.invalidateQueries({ queryKey: ['session'] })
+})
+
+watch(
+  () => session.data.value?.account?.id,
+  (account, before) => {
+    if (before && account !== before) {
+      queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
+    }
+    if (account) {
+      followChanges()
+    } else {
+      stopFollowing()
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div class="flex h-dvh flex-col">
+    <template v-if="state === 'SIGNED_IN' && session.data.value?.account">
+      <Bar :account="session.data.value.account" />
+      <Standing />
+      <main class="relative min-h-0 flex-1"><RouterView /></main>
+      <DropZone />
+      <KeyHelp />
+    </template>
+    <FirstVisit v-else-if="state === 'FIRST_VISIT'" />
+    <SignIn v-else-if="state === 'SIGNED_OUT'" />
+    <Note v-else-if="session.isError.value" title="The application does not answer" problem>
+      <p>Nothing is lost. Check that it is running, then try again.</p>
+      <button class="btn" type="button" @click="void session.refetch()">Try again</button>
+    </Note>
+    <Loading v-else />
+    <Toasts />
+  </div>
+</template>

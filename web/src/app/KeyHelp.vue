@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { computed } from 'vue'
+import { helpOpen } from '@/app/help'
+import { keyGroups } from '@/ui/keys'
+
+const NAMES: Record<string, string> = {
+  ArrowDown: '↓',
+  ArrowUp: '↑',
+  Enter: 'Enter',
+  Escape: 'Esc',
+}
+const groups = computed(() => (helpOpen.value ? keyGroups() : []))
+
+function keyName(key: string): string {
+  return NAMES[key] ?? key.toUpperCase()
+}
+</script>
+
+<template>
+  <Dialog v-if="helpOpen" open class="relative z-50" @close="helpOpen = false">
+    <div class="fixed inset-0 bg-[rgb(10_20_24/0.28)]" aria-hidden="true" />
+    <div class="fixed inset-0 grid place-items-center p-4">
+      <DialogPanel class="floating max-h-full w-full max-w-xl overflow-auto p-5">
+        <DialogTitle class="text-lg font-semibold">Keys</DialogTitle>
+        <p class="text-ink-soft mb-3">They count when you are not typing.</p>
+        <div class="grid gap-5 sm:grid-cols-2">
+          <section v-for="group in groups" :key="group.title">
+            <h3 class="border-line mb-1 border-b font-semibold">{{ group.title }}</h3>
+            <dl>
+              <div
+                v-for="binding in group.bindings"
+                :key="binding.key + binding.does"
+                class="flex h-7 items-center justify-between"
+              >
+                <dt>{{ binding.does }}</dt>
+                <dd class="key">{{ keyName(binding.key) }}</dd>
+              </div>
+            </dl>
+          </section>
+        </div>
+        <button class="btn mt-4" type="button" @click="helpOpen = false">
+          Close <span class="key">Esc</span>
+        </button>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

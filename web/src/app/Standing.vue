@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { CloudOff, Send, TriangleAlert } from '@lucide/vue'
+import { computed } from 'vue'
+import { client, type OutboxLine } from '@/api/client'
+import { run } from '@/api/commands'
+import { liveConnected } from '@/api/live'
+import { useOutbox, useSources } from '@/api/queries'
+
+/** What the user has to know of wherever they are: a broken connection, a source in trouble, an answer in doubt. */
+const sources = useSources()
+const outbox = useOutbox()
+const troubled = computed(() => (sources.data.value ?? []).filter((s) => s.status === 'TROUBLE'))
+const reading = computed(() =>
+  (sources.data.value ?? []).filter((s) => s.status === 'READING' && s.progressTotal > 0),
+)
+const waiting = computed(
+  () =>
+    (outbox.data.value ?? []).filter(
+      (line) =>
+        line.kind.startsWith('SEND') && (line.state === 'WAITING' || line.state === 'UNDER_WAY'),
+    ).length,
+)
+const stuck = computed(() =>
+  (outbox.data.value ?? []).filter((line) => line.state === 'UNCERTAIN' || line.state === 'FAILED'),
+)
+
+function path(line: OutboxLine) {
+  return { path: { id: line.id } }
+}
+const sendAgain = (line: OutboxLine) =>
+  run((header) => client.POST('/api/outbox/{id}/send-again', { params: { ...path(line), header } }))
+const wentOut = (line: OutboxLine) =>
+  run((header) => client.POST('/api/outbox/{id}/went-out', { params: { ...path(line), header } }))
+const giveUp = (line: OutboxLine) =>
+  run((header) => client.POST('/api/outbox/{id}/give-up', { params: { ...path(line), header } }))
+</script>
+
+<template>
+  <div
+    v-if="!liveConnected || troubled.length || reading.length || waiting || stuck.length"
+    class="border-line bg-surface shrink-0 space-y-1 border-b px-3 py-1.5"
+    role="status"
+  >
+    <p v-if="!liveConnected" class="text-rust flex items-center gap-2">
+      <CloudOff :size="15" aria-hidden="true" /> No connection to the application. What you see may
+      be old; what you write is kept. Trying again.
+    </p>
+    <p v-for="source in troubled" :key="source.id" class="text-brass-ink flex items-center gap-2">
+      <TriangleAlert :size="15" class="shrink-0" aria-hidden="true" />
+      <span>{{ source.name }}: {{ source.statusText }}</span>
+    </p>
+    <p v-for="source in reading" :key="source.id" class="flex items-center gap-2">
+      Reading {{ source.name }}
+      <progress class="h-2 w-40" :value="source.progressDone" :max="source.progressTotal">
+        {{ source.progressDone }} of {{ source.progressTotal }}
+      </progress>
+      <span class="text-ink-soft">{{ source.progressDone }} of {{ source.progressTotal }}</span>
+    </p>
+    <p v-if="waiting" class="text-ink-soft flex items-center gap-2">
+      <Send :size="15" aria-hidden="true" />
+      {{ waiting === 1 ? 'One answer is' : `${waiting} answers are` }} about to go out.
+    </p>
+    <div v-for="line in stuck" :key="line.id" class="flex flex-wrap items-center gap-2">
+      <TriangleAlert :size="15" class="text-rust shrink-0" aria-hidden="true" />
+      <span
+        ><b>{{ line.about }}</b
+        >: {{ line.lastError }}</span
+      >
+      <button class="btn" type="button" @click="void sendAgain(line)">Send it again</button>
+      <button
+        v-if="line.state === 'UNCERTAIN'"
+        class="btn"
+        type="button"
+        @click="void wentOut(line)"
+      >
+        It went out
+      </button>
+      <button class="btn" type="button" @click="void giveUp(line)">Do not send</button>
+    </div>
+  </div>
+</template>

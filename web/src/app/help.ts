@@ -1,0 +1,4 @@
+import { ref } from 'vue'
+
+/** Whether the list of keys is shown. */
+export const helpOpen = ref(false)

@@ -1,0 +1,38 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/intake' },
+    {
+      path: '/intake/:id?',
+      name: 'intake',
+      component: () => import('@/intake/IntakeView.vue'),
+      meta: { title: 'Intake' },
+    },
+    {
+      path: '/follow-ups/:id?',
+      name: 'follow-ups',
+      component: () => import('@/followups/FollowUpsView.vue'),
+      meta: { title: 'Follow-ups' },
+    },
+    {
+      path: '/threads/:id?',
+      name: 'threads',
+      component: () => import('@/threads/ThreadsView.vue'),
+      meta: { title: 'Threads' },
+    },
+    {
+      path: '/settings/:page(sources|categories|account)?',
+      name: 'settings',
+      component: () => import('@/settings/SettingsView.vue'),
+      meta: { title: 'Settings' },
+    },
+    { path: '/:rest(.*)', redirect: '/intake' },
+  ],
+})
+
+router.afterEach((to) => {
+  const title = typeof to.meta.title === 'string' ? `${to.meta.title} · Squallnote` : 'Squallnote'
+  document.title = title
+})

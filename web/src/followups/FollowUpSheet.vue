@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
+import { Check, CornerUpLeft } from '@lucide/vue'
+import { computed, ref, watch } from 'vue'
+import { useCategories, useFollowUp, useHistory, useIntake, useThread } from '@/api/queries'
+import { change, setState } from '@/followups/changes'
+import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
+import MessageText from '@/message/MessageText.vue'
+import ThreadMessages from '@/message/ThreadMessages.vue'
+import CategoryControl from '@/ui/CategoryControl.vue'
+import EffortControl from '@/ui/EffortControl.vue'
+import { useKeys } from '@/ui/keys'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import ReplyByControl from '@/ui/ReplyByControl.vue'
+import Sheet from '@/ui/Sheet.vue'
+import { moment } from '@/ui/time'
+
+const { id } = defineProps<{ id: string }>()
+const emit = defineEmits<{ close: [] }>()
+const followUp = useFollowUp(() => id)
+const categories = useCategories()
+const intake = useIntake()
+const history = useHistory(() => id)
+const line = computed(() => followUp.data.value?.line)
+const origin = computed(() => followUp.data.value?.messages[0])
+const thread = useThread(() => origin.value?.threadId)
+
+const title = ref('')
+watch(
+  line,
+  (now) => {
+    title.value = now?.title ?? ''
+  },
+  { immediate: true },
+)
+
+function saveTitle(): void {
+  if (line.value && title.value.trim() !== '' && title.value !== line.value.title) {
+    void change(line.value, { title: title.value })
+  }
+}
+
+function save(changed: Parameters<typeof change>[1]): void {
+  if (line.value) {
+    void change(line.value, changed)
+  }
+}
+
+function end(state: 'DONE' | 'DROPPED' | 'OPEN'): void {
+  if (line.value) {
+    void setState(line.value, state)
+  }
+}
+
+useKeys('Follow-up sheet', [
+  {
+    key: 'd',
+    does: 'Done',
+    run: () => {
+      end('DONE')
+    },
+    when: () => line.value?.state === 'OPEN',
+  },
+])
+const TAB = 'border-b-2 px-1 h-8'
+</script>
+
+<template>
+  <Sheet :title="line?.title ?? 'Follow-up'" @close="emit('close')">
+    <Loading v-if="followUp.isPending.value" />
+    <Note v-else-if="followUp.isError.value" title="This follow-up could not be loaded" problem>
+      <p>{{ followUp.error.value?.message }}</p>
+    </Note>
+    <template v-else-if="line && followUp.data.value">
+      <div class="border-line space-y-2 border-b px-4 py-3" data-test="sheet-sentence">
+        <label class="block">
+          <span class="sr-only">What is to be done</span>
+          <input
+            v-model="title"
+            class="field font-semibold"
+            maxlength="300"
+            @change="saveTitle"
+            @keydown.enter="saveTitle"
+          />
+        </label>
+        <div class="flex flex-wrap items-center gap-x-1.5 gap-y-2">
+          <span>reply by</span>
+          <ReplyByControl
+            :day="line.replyDay"
+            :time="line.replyTime"
+            :firm="line.firm"
+            :choices="intake.data.value?.quickChoices ?? []"
+            @update:day="
+              (replyDay) => {
+                save({ replyDay })
+              }
+            "
+            @update:time="
+              (replyTime) => {
+                save({ replyTime })
+              }
+            "
+            @update:firm="
+              (firm) => {
+                save({ firm })
+              }
+            "
+          />
+          <span
+            v-if="STANDING_WORD[line.standing] && line.state === 'OPEN'"
+            :class="STANDING_CLASS[line.standing]"
+            >{{ STANDING_WORD[line.standing] }}</span
+          >
+          <span>· in</span>
+          <CategoryControl
+            :model-value="line.categoryId"
+            :categories="categories.data.value ?? []"
+            @update:model-value="
+              (categoryId) => {
+                save({ categoryId })
+              }
+            "
+          />
+          <span>· about</span>
+          <EffortControl
+            :model-value="line.effortMinutes"
+            @update:model-value="
+              (effortMinutes) => {
+                save({ effortMinutes })
+              }
+            "
+          />
+        </div>
+        <div class="flex flex-wrap items-center gap-2 pt-1">
+          <template v-if="line.state === 'OPEN'">
+            <button class="btn btn-main" type="button" data-test="sheet-done" @click="end('DONE')">
+              <Check :size="15" aria-hidden="true" /> Done <span class="key">D</span>
+            </button>
+            <button class="btn" type="button" @click="end('DROPPED')">Drop</button>
+          </template>
+          <template v-else>
+            <span
+              >{{ line.state === 'DONE' ? 'Done' : 'Dropped' }} on
+              {{ line.endedAt ? moment(line.endedAt) : '' }}</span
+            >
+            <button class="btn" type="button" @click="end('OPEN')">Open again</button>
+          </template>
+          <RouterLink
+            v-if="origin"
+            class="btn ml-auto"
+            :to="`/threads/${origin.threadId}?message=${origin.messageId}`"
+            data-test="way-back"
+          >
+            <CornerUpLeft :size="15" aria-hidden="true" /> Go to the message
+          </RouterLink>
+        </div>
+      </div>
+
+      <TabGroup v-if="origin">
+        <TabList class="border-line flex gap-4 border-b px-4">
+          <Tab
+            v-for="name in ['As it was then', 'Thread now']"
+            :key="name"
+            v-slot="{ selected }"
+            as="template"
+          >
+            <button
+              type="button"
+              :class="[
+                TAB,
+                selected ? 'border-kelp text-kelp font-semibold' : 'border-transparent',
+              ]"
+            >
+              {{ name }}
+            </button>
+          </Tab>
+        </TabList>
+        <TabPanels>
+          <TabPanel class="px-4 py-3">
+            <article
+              v-for="link in followUp.data.value.messages"
+              :key="link.messageId"
+              data-test="snapshot"
+            >
+              <p class="text-ink-soft mb-2">
+                <b class="text-ink">{{ link.snapshot.from.name || link.snapshot.from.address }}</b>
+                · {{ moment(link.snapshot.sentAt) }} · {{ link.snapshot.subject }}
+              </p>
+              <MessageText :text="link.snapshot.text" />
+              <p v-if="link.snapshot.files.length" class="text-ink-soft mt-2">
+                Files: {{ link.snapshot.files.join(', ') }}
+              </p>
+              <p class="text-ink-soft mt-3 text-sm">
+                Kept as it stood on {{ moment(link.linkedAt) }}.
+              </p>
+            </article>
+          </TabPanel>
+          <TabPanel>
+            <ThreadMessages
+              v-if="thread.data.value"
+              :messages="thread.data.value.messages"
+              :pointed="origin.messageId"
+            />
+            <Loading v-else />
+          </TabPanel>
+        </TabPanels>
+      </TabGroup>
+      <details v-if="history.data.value?.length" class="border-line border-t px-4 py-3">
+        <summary class="hover:text-kelp w-max cursor-pointer">History</summary>
+        <ul class="text-ink-soft mt-2 space-y-1">
+          <li
+            v-for="entry in history.data.value"
+            :key="entry.commandId"
+            :class="entry.undone ? 'line-through' : ''"
+          >
+            {{ moment(entry.at) }} · {{ entry.actor }} · {{ entry.label }}
+          </li>
+        </ul>
+      </details>
+    </template>
+  </Sheet>
+</template>

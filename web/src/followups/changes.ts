@@ -1,0 +1,36 @@
+import { client, type Done, type FollowUpLine, type FollowUpRequest } from '@/api/client'
+import { run } from '@/api/commands'
+
+/** Ends a follow-up or opens it again. */
+export function setState(
+  line: FollowUpLine,
+  state: FollowUpLine['state'],
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/follow-ups/{id}/state', {
+      params: { path: { id: line.id }, query: { state, version: line.version }, header },
+    }),
+  )
+}
+
+/** Changes what the sentence says. */
+export function change(
+  line: FollowUpLine,
+  changed: Partial<FollowUpRequest>,
+): Promise<Done | undefined> {
+  const body: FollowUpRequest = {
+    title: line.title,
+    replyDay: line.replyDay,
+    replyTime: line.replyTime,
+    firm: line.firm,
+    categoryId: line.categoryId,
+    effortMinutes: line.effortMinutes,
+    ...changed,
+  }
+  return run((header) =>
+    client.PUT('/api/follow-ups/{id}', {
+      params: { path: { id: line.id }, query: { version: line.version }, header },
+      body,
+    }),
+  )
+}

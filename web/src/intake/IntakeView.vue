@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { ArrowLeft } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { client, newId, type Done, type FollowUpRequest, type IntakeView } from '@/api/client'
+import { run } from '@/api/commands'
+import {
+  fetchMessage,
+  queryClient,
+  useCategories,
+  useIntake,
+  useMessage,
+  useSources,
+} from '@/api/queries'
+import AnswerForm from '@/intake/AnswerForm.vue'
+import { keepLocally } from '@/intake/draft'
+import FollowUpSentence from '@/intake/FollowUpSentence.vue'
+import IntakeList from '@/intake/IntakeList.vue'
+import { after, inOrder } from '@/intake/order'
+import MessagePane from '@/message/MessagePane.vue'
+import { useKeys } from '@/ui/keys'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+
+const route = useRoute()
+const router = useRouter()
+const intake = useIntake()
+const categories = useCategories()
+const sources = useSources()
+const wide = useMediaQuery('(min-width: 768px)')
+const mode = ref<'decide' | 'follow-up' | 'answer'>('decide')
+const left = ref(new Set<string>())
+
+const lines = computed(() => inOrder(intake.data.value?.lines ?? [], left.value))
+const routeId = computed(() =>
+  typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
+)
+const selected = computed(() => routeId.value ?? (wide.value ? lines.value[0]?.id : undefined))
+const message = useMessage(selected)
+const next = computed(() => after(lines.value, selected.value))
+
+watch(selected, () => (mode.value = 'decide'))
+
+/** The message after this one is loaded ahead, so that it is there at once. */
+watch(next, (id) => {
+  if (id) {
+    queryClient
+      .query({ queryKey: ['message', id], queryFn: () => fetchMessage(id) })
+      .catch(() => undefined)
+  }
+})
+
+function open(id: string | undefined): void {
+  void router.push({ name: 'intake', params: { id: id ?? '' } })
+}
+
+function step(by: 1 | -1): void {
+  const place = lines.value.findIndex((line) => line.id === selected.value)
+  const target = lines.value[place + by]
+  if (target) {
+    open(target.id)
+  }
+}
+
+/** Shows the next message at once; when the decision is refused, the list is loaded again and shows it. */
+function decide(call: Parameters<typeof run>[0], id: string): Promise<Done | undefined> {
+  const following = next.value
+  queryClient.setQueryData<IntakeView>(
+    ['intake'],
+    (view) =>
+      view && {
+        ...view,
+        total: view.lines.some((line) => line.id === id) ? view.total - 1 : view.total,
+        lines: view.lines.filter((line) => line.id !== id),
+      },
+  )
+  mode.value = 'decide'
+  open(wide.value ? following : undefined)
+  return run(call)
+}
+
+function nothing(): void {
+  const id = selected.value
+  if (id) {
+    void decide(
+      (header) => client.POST('/api/messages/{id}/nothing', { params: { path: { id }, header } }),
+      id,
+    )
+  }
+}
+
+function leave(): void {
+  const id = selected.value
+  if (id) {
+    const following = next.value
+    left.value = new Set([...left.value, id])
+    open(wide.value ? following : undefined)
+  }
+}
+
+function followUp(content: FollowUpRequest): void {
+  const messageId = selected.value
+  const id = newId()
+  if (messageId) {
+    void decide(
+      (header) =>
+        client.POST('/api/messages/{messageId}/follow-ups/{id}', {
+          params: { path: { messageId, id }, header },
+          body: content,
+        }),
+      messageId,
+    )
+  }
+}
+
+async function answer(content: { text: string; toAll: boolean }): Promise<void> {
+  const id = selected.value
+  if (id) {
+    const done = await decide(
+      (header) =>
+        client.POST('/api/messages/{id}/answer', {
+          params: { path: { id }, header },
+          body: content,
+        }),
+      id,
+    )
+    if (done) {
+      keepLocally(id, '')
+    }
+  }
+}
+
+const ready = () => mode.value === 'decide' && message.data.value !== undefined
+useKeys('Intake', [
+  { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
+  { key: 'f', does: 'Follow up', run: () => (mode.value = 'follow-up'), when: ready },
+  { key: 'n', does: 'Nothing to do', run: nothing, when: ready },
+  { key: 'l', does: 'Leave for later', run: leave, when: ready },
+  {
+    key: 'ArrowDown',
+    does: 'Next message',
+    run: () => {
+      step(1)
+    },
+  },
+  {
+    key: 'ArrowUp',
+    does: 'Message before',
+    run: () => {
+      step(-1)
+    },
+  },
+])
+</script>
+
+<template>
+  <div class="flex h-full">
+    <div
+      class="border-line w-full shrink-0 border-r md:block md:w-[min(440px,38vw)]"
+      :class="routeId ? 'hidden' : ''"
+    >
+      <Loading v-if="intake.isPending.value" />
+      <Note v-else-if="intake.isError.value" title="Intake could not be loaded" problem>
+        <p>{{ intake.error.value?.message }}</p>
+        <button class="btn" type="button" @click="void intake.refetch()">Try again</button>
+      </Note>
+      <Note v-else-if="lines.length === 0" title="Intake is empty">
+        <p>Messages that need a decision appear here as they arrive.</p>
+        <p v-if="sources.data.value?.length === 0">
+          <RouterLink class="btn btn-main" to="/settings/sources"
+            >Connect a mail or chat account</RouterLink
+          >
+        </p>
+        <p v-else>
+          <RouterLink class="btn" to="/follow-ups">See what you follow up</RouterLink>
+        </p>
+      </Note>
+      <IntakeList v-else :lines="lines" :selected="selected" @open="open" />
+    </div>
+    <section v-if="selected" class="bg-surface flex min-w-0 flex-1 flex-col" aria-label="Message">
+      <div class="min-h-0 flex-1 overflow-auto">
+        <button v-if="!wide" class="btn btn-quiet mt-1 ml-1" type="button" @click="open(undefined)">
+          <ArrowLeft :size="16" aria-hidden="true" /> Intake
+        </button>
+        <MessagePane
+          v-if="message.data.value"
+          :key="message.data.value.id"
+          :message="message.data.value"
+        />
+        <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
+          <p>{{ message.error.value?.message }}</p>
+          <button class="btn" type="button" @click="void message.refetch()">Try again</button>
+        </Note>
+        <Loading v-else />
+      </div>
+      <div
+        v-if="message.data.value"
+        class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
+      >
+        <FollowUpSentence
+          v-if="mode === 'follow-up'"
+          :key="message.data.value.id"
+          :message="message.data.value"
+          :categories="categories.data.value ?? []"
+          :choices="intake.data.value?.quickChoices ?? []"
+          @accept="followUp"
+          @cancel="mode = 'decide'"
+        />
+        <AnswerForm
+          v-else-if="mode === 'answer'"
+          :key="message.data.value.id"
+          :message="message.data.value"
+          @send="(content) => void answer(content)"
+          @cancel="mode = 'decide'"
+        />
+        <div v-else class="grid grid-cols-2 gap-2 sm:flex" role="group" aria-label="Decision">
+          <button
+            class="btn h-9 sm:h-8"
+            type="button"
+            data-test="decide-answer"
+            @click="mode = 'answer'"
+          >
+            Answer <span class="key">A</span>
+          </button>
+          <button
+            class="btn btn-main h-9 sm:h-8"
+            type="button"
+            data-test="decide-follow-up"
+            @click="mode = 'follow-up'"
+          >
+            Follow up <span class="key">F</span>
+          </button>
+          <button class="btn h-9 sm:h-8" type="button" data-test="decide-nothing" @click="nothing">
+            Nothing to do <span class="key">N</span>
+          </button>
+          <button class="btn h-9 sm:h-8" type="button" data-test="decide-leave" @click="leave">
+            Leave <span class="key">L</span>
+          </button>
+          <span v-if="message.data.value.draft" class="text-brass-ink self-center"
+            >An answer has been begun.</span
+          >
+        </div>
+      </div>
+    </section>
+  </div>
+</template>

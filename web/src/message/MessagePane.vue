@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { Download, Paperclip } from '@lucide/vue'
+import { computed, ref, watch } from 'vue'
+import type { MessageView } from '@/api/client'
+import { useThread } from '@/api/queries'
+import HtmlBody from '@/message/HtmlBody.vue'
+import MessageText from '@/message/MessageText.vue'
+import { fileSize } from '@/message/size'
+import ThreadMessages from '@/message/ThreadMessages.vue'
+import { moment, workingSpan } from '@/ui/time'
+import Trace from '@/ui/Trace.vue'
+
+const { message } = defineProps<{ message: MessageView }>()
+const asWritten = ref(false)
+watch(
+  () => message.id,
+  () => (asWritten.value = false),
+)
+const thread = useThread(() => message.threadId)
+const to = computed(() => message.to.map((party) => party.name || party.address).join(', '))
+const earlier = computed(() => {
+  const all = thread.data.value?.messages ?? []
+  const place = all.findIndex((each) => each.id === message.id)
+  return all.slice(0, Math.max(place, 0)).slice(-20)
+})
+const later = computed(() => {
+  const all = thread.data.value?.messages ?? []
+  return all.slice(all.findIndex((each) => each.id === message.id) + 1)
+})
+const addressed = computed(() => {
+  if (message.channel === 'CHAT') {
+    return message.to.length > 1 ? `in ${message.room ?? 'a room'}` : 'direct message'
+  }
+  return `to ${to.value || 'nobody named'}`
+})
+const cc = computed(() => message.cc.map((party) => party.name || party.address).join(', '))
+const heading = computed(() => message.subject || message.room || 'Direct message')
+</script>
+
+<template>
+  <article class="px-4 pt-3 pb-6 sm:px-6">
+    <header class="border-line border-b pb-3">
+      <div class="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+        <h1 class="min-w-0 text-lg font-semibold wrap-anywhere">{{ heading }}</h1>
+        <RouterLink
+          v-if="thread.data.value"
+          :to="`/threads/${message.threadId}?message=${message.id}`"
+          class="text-ink-soft hover:text-kelp flex items-center gap-2"
+          title="Open the thread"
+        >
+          <Trace :thread="thread.data.value.line" :now="thread.data.value.now" :width="180" />
+          <span
+            >{{ thread.data.value.line.messageCount }}
+            <span class="sr-only">messages, silent for</span>
+            · {{ workingSpan(thread.data.value.line.silenceWorkingMinutes) }}</span
+          >
+        </RouterLink>
+      </div>
+      <p class="mt-1">
+        <b :title="message.from.address">{{ message.from.name || message.from.address }}</b>
+        <span class="text-ink-soft"
+          >{{ ` ${addressed}` }} <template v-if="cc"> · cc {{ cc }}</template> ·
+          {{ moment(message.sentAt) }} · {{ message.source }}</span
+        >
+        <span v-if="message.edited" class="text-ink-soft"> · edited</span>
+      </p>
+      <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
+        {{ notice }}
+      </p>
+      <p v-if="message.followUps.length" class="mt-2 flex flex-wrap gap-2">
+        <RouterLink
+          v-for="followUp in message.followUps"
+          :key="followUp.id"
+          class="part"
+          :class="followUp.open ? '' : 'line-through'"
+          :to="`/follow-ups/${followUp.id}`"
+          data-test="message-follow-up"
+          >Follow-up: {{ followUp.title }}</RouterLink
+        >
+      </p>
+    </header>
+
+    <div class="pt-4">
+      <p v-if="message.removed" class="text-ink-soft">This message was taken back by its writer.</p>
+      <template v-else>
+        <div
+          v-if="message.hasHtml"
+          class="mb-3 flex gap-1"
+          role="group"
+          aria-label="How to show it"
+        >
+          <button
+            class="btn h-7"
+            :class="asWritten ? '' : 'border-kelp text-kelp'"
+            type="button"
+            :aria-pressed="!asWritten"
+            @click="asWritten = false"
+          >
+            Text
+          </button>
+          <button
+            class="btn h-7"
+            :class="asWritten ? 'border-kelp text-kelp' : ''"
+            type="button"
+            :aria-pressed="asWritten"
+            data-test="as-written"
+            @click="asWritten = true"
+          >
+            As written
+          </button>
+        </div>
+        <HtmlBody v-if="message.hasHtml && asWritten" :message-id="message.id" />
+        <template v-else>
+          <MessageText :text="message.ownWords" :ask="message.ask" />
+          <details v-if="message.carried" class="text-ink-soft mt-4">
+            <summary class="hover:text-kelp w-max cursor-pointer">
+              Quoted text and signature
+            </summary>
+            <MessageText class="border-line mt-2 border-l-2 pl-3" :text="message.carried" />
+          </details>
+        </template>
+      </template>
+      <ul v-if="message.files.length" class="mt-4 flex flex-wrap gap-2" aria-label="Files">
+        <li v-for="file in message.files" :key="file.index" class="flex">
+          <a
+            v-if="message.hasSource"
+            class="part"
+            :href="`/api/messages/${message.id}/files/${file.index}${file.viewable ? '?view=true' : ''}`"
+            :target="file.viewable ? '_blank' : undefined"
+            rel="noopener"
+          >
+            <Paperclip :size="15" aria-hidden="true" />{{ file.name }}
+            <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
+          </a>
+          <span v-else class="part"
+            ><Paperclip :size="15" aria-hidden="true" />{{ file.name }}
+            <span class="text-ink-soft">in the chat</span></span
+          >
+        </li>
+      </ul>
+      <details
+        v-if="earlier.length"
+        class="border-line mt-6 border-t pt-2"
+        :open="message.channel === 'CHAT'"
+      >
+        <summary class="hover:text-kelp text-ink-soft w-max cursor-pointer">
+          Earlier in this thread ({{ earlier.length }})
+        </summary>
+        <ThreadMessages class="-mx-4" :messages="earlier" />
+      </details>
+      <details v-if="later.length" class="border-line mt-6 border-t pt-2" open>
+        <summary class="hover:text-kelp text-ink-soft w-max cursor-pointer">
+          Written since ({{ later.length }})
+        </summary>
+        <ThreadMessages class="-mx-4" :messages="later" />
+      </details>
+      <p v-if="message.hasSource" class="mt-5">
+        <a
+          class="text-ink-soft hover:text-kelp inline-flex items-center gap-1"
+          :href="`/api/messages/${message.id}/source`"
+          ><Download :size="14" aria-hidden="true" /> Save as .eml</a
+        >
+      </p>
+    </div>
+  </article>
+</template>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { Paperclip } from '@lucide/vue'
+import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import type { ThreadMessage } from '@/api/client'
+import MessageText from '@/message/MessageText.vue'
+import { moment } from '@/ui/time'
+
+/** The messages of a thread in the order sent; one of them can be pointed at. */
+const { messages, pointed } = defineProps<{
+  messages: readonly ThreadMessage[]
+  pointed?: string | undefined
+}>()
+const list = useTemplateRef<HTMLElement>('list')
+
+function showPointed(): void {
+  void nextTick(() => {
+    list.value?.querySelector('[data-pointed="true"]')?.scrollIntoView({ block: 'center' })
+  })
+}
+onMounted(showPointed)
+watch(() => pointed, showPointed)
+
+const NATURES: Record<string, string> = {
+  AUTO_REPLY: 'automatic reply',
+  BOUNCE: 'could not be delivered',
+  BULK: 'automatic',
+  INVITATION: 'invitation',
+}
+</script>
+
+<template>
+  <ol ref="list" class="divide-line divide-y">
+    <li
+      v-for="message in messages"
+      :key="message.id"
+      class="px-4 py-3"
+      :class="message.id === pointed ? 'bg-brass-wash' : ''"
+      :data-pointed="message.id === pointed"
+      data-test="thread-message"
+    >
+      <p class="mb-1 flex flex-wrap items-baseline gap-x-2">
+        <b :class="message.direction === 'OUTGOING' ? 'text-kelp' : ''">{{
+          message.direction === 'OUTGOING' ? 'Me' : message.from.name || message.from.address
+        }}</b>
+        <span class="text-ink-soft text-sm"
+          >{{ moment(message.sentAt)
+          }}<template v-if="NATURES[message.nature]"> · {{ NATURES[message.nature] }}</template
+          ><template v-if="message.edited"> · edited</template></span
+        >
+        <RouterLink
+          class="text-ink-soft hover:text-kelp ml-auto text-sm"
+          :to="`/intake/${message.id}`"
+        >
+          Open message
+        </RouterLink>
+      </p>
+      <p v-if="message.removed" class="text-ink-soft">Taken back by its writer.</p>
+      <MessageText v-else :text="message.ownWords" />
+      <p v-if="message.files.length" class="text-ink-soft mt-1 flex items-center gap-1">
+        <Paperclip :size="14" aria-hidden="true" /> {{ message.files.join(', ') }}
+      </p>
+      <p v-if="message.reactions.length" class="mt-1">{{ message.reactions.join(' ') }}</p>
+    </li>
+  </ol>
+</template>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref, watch } from 'vue'
+import { client, unwrap } from '@/api/client'
+import { queryClient, useSession } from '@/api/queries'
+import { showDone, showProblem } from '@/api/toasts'
+
+const session = useSession()
+const account = computed(() => session.data.value?.account ?? undefined)
+const form = reactive({ name: '', zone: '', currentPassword: '', newPassword: '' })
+watch(
+  account,
+  (now) => {
+    Object.assign(form, { name: now?.name ?? '', zone: now?.zone ?? '' })
+  },
+  { immediate: true },
+)
+const ZONES = Intl.supportedValuesOf('timeZone')
+
+const others = useQuery({
+  queryKey: ['accounts'],
+  queryFn: () => unwrap(client.GET('/api/accounts')),
+  enabled: computed(() => account.value?.administrator ?? false),
+})
+const fresh = reactive({ name: '', signIn: '', password: '' })
+const busy = ref(false)
+
+async function attempt(work: () => Promise<string>): Promise<void> {
+  busy.value = true
+  try {
+    showDone(await work())
+    await queryClient.invalidateQueries()
+  } catch (problem) {
+    showProblem(problem)
+  } finally {
+    busy.value = false
+  }
+}
+
+const save = () =>
+  attempt(async () => {
+    await unwrap(client.PUT('/api/account', { body: form }))
+    Object.assign(form, { currentPassword: '', newPassword: '' })
+    return 'Account saved'
+  })
+
+const add = () =>
+  attempt(async () => {
+    const added = await unwrap(
+      client.POST('/api/accounts', { body: { ...fresh, zone: form.zone } }),
+    )
+    Object.assign(fresh, { name: '', signIn: '', password: '' })
+    return `${added.name} can sign in as ${added.signIn}`
+  })
+</script>
+
+<template>
+  <h1 class="text-lg font-semibold">Account</h1>
+  <form class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2" @submit.prevent="void save()">
+    <label>Your name <input v-model.trim="form.name" class="field" name="name" required /></label>
+    <label
+      >Time zone, in which days are counted
+      <select v-model="form.zone" class="field" name="zone">
+        <option v-if="!ZONES.includes(form.zone)" :value="form.zone">{{ form.zone }}</option>
+        <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone }}</option>
+      </select>
+    </label>
+    <label
+      >Current password
+      <input
+        v-model="form.currentPassword"
+        class="field"
+        type="password"
+        autocomplete="current-password"
+        placeholder="only to change it"
+    /></label>
+    <label
+      >New password
+      <input
+        v-model="form.newPassword"
+        class="field"
+        type="password"
+        autocomplete="new-password"
+        minlength="10"
+        placeholder="ten characters or more"
+    /></label>
+    <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
+  </form>
+  <section v-if="account?.administrator" class="mt-6 max-w-xl">
+    <h2 class="font-semibold">Accounts in this installation</h2>
+    <p class="text-ink-soft">Each one sees only its own messages and follow-ups.</p>
+    <ul class="bg-surface border-line my-2 rounded border">
+      <li
+        v-for="other in others.data.value"
+        :key="other.id"
+        class="border-line flex h-8 items-center gap-3 border-b px-3 last:border-0"
+      >
+        <b>{{ other.name }}</b> <span class="text-ink-soft">signs in as {{ other.signIn }}</span>
+      </li>
+    </ul>
+    <form class="grid gap-3 sm:grid-cols-2" data-test="add-account" @submit.prevent="void add()">
+      <label>Name <input v-model.trim="fresh.name" class="field" name="new-name" required /></label>
+      <label
+        >Name to sign in with
+        <input
+          v-model.trim="fresh.signIn"
+          class="field"
+          name="new-sign-in"
+          autocomplete="off"
+          required
+      /></label>
+      <label
+        >Password
+        <input
+          v-model="fresh.password"
+          class="field"
+          name="new-password"
+          type="password"
+          autocomplete="new-password"
+          minlength="10"
+          required
+      /></label>
+      <p class="self-end">
+        <button class="btn" type="submit" :disabled="busy">Add account</button>
+      </p>
+    </form>
+  </section>
+</template>

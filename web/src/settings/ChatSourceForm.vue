@@ -1,0 +1,129 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { client, newId, unwrap, type SourceView, type TestStep } from '@/api/client'
+import { run } from '@/api/commands'
+import { showProblem } from '@/api/toasts'
+import Steps from '@/settings/Steps.vue'
+
+const { source } = defineProps<{ source?: SourceView }>()
+const emit = defineEmits<{ done: [] }>()
+const form = reactive({
+  name: source?.name ?? '',
+  homeserver: source?.homeserver ?? 'https://',
+  user: '',
+  password: '',
+  accessToken: '',
+  daysBack: source?.daysBack ?? 90,
+})
+const steps = ref<readonly TestStep[]>([])
+const busy = ref(false)
+const byToken = ref(false)
+
+async function test(): Promise<void> {
+  busy.value = true
+  try {
+    steps.value = (await unwrap(client.POST('/api/sources/chat/test', { body: form }))).steps
+  } catch (problem) {
+    showProblem(problem)
+  } finally {
+    busy.value = false
+  }
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  const done = await run(
+    (header) =>
+      source
+        ? client.PUT('/api/sources/chat/{id}', {
+            params: { path: { id: source.id }, query: { version: source.version }, header },
+            body: { name: form.name, daysBack: form.daysBack },
+          })
+        : client.POST('/api/sources/chat/{id}', {
+            params: { path: { id: newId() }, header },
+            body: form,
+          }),
+    ['SOURCES'],
+  )
+  busy.value = false
+  if (done) {
+    emit('done')
+  }
+}
+</script>
+
+<template>
+  <form class="space-y-3" data-test="chat-form" @submit.prevent="void save()">
+    <div class="grid gap-3 sm:grid-cols-2">
+      <label
+        >Name in Squallnote <input v-model.trim="form.name" class="field" name="name" required
+      /></label>
+      <label
+        >Address of the homeserver
+        <input
+          v-model.trim="form.homeserver"
+          class="field"
+          name="homeserver"
+          required
+          :readonly="source !== undefined"
+      /></label>
+      <template v-if="!source && !byToken">
+        <label
+          >User name
+          <input v-model.trim="form.user" class="field" name="user" autocomplete="off" required
+        /></label>
+        <label
+          >Password
+          <input
+            v-model="form.password"
+            class="field"
+            name="password"
+            type="password"
+            autocomplete="new-password"
+            required
+        /></label>
+      </template>
+      <label v-else-if="!source" class="sm:col-span-2"
+        >Access token
+        <input
+          v-model.trim="form.accessToken"
+          class="field"
+          name="accessToken"
+          type="password"
+          autocomplete="off"
+          required
+      /></label>
+      <label
+        >Read back this many days
+        <input
+          v-model.number="form.daysBack"
+          class="field"
+          name="daysBack"
+          type="number"
+          min="1"
+          max="3650"
+          required
+      /></label>
+      <label v-if="!source" class="flex items-center gap-1.5 self-end"
+        ><input v-model="byToken" type="checkbox" /> with an access token</label
+      >
+    </div>
+    <Steps v-if="steps.length" :steps="steps" />
+    <div class="flex flex-wrap gap-2">
+      <button
+        v-if="!source"
+        class="btn"
+        type="button"
+        :disabled="busy"
+        data-test="test"
+        @click="void test()"
+      >
+        {{ busy ? 'Testing …' : 'Test' }}
+      </button>
+      <button class="btn btn-main" type="submit" :disabled="busy" data-test="save">
+        {{ source ? 'Save' : 'Connect' }}
+      </button>
+      <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,247 @@
+<script setup lang="ts">
+import { reactive, ref, watch } from 'vue'
+import { client, newId, unwrap, type MailTestResult, type SourceView } from '@/api/client'
+import { run } from '@/api/commands'
+import { showProblem } from '@/api/toasts'
+import { emptyMailForm, mailFormOf, portFor } from '@/settings/mailForm'
+import Steps from '@/settings/Steps.vue'
+
+const { source } = defineProps<{ source?: SourceView }>()
+const emit = defineEmits<{ done: [] }>()
+const form = reactive(source ? mailFormOf(source) : emptyMailForm())
+const result = ref<MailTestResult | undefined>()
+const busy = ref(false)
+const ENCRYPTIONS = [
+  { value: 'TLS', name: 'TLS' },
+  { value: 'STARTTLS', name: 'STARTTLS' },
+  { value: 'NONE', name: 'none (this machine only)' },
+] as const
+const ARCHIVE_RULES = [
+  { value: 'NEVER', name: 'never' },
+  { value: 'AT_ONCE', name: 'as soon as it is decided' },
+  { value: 'WHEN_ENDED', name: 'when its follow-up ends' },
+] as const
+
+watch(
+  () => form.imap.encryption,
+  (now) => (form.imap.port = portFor('imap', form.imap.port, now)),
+)
+watch(
+  () => form.smtp.encryption,
+  (now) => (form.smtp.port = portFor('smtp', form.smtp.port, now)),
+)
+watch(
+  () => form.address,
+  (now, before) => {
+    if (form.user === before) {
+      form.user = now
+    }
+    if (form.name === before) {
+      form.name = now
+    }
+  },
+)
+watch(
+  () => form.imap.host,
+  (now, before) => {
+    if (form.smtp.host === before) {
+      form.smtp.host = now
+    }
+  },
+)
+
+async function test(): Promise<void> {
+  busy.value = true
+  result.value = undefined
+  try {
+    const found = await unwrap(
+      client.POST('/api/sources/mail/test', {
+        params: { query: source ? { sourceId: source.id } : {} },
+        body: form,
+      }),
+    )
+    result.value = found
+    form.sent ??= found.folders?.sent ?? null
+    form.archive ??= found.folders?.archive ?? null
+  } catch (problem) {
+    showProblem(problem)
+  } finally {
+    busy.value = false
+  }
+}
+
+function acceptCertificate(sha256: string): void {
+  form.pinnedCertificate = sha256
+  void test()
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  const done = await run(
+    (header) =>
+      source
+        ? client.PUT('/api/sources/mail/{id}', {
+            params: { path: { id: source.id }, query: { version: source.version }, header },
+            body: form,
+          })
+        : client.POST('/api/sources/mail/{id}', {
+            params: { path: { id: newId() }, header },
+            body: form,
+          }),
+    ['SOURCES'],
+  )
+  busy.value = false
+  if (done) {
+    emit('done')
+  }
+}
+</script>
+
+<template>
+  <form class="space-y-3" data-test="mail-form" @submit.prevent="void save()">
+    <div class="grid gap-3 sm:grid-cols-2">
+      <label
+        >Address
+        <input
+          v-model.trim="form.address"
+          class="field"
+          name="address"
+          type="email"
+          required
+          :readonly="source !== undefined"
+      /></label>
+      <label
+        >Name in Squallnote <input v-model.trim="form.name" class="field" name="name" required
+      /></label>
+      <label
+        >Name on answers <input v-model.trim="form.fromName" class="field" name="fromName"
+      /></label>
+      <label
+        >User name
+        <input v-model.trim="form.user" class="field" name="user" autocomplete="off" required
+      /></label>
+      <label class="sm:col-span-2"
+        >Password
+        <input
+          v-model="form.password"
+          class="field"
+          name="password"
+          type="password"
+          autocomplete="new-password"
+          :required="!source"
+          :placeholder="source ? 'unchanged' : ''"
+      /></label>
+    </div>
+    <div class="grid gap-3 sm:grid-cols-2">
+      <fieldset
+        v-for="kind in ['imap', 'smtp'] as const"
+        :key="kind"
+        class="border-line rounded border p-2"
+      >
+        <legend class="px-1 font-semibold">
+          {{ kind === 'imap' ? 'Receiving (IMAP)' : 'Sending (SMTP)' }}
+        </legend>
+        <label class="block"
+          >Host <input v-model.trim="form[kind].host" class="field" :name="`${kind}-host`" required
+        /></label>
+        <div class="mt-2 grid grid-cols-[90px_1fr] gap-2">
+          <label
+            >Port
+            <input
+              v-model.number="form[kind].port"
+              class="field"
+              :name="`${kind}-port`"
+              type="number"
+              min="1"
+              max="65535"
+              required
+          /></label>
+          <label
+            >Encryption
+            <select v-model="form[kind].encryption" class="field" :name="`${kind}-encryption`">
+              <option v-for="each in ENCRYPTIONS" :key="each.value" :value="each.value">
+                {{ each.name }}
+              </option>
+            </select>
+          </label>
+        </div>
+      </fieldset>
+    </div>
+    <div class="grid gap-3 sm:grid-cols-2">
+      <label
+        >Folder for sent mail
+        <select v-if="result?.folders" v-model="form.sent" class="field">
+          <option :value="null">none</option>
+          <option v-for="name in result.folders.names" :key="name" :value="name">{{ name }}</option>
+        </select>
+        <input
+          v-else
+          v-model.trim="form.sent"
+          class="field"
+          name="sent"
+          placeholder="found by the test"
+        />
+      </label>
+      <label
+        >Folder for the archive
+        <select v-if="result?.folders" v-model="form.archive" class="field">
+          <option :value="null">none</option>
+          <option v-for="name in result.folders.names" :key="name" :value="name">{{ name }}</option>
+        </select>
+        <input
+          v-else
+          v-model.trim="form.archive"
+          class="field"
+          name="archive"
+          placeholder="found by the test"
+        />
+      </label>
+      <label
+        >Archive a message
+        <select v-model="form.archiveRule" class="field" name="archiveRule">
+          <option v-for="rule in ARCHIVE_RULES" :key="rule.value" :value="rule.value">
+            {{ rule.name }}
+          </option>
+        </select>
+      </label>
+      <label
+        >Read back this many days
+        <input
+          v-model.number="form.daysBack"
+          class="field"
+          name="daysBack"
+          type="number"
+          min="1"
+          max="3650"
+          required
+      /></label>
+    </div>
+    <Steps v-if="result" :steps="result.steps" />
+    <div v-if="result?.untrusted" class="bg-brass-wash rounded p-2">
+      <p>
+        The server shows a certificate for <b>{{ result.untrusted.subject }}</b>, issued by
+        {{ result.untrusted.issuer }}. Compare its fingerprint with the one that whoever runs the
+        server gives you:
+      </p>
+      <p class="my-1 font-mono text-xs wrap-anywhere">{{ result.untrusted.sha256 }}</p>
+      <button class="btn" type="button" @click="acceptCertificate(result.untrusted.sha256)">
+        Accept this certificate
+      </button>
+    </div>
+    <div class="flex flex-wrap gap-2">
+      <button
+        class="btn"
+        type="button"
+        :disabled="busy || !form.imap.host || !form.smtp.host"
+        data-test="test"
+        @click="void test()"
+      >
+        {{ busy ? 'Testing …' : 'Test' }}
+      </button>
+      <button class="btn btn-main" type="submit" :disabled="busy" data-test="save">
+        {{ source ? 'Save' : 'Connect' }}
+      </button>
+      <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { client, type CloseReason } from '@/api/client'
+import { run } from '@/api/commands'
+import { useHistory, useThread } from '@/api/queries'
+import { CLOSED_AS, turnText } from '@/threads/words'
+import ThreadMessages from '@/message/ThreadMessages.vue'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import Sheet from '@/ui/Sheet.vue'
+import { moment, workingSpan } from '@/ui/time'
+import Trace from '@/ui/Trace.vue'
+
+const { id, pointed } = defineProps<{ id: string; pointed?: string | undefined }>()
+const emit = defineEmits<{ close: [] }>()
+const thread = useThread(() => id)
+const history = useHistory(() => id)
+const line = computed(() => thread.data.value?.line)
+
+const params = (header: { 'Idempotency-Key': string }) => ({ path: { id }, header })
+const close = (reason: CloseReason) =>
+  run((header) =>
+    client.POST('/api/threads/{id}/close', { params: { ...params(header), query: { reason } } }),
+  )
+const noReply = () =>
+  run((header) => client.POST('/api/threads/{id}/no-reply-owed', { params: params(header) }))
+const handTurn = () =>
+  run((header) => client.POST('/api/threads/{id}/hand-turn', { params: params(header) }))
+const openAgain = () =>
+  run((header) => client.POST('/api/threads/{id}/open-again', { params: params(header) }))
+</script>
+
+<template>
+  <Sheet :title="line?.subject || 'Thread'" @close="emit('close')">
+    <Loading v-if="thread.isPending.value" />
+    <Note v-else-if="thread.isError.value" title="This thread could not be loaded" problem>
+      <p>{{ thread.error.value?.message }}</p>
+    </Note>
+    <template v-else-if="line && thread.data.value">
+      <div class="border-line border-b px-4 py-3">
+        <div class="flex flex-wrap items-center gap-3">
+          <b data-test="turn">{{ turnText(line) }}</b>
+          <span class="text-ink-soft"
+            >silent for {{ workingSpan(line.silenceWorkingMinutes) }}</span
+          >
+          <Trace :thread="line" :now="thread.data.value.now" :width="240" />
+        </div>
+        <p v-if="line.openedAgain" class="text-brass-ink mt-1">
+          Opened again, since they have written.
+        </p>
+        <div class="mt-2 flex flex-wrap gap-2">
+          <template v-if="line.turn !== 'CLOSED'">
+            <span class="self-center">Close as</span>
+            <button
+              v-for="(text, reason) in CLOSED_AS"
+              :key="reason"
+              class="btn h-7"
+              type="button"
+              :data-test="`close-${reason}`"
+              @click="void close(reason)"
+            >
+              {{ text }}
+            </button>
+          </template>
+          <button
+            v-else
+            class="btn h-7"
+            type="button"
+            data-test="open-again"
+            @click="void openAgain()"
+          >
+            Open again
+          </button>
+        </div>
+        <div v-if="line.turn === 'WITH_ME'" class="mt-2 flex flex-wrap gap-2">
+          <button class="btn h-7" type="button" @click="void noReply()">No reply owed</button>
+          <button class="btn h-7" type="button" @click="void handTurn()">It is their turn</button>
+        </div>
+      </div>
+      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" />
+      <details v-if="history.data.value?.length" class="border-line border-t px-4 py-3">
+        <summary class="hover:text-kelp w-max cursor-pointer">History</summary>
+        <ul class="text-ink-soft mt-2 space-y-1">
+          <li
+            v-for="entry in history.data.value"
+            :key="entry.commandId"
+            :class="entry.undone ? 'line-through' : ''"
+          >
+            {{ moment(entry.at) }} · {{ entry.actor }} · {{ entry.label }}
+          </li>
+        </ul>
+      </details>
+    </template>
+  </Sheet>
+</template>

@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { ThreadLine, Turn } from '@/api/client'
+import { useThreads } from '@/api/queries'
+import ThreadSheet from '@/threads/ThreadSheet.vue'
+import { TURNS, turnText } from '@/threads/words'
+import { useKeys } from '@/ui/keys'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import { moment, shortMoment, workingSpan, workingSpanInWords } from '@/ui/time'
+import Trace from '@/ui/Trace.vue'
+
+const route = useRoute()
+const router = useRouter()
+const turn = ref<Turn>('WITH_ME')
+const threads = useThreads(turn)
+const lines = computed(() => threads.data.value?.lines ?? [])
+const openId = computed(() =>
+  typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
+)
+const pointed = computed(() =>
+  typeof route.query.message === 'string' ? route.query.message : undefined,
+)
+const cursor = ref(0)
+watch(turn, () => (cursor.value = 0))
+
+function open(id: string): void {
+  void router.push({ name: 'threads', params: { id } })
+}
+
+function closeSheet(): void {
+  void router.push({ name: 'threads', params: { id: '' } })
+}
+
+function step(by: number): void {
+  cursor.value = Math.min(Math.max(cursor.value + by, 0), Math.max(lines.value.length - 1, 0))
+  document.querySelector<HTMLElement>(`[data-row="${cursor.value}"]`)?.focus()
+}
+
+function people(line: ThreadLine): string {
+  return line.room ? `${line.room}: ${line.people.join(', ')}` : line.people.join(', ')
+}
+
+useKeys('Threads', [
+  {
+    key: 'ArrowDown',
+    does: 'Next thread',
+    run: () => {
+      step(1)
+    },
+    when: () => !openId.value,
+  },
+  {
+    key: 'ArrowUp',
+    does: 'Thread before',
+    run: () => {
+      step(-1)
+    },
+    when: () => !openId.value,
+  },
+  { key: 'm', does: 'With me', run: () => (turn.value = 'WITH_ME'), when: () => !openId.value },
+  {
+    key: 'o',
+    does: 'With others',
+    run: () => (turn.value = 'WITH_OTHERS'),
+    when: () => !openId.value,
+  },
+  { key: 'c', does: 'Closed', run: () => (turn.value = 'CLOSED'), when: () => !openId.value },
+])
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <h1 class="sr-only">Threads</h1>
+    <div class="flex shrink-0 flex-wrap gap-1 px-3 py-2" role="group" aria-label="Whose turn">
+      <button
+        v-for="each in TURNS"
+        :key="each.turn"
+        class="btn h-7"
+        :class="each.turn === turn ? 'border-kelp text-kelp bg-kelp-wash font-semibold' : ''"
+        type="button"
+        :aria-pressed="each.turn === turn"
+        :data-test="`turn-${each.turn}`"
+        @click="turn = each.turn"
+      >
+        {{ each.title }}
+        <span class="font-normal">{{ threads.data.value?.counts[each.turn] ?? 0 }}</span>
+      </button>
+    </div>
+    <div class="min-h-0 flex-1 overflow-auto px-3 pb-3">
+      <Loading v-if="threads.isPending.value" />
+      <Note v-else-if="threads.isError.value" title="Threads could not be loaded" problem>
+        <p>{{ threads.error.value?.message }}</p>
+        <button class="btn" type="button" @click="void threads.refetch()">Try again</button>
+      </Note>
+      <Note
+        v-else-if="lines.length === 0"
+        :title="TURNS.find((each) => each.turn === turn)?.empty ?? ''"
+      >
+        <p>
+          Threads appear here as messages come in and go out. Whose turn it is follows from them.
+        </p>
+      </Note>
+      <table v-else class="bg-surface border-line w-full table-fixed border" data-test="threads">
+        <thead class="text-ink-soft text-left text-sm">
+          <tr class="border-line border-b">
+            <th class="h-7 px-3 font-normal">Thread</th>
+            <th class="hidden w-56 px-3 font-normal md:table-cell">People</th>
+            <th class="hidden w-64 px-3 font-normal sm:table-cell">Trace</th>
+            <th class="hidden w-44 px-3 font-normal lg:table-cell">Whose turn</th>
+            <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
+            <th class="w-20 px-3 text-right font-normal">Silent</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="(line, i) in lines"
+            :key="line.id"
+            class="border-line hover:bg-paper h-8 cursor-pointer border-b last:border-0"
+            @click="open(line.id)"
+          >
+            <td class="px-3">
+              <button
+                type="button"
+                class="flex w-full items-center gap-2 truncate text-left"
+                :data-row="i"
+                @focus="cursor = i"
+                @click.stop="open(line.id)"
+              >
+                <span class="truncate font-semibold" :title="line.subject">{{
+                  line.subject || people(line)
+                }}</span>
+                <span v-if="line.openedAgain" class="text-brass-ink shrink-0 text-sm"
+                  >opened again</span
+                >
+              </button>
+            </td>
+            <td class="hidden truncate px-3 md:table-cell" :title="people(line)">
+              {{ people(line) }}
+            </td>
+            <td class="hidden px-3 sm:table-cell">
+              <Trace :thread="line" :now="threads.data.value?.now ?? ''" />
+            </td>
+            <td
+              class="hidden truncate px-3 lg:table-cell"
+              :class="
+                line.turn === 'WITH_ME'
+                  ? 'text-kelp'
+                  : line.turn === 'WITH_OTHERS'
+                    ? 'text-dusk'
+                    : ''
+              "
+              :title="turnText(line)"
+            >
+              {{ turnText(line) }}
+            </td>
+            <td
+              class="text-ink-soft hidden px-3 md:table-cell"
+              :title="line.since ? moment(line.since) : ''"
+            >
+              {{ line.since ? shortMoment(line.since) : '' }}
+            </td>
+            <td class="px-3 text-right" :title="workingSpanInWords(line.silenceWorkingMinutes)">
+              {{ workingSpan(line.silenceWorkingMinutes) }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="threads.data.value?.more" class="text-ink-soft mt-2">
+        Only the first hundred are shown. Close some to see the others.
+      </p>
+    </div>
+    <ThreadSheet v-if="openId" :id="openId" :key="openId" :pointed="pointed" @close="closeSheet" />
+  </div>
+</template>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
+import { CalendarDays } from '@lucide/vue'
+import { computed, ref, watch } from 'vue'
+import type { QuickChoice } from '@/api/client'
+import Calendar from '@/ui/Calendar.vue'
+import { day as dayText, replyBy } from '@/ui/time'
+
+const { choices, above } = defineProps<{
+  choices: readonly QuickChoice[]
+  above?: boolean
+}>()
+const chosenDay = defineModel<string | null>('day', { required: true })
+const chosenTime = defineModel<string | null>('time', { required: true })
+const firm = defineModel<boolean>('firm', { required: true })
+
+const time = ref(chosenTime.value?.slice(0, 5) ?? '')
+watch(time, (value) => {
+  chosenTime.value = value === '' ? null : value
+})
+const shown = computed(() =>
+  chosenDay.value ? replyBy(chosenDay.value, chosenTime.value) : 'no date',
+)
+
+function choose(isoDay: string | null, close: () => void): void {
+  chosenDay.value = isoDay
+  if (isoDay === null) {
+    time.value = ''
+  }
+  close()
+}
+</script>
+
+<template>
+  <Popover class="relative inline-block">
+    <PopoverButton class="part" data-test="reply-by">
+      <CalendarDays :size="15" aria-hidden="true" />
+      <span class="sr-only">Reply by</span>
+      <span class="font-semibold">{{ shown }}</span>
+    </PopoverButton>
+    <PopoverPanel
+      v-slot="{ close }"
+      focus
+      class="floating absolute left-0 z-30 flex w-max max-w-[calc(100vw-24px)] flex-wrap gap-4 p-3"
+      :class="above ? 'bottom-full mb-1' : 'top-full mt-1'"
+      data-keys="own"
+    >
+      <div class="flex w-52 flex-col gap-1">
+        <button
+          v-for="choice in choices"
+          :key="choice.label"
+          type="button"
+          class="hover:bg-kelp-wash flex h-8 items-center justify-between gap-3 rounded px-2 text-left"
+          :class="choice.day === chosenDay ? 'bg-kelp-wash' : ''"
+          @click="choose(choice.day, close)"
+        >
+          <span>{{ choice.label }}</span>
+          <span class="text-ink-soft">{{ dayText(choice.day) }}</span>
+        </button>
+        <button
+          type="button"
+          class="hover:bg-kelp-wash h-8 rounded px-2 text-left"
+          @click="choose(null, close)"
+        >
+          No date
+        </button>
+      </div>
+      <div class="w-60">
+        <Calendar :chosen="chosenDay" @choose="(isoDay) => choose(isoDay, close)" />
+        <label class="mt-2 flex items-center gap-2">
+          at <input v-model="time" type="time" class="field w-28" :disabled="!chosenDay" />
+          <span class="text-ink-soft">or any time that day</span>
+        </label>
+      </div>
+    </PopoverPanel>
+  </Popover>
+  <button
+    v-if="chosenDay"
+    type="button"
+    class="part ml-1"
+    :aria-pressed="firm"
+    :title="firm ? 'Somebody set this date and missing it costs something' : 'My own aim'"
+    data-test="firm"
+    @click="firm = !firm"
+  >
+    {{ firm ? 'firm' : 'flexible' }}
+  </button>
+</template>
