@@ -38,7 +38,7 @@ watch(
         <li v-for="line in heap.lines" :key="line.id">
           <button
             type="button"
-            class="border-line grid h-[30px] w-full grid-cols-[116px_1fr_auto] items-center gap-2 border-b px-3 text-left"
+            class="border-line grid h-[30px] w-full scroll-my-8 grid-cols-[116px_1fr_auto] items-center gap-2 border-b px-3 text-left"
             :class="
               line.id === selected
                 ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'

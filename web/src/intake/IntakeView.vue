@@ -13,6 +13,7 @@ import {
   useMessage,
   useSources,
 } from '@/api/queries'
+import DecisionBar from '@/intake/DecisionBar.vue'
 import AnswerForm from '@/intake/AnswerForm.vue'
 import { keepLocally } from '@/intake/draft'
 import FollowUpSentence from '@/intake/FollowUpSentence.vue'
@@ -90,6 +91,15 @@ function nothing(): void {
   }
 }
 
+function backToIntake(): void {
+  const id = selected.value
+  if (id) {
+    void run((header) =>
+      client.POST('/api/messages/{id}/back-to-intake', { params: { path: { id }, header } }),
+    )
+  }
+}
+
 function leave(): void {
   const id = selected.value
   if (id) {
@@ -132,11 +142,12 @@ async function answer(content: { text: string; toAll: boolean }): Promise<void> 
 }
 
 const ready = () => mode.value === 'decide' && message.data.value !== undefined
+const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 useKeys('Intake', [
   { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
   { key: 'f', does: 'Follow up', run: () => (mode.value = 'follow-up'), when: ready },
-  { key: 'n', does: 'Nothing to do', run: nothing, when: ready },
-  { key: 'l', does: 'Leave for later', run: leave, when: ready },
+  { key: 'n', does: 'Nothing to do', run: nothing, when: undecided },
+  { key: 'l', does: 'Leave for later', run: leave, when: undecided },
   {
     key: 'ArrowDown',
     does: 'Next message',
@@ -214,33 +225,15 @@ useKeys('Intake', [
           @send="(content) => void answer(content)"
           @cancel="mode = 'decide'"
         />
-        <div v-else class="grid grid-cols-2 gap-2 sm:flex" role="group" aria-label="Decision">
-          <button
-            class="btn h-9 sm:h-8"
-            type="button"
-            data-test="decide-answer"
-            @click="mode = 'answer'"
-          >
-            Answer <span class="key">A</span>
-          </button>
-          <button
-            class="btn btn-main h-9 sm:h-8"
-            type="button"
-            data-test="decide-follow-up"
-            @click="mode = 'follow-up'"
-          >
-            Follow up <span class="key">F</span>
-          </button>
-          <button class="btn h-9 sm:h-8" type="button" data-test="decide-nothing" @click="nothing">
-            Nothing to do <span class="key">N</span>
-          </button>
-          <button class="btn h-9 sm:h-8" type="button" data-test="decide-leave" @click="leave">
-            Leave <span class="key">L</span>
-          </button>
-          <span v-if="message.data.value.draft" class="text-brass-ink self-center"
-            >An answer has been begun.</span
-          >
-        </div>
+        <DecisionBar
+          v-else
+          :message="message.data.value"
+          @answer="mode = 'answer'"
+          @follow-up="mode = 'follow-up'"
+          @nothing="nothing"
+          @leave="leave"
+          @back="backToIntake"
+        />
       </div>
     </section>
   </div>

@@ -6,15 +6,22 @@ import MessageText from '@/message/MessageText.vue'
 import { moment } from '@/ui/time'
 
 /** The messages of a thread in the order sent; one of them can be pointed at. */
-const { messages, pointed } = defineProps<{
+const { messages, pointed, newest } = defineProps<{
   messages: readonly ThreadMessage[]
   pointed?: string | undefined
+  newest?: boolean
 }>()
 const list = useTemplateRef<HTMLElement>('list')
 
+/** Shows the message that is pointed at; in a thread opened as a whole, the newest one. */
 function showPointed(): void {
   void nextTick(() => {
-    list.value?.querySelector('[data-pointed="true"]')?.scrollIntoView({ block: 'center' })
+    const target = pointed
+      ? list.value?.querySelector('[data-pointed="true"]')
+      : newest
+        ? list.value?.lastElementChild
+        : undefined
+    target?.scrollIntoView({ block: pointed ? 'center' : 'end' })
   })
 }
 onMounted(showPointed)

@@ -77,7 +77,7 @@ const openAgain = () =>
           <button class="btn h-7" type="button" @click="void handTurn()">It is their turn</button>
         </div>
       </div>
-      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" />
+      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest />
       <details v-if="history.data.value?.length" class="border-line border-t px-4 py-3">
         <summary class="hover:text-kelp w-max cursor-pointer">History</summary>
         <ul class="text-ink-soft mt-2 space-y-1">

@@ -108,7 +108,9 @@ useKeys('Threads', [
             <th class="h-7 px-3 font-normal">Thread</th>
             <th class="hidden w-56 px-3 font-normal md:table-cell">People</th>
             <th class="hidden w-64 px-3 font-normal sm:table-cell">Trace</th>
-            <th class="hidden w-44 px-3 font-normal lg:table-cell">Whose turn</th>
+            <th v-if="turn !== 'WITH_ME'" class="hidden w-48 px-3 font-normal lg:table-cell">
+              {{ turn === 'WITH_OTHERS' ? 'Waiting for' : 'Standing' }}
+            </th>
             <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
             <th class="w-20 px-3 text-right font-normal">Silent</th>
           </tr>
@@ -143,20 +145,15 @@ useKeys('Threads', [
               <Trace :thread="line" :now="threads.data.value?.now ?? ''" />
             </td>
             <td
+              v-if="turn !== 'WITH_ME'"
               class="hidden truncate px-3 lg:table-cell"
-              :class="
-                line.turn === 'WITH_ME'
-                  ? 'text-kelp'
-                  : line.turn === 'WITH_OTHERS'
-                    ? 'text-dusk'
-                    : ''
-              "
+              :class="line.turn === 'WITH_OTHERS' ? 'text-dusk' : ''"
               :title="turnText(line)"
             >
-              {{ turnText(line) }}
+              {{ turnText(line).replace(/^With /, '') }}
             </td>
             <td
-              class="text-ink-soft hidden px-3 md:table-cell"
+              class="text-ink-soft hidden px-3 whitespace-nowrap md:table-cell"
               :title="line.since ? moment(line.since) : ''"
             >
               {{ line.since ? shortMoment(line.since) : '' }}

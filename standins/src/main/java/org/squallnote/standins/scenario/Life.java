@@ -13,6 +13,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -28,6 +29,9 @@ public final class Life implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Life.class);
     private static final Duration LOOK = Duration.ofMillis(500);
 
+    /** What somebody last wrote in: enough to write in it again. */
+    private record Exchange(Script.Person to, String subject, List<String> references) {}
+
     private record News(boolean mail, String from, String about, String text) {}
 
     private final MerrowQuay quay;
@@ -42,6 +46,7 @@ public final class Life implements AutoCloseable {
     private final Map<String, Deque<String>> answers = new HashMap<>();
     private final Deque<News> news = new ArrayDeque<>();
     private final Map<String, Integer> seen = new HashMap<>();
+    private final Map<String, Exchange> lastExchange = new ConcurrentHashMap<>();
 
     /**
      * Prepares the life at the quay.
@@ -157,6 +162,7 @@ public final class Life implements AutoCloseable {
             references.add(id);
             Script.Person to = new Script.Person(
                     "", Optional.ofNullable(writer.getPersonal()).orElse(""), writer.getAddress(), false);
+            lastExchange.put(person.key(), new Exchange(to, message.getSubject(), List.copyOf(references)));
             send(person, to, message.getSubject(), references, nextAnswer(person.key()));
         } catch (MessagingException e) {
             LOG.warn("{} could not answer", person.name(), e);
@@ -224,6 +230,17 @@ public final class Life implements AutoCloseable {
     public void write(String key, String subject, String text) {
         try {
             send(quay.person(key), quay.ines(), subject, List.of(), text);
+        } catch (MessagingException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Lets somebody who has answered write once more in the same thread. */
+    public void writeAgain(String key, String text) {
+        Exchange last = Optional.ofNullable(lastExchange.get(key))
+                .orElseThrow(() -> new IllegalStateException(key + " has not answered yet"));
+        try {
+            send(quay.person(key), last.to(), last.subject(), last.references(), text);
         } catch (MessagingException e) {
             throw new IllegalStateException(e);
         }

@@ -1,0 +1,123 @@
+package org.squallnote.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.results.Rule;
+import com.deque.html.axecore.selenium.AxeBuilder;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.squallnote.standins.scenario.AppSetUp;
+import org.squallnote.standins.scenario.MerrowQuay;
+
+/** Each view without a violation of WCAG 2.2 AA that axe can find, by day and by night, wide and narrow. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class AccessibilityIT {
+
+    @TempDir
+    static Path data;
+
+    private Quay quay;
+    private Application application;
+    private Browser browser;
+
+    @BeforeAll
+    void open() throws IOException, InterruptedException {
+        quay = Quay.open();
+        application = new Application(data).start();
+        AppSetUp setUp = new AppSetUp(application.address());
+        assertThat(setUp.awaitApplication()).isTrue();
+        setUp.connect(
+                quay.mail().imapPort(),
+                quay.mail().smtpPort(),
+                quay.chat().address(),
+                ZoneId.systemDefault().getId());
+        assertThat(setUp.awaitSources()).isTrue();
+        setUp.decideSome(LocalDate.now(ZoneId.systemDefault()));
+        browser = new Browser(application.address());
+        browser.open("/");
+        browser.find("button[type=submit]");
+        check("signing in");
+        browser.signIn(AppSetUp.SIGN_IN, MerrowQuay.PASSWORD);
+    }
+
+    @AfterAll
+    void close() {
+        browser.close();
+        application.close();
+        quay.close();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/intake, article",
+        "/intake, [data-test=decide-follow-up] > [data-test=sentence]",
+        "/intake, [data-test=decide-follow-up] > [data-test=reply-by] > [aria-label^=Month]",
+        "/intake, [data-test=decide-answer] > [data-test=answer]",
+        "/follow-ups, [data-test=follow-up]",
+        "/follow-ups, [data-follow-up] > [data-test=snapshot]",
+        "/threads, [data-test=threads]",
+        "/threads, [data-row='0'] > [data-test=thread-message]",
+        "/settings/sources, [data-test=source]",
+        "/settings/sources, [data-test=add-mail] > [data-test=mail-form]",
+        "/settings/categories, [data-test=category-row]",
+        "/settings/account, [data-test=add-account]",
+    })
+    void everyViewIsAccessible(String path, String steps) {
+        for (String theme : List.of("light", "dark")) {
+            browser.js("localStorage.setItem('squallnote.theme', arguments[0])", theme);
+            browser.open(path);
+            String[] selectors = steps.split(" > ");
+            for (int i = 0; i < selectors.length; i++) {
+                if (i < selectors.length - 1) {
+                    browser.find(selectors[i].strip()).click();
+                } else {
+                    browser.find(selectors[i].strip());
+                }
+            }
+            check(path + " " + steps + ", " + theme);
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/intake, [data-test=intake-list]",
+        "/follow-ups, [data-test=follow-up]",
+        "/threads, [data-test=threads]"
+    })
+    void nothingIsCutOffOnANarrowScreen(String path, String view) {
+        browser.size(390, 844);
+        browser.open(path);
+        browser.find(view);
+        assertThat(browser.js("return document.documentElement.scrollWidth"))
+                .as("width of %s on 390 px", path)
+                .isEqualTo(390L);
+        check(path + " on 390 px");
+        browser.size(1280, 800);
+    }
+
+    private void check(String what) {
+        List<Rule> violations = new AxeBuilder()
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
+                // Sentinels that keep the focus inside of a popover; they are left at once.
+                .exclude("[data-headlessui-focus-guard]")
+                .analyze(browser.driver())
+                .getViolations();
+        assertThat(violations)
+                .as(what)
+                .extracting(rule -> rule.getId() + ": "
+                        + rule.getNodes().stream()
+                                .map(node -> node.getHtml())
+                                .limit(3)
+                                .toList())
+                .isEmpty();
+    }
+}

@@ -1,0 +1,106 @@
+package org.squallnote.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.HttpURLConnection;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/** The packaged jar as a process of its own, that can be killed and started again on the same data. */
+final class Application implements AutoCloseable {
+
+    private static final Duration START = Duration.ofSeconds(90);
+
+    private final Path data;
+    private final List<String> options;
+    private Process process;
+    private int port;
+
+    Application(Path data, String... options) {
+        this.data = data;
+        this.options = List.of(options);
+    }
+
+    Application start() {
+        try {
+            Path running = data.resolve("running");
+            Files.deleteIfExists(running);
+            List<String> command = new ArrayList<>(List.of(
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                    "-XX:+UseSerialGC",
+                    "-XX:TieredStopAtLevel=1",
+                    "-Xmx512m",
+                    "-jar",
+                    System.getProperty("squallnote.jar"),
+                    "--data=" + data,
+                    "--server.port=0"));
+            command.addAll(options);
+            process = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
+                    .start();
+            long until = System.nanoTime() + START.toNanos();
+            while (!answers(running)) {
+                if (!process.isAlive() || System.nanoTime() > until) {
+                    throw new IllegalStateException("The application did not start:\n" + Files.readString(log()));
+                }
+                Thread.sleep(100);
+            }
+            return this;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private boolean answers(Path running) throws IOException {
+        if (!Files.exists(running)) {
+            return false;
+        }
+        port = Integer.parseInt(Files.readAllLines(running).get(0));
+        try {
+            HttpURLConnection connection = (HttpURLConnection)
+                    URI.create(address() + "/api/session").toURL().openConnection();
+            return connection.getResponseCode() == 200;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    Path log() {
+        return data.resolve("application.log");
+    }
+
+    /** Ends it as a power cut would. */
+    void kill() {
+        process.destroyForcibly();
+        awaitEnd();
+    }
+
+    @Override
+    public void close() {
+        process.destroy();
+        awaitEnd();
+    }
+
+    private void awaitEnd() {
+        try {
+            if (!process.waitFor(30, TimeUnit.SECONDS)) {
+                process.destroyForcibly();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+}
