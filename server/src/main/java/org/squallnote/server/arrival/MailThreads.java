@@ -56,6 +56,10 @@ public class MailThreads {
             found.addAll(messages.componentsBySubject(
                     owner, baseSubject, sentAt.minus(ReferencesThreading.SUBJECT_REACH), sentAt));
         }
+        if (!baseSubject.isEmpty()) {
+            found.addAll(messages.componentsOfUnlinkedReplies(
+                    owner, baseSubject, sentAt, sentAt.plus(ReferencesThreading.SUBJECT_REACH)));
+        }
         UUID component = found.isEmpty() ? UUID.randomUUID() : found.iterator().next();
         for (UUID other : found) {
             if (!other.equals(component)) {

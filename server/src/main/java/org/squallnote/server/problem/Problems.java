@@ -3,6 +3,7 @@ package org.squallnote.server.problem;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -33,6 +34,13 @@ public class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.CONFLICT,
                 "This was changed in another window meanwhile. Nothing was overwritten; look at the current state and decide again.");
+    }
+
+    /** Something with this identifier is there already, from an earlier attempt or somebody else's. */
+    @ExceptionHandler(DuplicateKeyException.class)
+    public ProblemDetail doubled(DuplicateKeyException doubled) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.CONFLICT, "This is there already. Nothing was changed; load the page again to see it.");
     }
 
     /** What a rule of the job does not allow. */

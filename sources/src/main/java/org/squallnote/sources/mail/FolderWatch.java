@@ -128,6 +128,8 @@ final class FolderWatch implements Runnable {
         ImapCommands commands = new ImapCommands(folder);
         long validity = folder.getUIDValidity();
         Set<Long> known = new HashSet<>(journal.knownUids(folderName, validity));
+        // Older mail may have a high UID when it was copied into the folder later; it stays out by its date.
+        long next = folder.getUIDNext() > 0 ? folder.getUIDNext() : commands.highestUid() + 1;
         long modSeq = folder.getHighestModSeq();
         boolean unchanged = modSeq > 0
                 && journal.completeAt(folderName, validity)
@@ -146,10 +148,11 @@ final class FolderWatch implements Runnable {
         backoff.reset();
         boolean canIdle = store.hasCapability("IDLE");
         while (!stopped) {
-            long next = known.stream().mapToLong(Long::longValue).max().orElse(0) + 1;
             List<Long> arrived = new ArrayList<>(commands.searchFrom(next));
             arrived.removeAll(known);
             read(commands, validity, arrived, known, (done, total) -> {});
+            next = Math.max(
+                    next, arrived.stream().mapToLong(uid -> uid + 1).max().orElse(0));
             if (arrived.isEmpty()) {
                 awaitNews(folder, commands, canIdle);
             }

@@ -54,6 +54,11 @@ final class ImapCommands {
                 .toList();
     }
 
+    /** The highest UID in the folder, zero when it is empty. */
+    long highestUid() throws MessagingException {
+        return search("UID *").stream().mapToLong(Long::longValue).max().orElse(0);
+    }
+
     /** UIDs of messages with this Message-ID. */
     List<Long> searchMessageId(String messageId) throws MessagingException {
         Argument argument = new Argument();

@@ -79,6 +79,19 @@ public interface MessageStore {
             @Param("from") Instant from,
             @Param("to") Instant to);
 
+    /**
+     * Components of unlinked messages with this base subject, and something before it in their subject, sent in the
+     * given days: replies that may have waited for the message they answer. At most a hundred, the oldest.
+     */
+    @Select("select component from message where owner = #{owner} and base_subject = #{baseSubject}"
+            + " and sent_at between #{from} and #{to} and refs = '{\"list\":[]}' and lower(subject) <> base_subject"
+            + " order by sent_at fetch first 100 rows only")
+    List<UUID> componentsOfUnlinkedReplies(
+            @Param("owner") UUID owner,
+            @Param("baseSubject") String baseSubject,
+            @Param("from") Instant from,
+            @Param("to") Instant to);
+
     @Select("select identity, component from message_link where owner = #{owner} and identity = #{identity}")
     Optional<LinkRow> link(@Param("owner") UUID owner, @Param("identity") String identity);
 

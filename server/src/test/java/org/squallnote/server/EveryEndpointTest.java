@@ -1,0 +1,164 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpMethod;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+import org.squallnote.server.account.SignedIn;
+
+/** Walks every endpoint as somebody else and as nobody. */
+class EveryEndpointTest extends ServerTest {
+
+    private static final Map<String, String> BODIES = Map.of(
+            "/follow-ups", "{\"title\":\"Stolen\",\"firm\":false}",
+            "/answer", "{\"text\":\"Hello\",\"toAll\":false}",
+            "/draft", "{\"text\":\"Hello\"}",
+            "/api/categories/", "{\"name\":\"Stolen\",\"hue\":\"MOSS\",\"letter\":null}",
+            "/api/sources/chat/",
+                    "{\"name\":\"x\",\"homeserver\":\"http://127.0.0.1:1\",\"user\":\"x\",\"password\":\"x\",\"accessToken\":\"\",\"daysBack\":9}",
+            "/api/sources/mail/",
+                    "{\"name\":\"x\",\"address\":\"x@x.example\",\"fromName\":\"x\",\"imap\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"smtp\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"user\":\"x\",\"password\":\"x\",\"inbox\":\"INBOX\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}");
+
+    @Autowired
+    @Qualifier("requestMappingHandlerMapping")
+    private RequestMappingHandlerMapping mappings;
+
+    private record Endpoint(HttpMethod method, String path) {}
+
+    @Test
+    void nobodySeesOrChangesWhatBelongsToAnotherAccount() {
+        SignedIn ines = newAccount();
+        SignedIn stranger = newAccount();
+        arrive(ines, mail(1, "secret@x.example", "A secret", "", "Could you keep this to yourself?"));
+        String message = messageId(ines, "secret@x.example");
+        String followUp = UUID.randomUUID().toString();
+        String category = UUID.randomUUID().toString();
+        change(
+                ines,
+                HttpMethod.POST,
+                "/api/categories/" + category,
+                "{\"name\":\"Private\",\"hue\":\"MOSS\",\"letter\":null}");
+        String command = change(
+                ines,
+                HttpMethod.POST,
+                "/api/messages/" + message + "/follow-ups/" + followUp,
+                "{\"title\":\"Keep the secret\",\"firm\":true}");
+        String thread = jdbc.queryForObject(
+                        "select thread_id from message where id = ?", UUID.class, UUID.fromString(message))
+                .toString();
+        Map<String, String> ids = Map.of(
+                "/api/messages/{id}", message,
+                "/api/messages/{messageId}", message,
+                "/api/follow-ups/{id}", followUp,
+                "/api/threads/{id}", thread,
+                "/api/categories/{id}", category,
+                "/api/sources", sourceOf(ines).toString(),
+                "/api/history/{subjectId}", message,
+                "/api/commands/{commandId}", command);
+        List<String> before = decidedState(ines);
+        int walked = 0;
+        for (Endpoint endpoint : endpoints()) {
+            if (!endpoint.path().contains("{")) {
+                continue;
+            }
+            String id = ids.entrySet().stream()
+                    .filter(entry -> endpoint.path().startsWith(entry.getKey()))
+                    .map(Map.Entry::getValue)
+                    .findFirst()
+                    .orElse(UUID.randomUUID().toString());
+            MvcTestResult result = call(stranger, endpoint.method(), filled(endpoint, id), body(endpoint.path()));
+            String text = new String(result.getResponse().getContentAsByteArray(), StandardCharsets.UTF_8);
+            assertThat(text)
+                    .as("%s", endpoint)
+                    .doesNotContain(
+                            "secret@x.example", "A secret", "keep this to yourself", "Keep the secret", "Private");
+            boolean ownThing = endpoint.path().startsWith("/api/history");
+            boolean makesOwn = endpoint.method() == HttpMethod.POST
+                    && endpoint.path().matches("/api/(categories|sources/(mail|chat))/\\{id}");
+            if (!ownThing && !makesOwn) {
+                assertThat(result.getResponse().getStatus())
+                        .as("%s: %s", endpoint, text)
+                        .isEqualTo(404);
+            }
+            walked++;
+        }
+        assertThat(walked).isGreaterThan(25);
+        assertThat(decidedState(ines)).isEqualTo(before);
+        assertThat(get(stranger, "/api/intake").path("total").asInt()).isZero();
+        assertThat(get(stranger, "/api/follow-ups").path("open").size()).isZero();
+        assertThat(get(stranger, "/api/threads?turn=WITH_ME").path("lines").size())
+                .isZero();
+    }
+
+    @Test
+    void withoutAnAccountNothingIsAnswered() {
+        for (Endpoint endpoint : endpoints()) {
+            boolean open = endpoint.path().equals("/api/session")
+                    || (endpoint.path().equals("/api/accounts") && endpoint.method() == HttpMethod.POST);
+            if (!open) {
+                MvcTestResult result = call(
+                        null,
+                        endpoint.method(),
+                        filled(endpoint, UUID.randomUUID().toString()),
+                        body(endpoint.path()));
+                assertThat(result.getResponse().getStatus()).as("%s", endpoint).isEqualTo(401);
+            }
+        }
+    }
+
+    @Test
+    void aChangeWithoutTheTokenOfThePageIsRefused() {
+        assertThat(mvc.post()
+                        .uri("/api/session")
+                        .contentType("application/json")
+                        .content("{}")
+                        .exchange())
+                .hasStatus(403);
+    }
+
+    private List<Endpoint> endpoints() {
+        Map<Endpoint, Boolean> found = new LinkedHashMap<>();
+        for (RequestMappingInfo info : mappings.getHandlerMethods().keySet()) {
+            for (String path : info.getPatternValues()) {
+                for (RequestMethod method : info.getMethodsCondition().getMethods()) {
+                    if (path.startsWith("/api/")) {
+                        found.put(new Endpoint(method.asHttpMethod(), path), true);
+                    }
+                }
+            }
+        }
+        return List.copyOf(found.keySet());
+    }
+
+    private static String filled(Endpoint endpoint, String id) {
+        String path = endpoint.path()
+                .replace(
+                        "/follow-ups/{id}",
+                        endpoint.path().contains("{messageId}")
+                                ? "/follow-ups/" + UUID.randomUUID()
+                                : "/follow-ups/" + id)
+                .replace("{index}", "0")
+                .replaceAll("\\{\\w+}", id);
+        return path + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&into=" + UUID.randomUUID();
+    }
+
+    private static String body(String path) {
+        return BODIES.entrySet().stream()
+                .filter(entry -> path.contains(entry.getKey()))
+                .max(Comparator.comparing(entry -> path.lastIndexOf(entry.getKey())))
+                .map(Map.Entry::getValue)
+                .orElse(path.equals("/api/categories") ? "[]" : "{}");
+    }
+}

@@ -1,0 +1,185 @@
+package org.squallnote.server;
+
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.squallnote.core.message.Channel;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.MailArrivals;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.store.account.Account;
+import org.squallnote.store.account.AccountStore;
+import org.squallnote.store.source.ArchiveRule;
+import org.squallnote.store.source.Source;
+import org.squallnote.store.source.SourceStatus;
+import org.squallnote.store.source.SourceStore;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The whole application on a database in memory, with the steps that its tests share. */
+@SpringBootTest(properties = {"springdoc.api-docs.enabled=true"})
+@AutoConfigureMockMvc
+abstract class ServerTest {
+
+    static final Instant MONDAY = Instant.parse("2026-03-02T09:00:00Z");
+    static final String MINE = "ines@merrowquay.example";
+
+    @Autowired
+    MockMvcTester mvc;
+
+    @Autowired
+    JdbcTemplate jdbc;
+
+    @Autowired
+    AccountStore accounts;
+
+    @Autowired
+    SourceStore sources;
+
+    @Autowired
+    MailArrivals arrivals;
+
+    @Autowired
+    OwnerLocks locks;
+
+    @Autowired
+    JsonMapper json;
+
+    @DynamicPropertySource
+    static void places(DynamicPropertyRegistry registry) throws Exception {
+        Path folder = Files.createTempDirectory("squallnote-test");
+        registry.add("data", folder::toString);
+        registry.add("spring.datasource.url", () -> "jdbc:h2:mem:" + UUID.randomUUID());
+        registry.add("clock", () -> "2026-03-04T10:00:00Z");
+    }
+
+    /** A fresh account with a mailbox, whose engine is not running. */
+    SignedIn newAccount() {
+        UUID id = UUID.randomUUID();
+        accounts.insert(new Account(id, "user-" + id, "Ines Calloway", "none", "Europe/London", false, MONDAY));
+        sources.insert(new Source(
+                UUID.randomUUID(),
+                id,
+                Channel.MAIL,
+                "Ines",
+                MINE,
+                MAIL_SETTINGS,
+                new byte[0],
+                90,
+                ArchiveRule.NEVER,
+                Instant.parse("2026-03-04T09:00:00Z"),
+                SourceStatus.LIVE,
+                "",
+                0,
+                0,
+                null,
+                0));
+        return new SignedIn(id, "Ines Calloway", "Europe/London", false);
+    }
+
+    private static final String MAIL_SETTINGS = """
+            {"imap":{"host":"127.0.0.1","port":1,"encryption":"NONE"},"smtp":{"host":"127.0.0.1","port":1,"encryption":"NONE"},
+             "user":"ines","fromName":"Ines","inbox":"INBOX","sent":"Sent","archive":"Archive","pinnedCertificate":null}""";
+
+    UUID sourceOf(SignedIn me) {
+        return sources.of(me.accountId()).get(0).id();
+    }
+
+    MailArrivals.Outcome arrive(SignedIn me, ArrivedMail... mail) {
+        return locks.write(
+                me.accountId(),
+                () -> arrivals.takeIn(
+                        new MailArrivals.Origin(me.accountId(), sourceOf(me), "INBOX", 1, false, false),
+                        List.of(mail)));
+    }
+
+    /** A mail of Tilda's to me; {@code references} as in the header. */
+    static ArrivedMail mail(long uid, String id, String subject, String references, String text) {
+        return mail(
+                uid,
+                id,
+                "Tilda Brandt <tilda@brandt-cranes.example>",
+                subject,
+                references,
+                text,
+                MONDAY.plusSeconds(uid * 60));
+    }
+
+    static ArrivedMail mail(
+            long uid, String id, String from, String subject, String references, String text, Instant sentAt) {
+        String raw = "Message-ID: <" + id + ">\r\nFrom: " + from + "\r\nTo: <" + MINE + ">\r\nSubject: " + subject
+                + (references.isEmpty() ? "" : "\r\nReferences: " + references)
+                + "\r\nDate: " + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC))
+                + "\r\n\r\n" + text + "\r\n";
+        byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
+        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+    }
+
+    MvcTestResult call(SignedIn me, HttpMethod method, String path, String body) {
+        var request = mvc.method(method)
+                .uri(path)
+                .with(csrf())
+                .header("Idempotency-Key", UUID.randomUUID().toString())
+                .contentType(MediaType.APPLICATION_JSON)
+                .content(body);
+        if (me != null) {
+            request = request.with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())));
+        }
+        return request.exchange();
+    }
+
+    JsonNode get(SignedIn me, String path) {
+        return json.readTree(call(me, HttpMethod.GET, path, "").getResponse().getContentAsByteArray());
+    }
+
+    /** A change that must work; answers its command id. */
+    String change(SignedIn me, HttpMethod method, String path, String body) {
+        MvcTestResult result = call(me, method, path, body);
+        byte[] answer = result.getResponse().getContentAsByteArray();
+        if (result.getResponse().getStatus() / 100 != 2) {
+            throw new AssertionError(method + " " + path + ": " + new String(answer, StandardCharsets.UTF_8));
+        }
+        return json.readTree(answer).path("commandId").asString("");
+    }
+
+    String messageId(SignedIn me, String mailId) {
+        return String.valueOf(jdbc.queryForObject(
+                "select id from message where owner = ? and message_id = ?", UUID.class, me.accountId(), mailId));
+    }
+
+    /** Everything that decisions change, as text, without the versions, which only count. */
+    List<String> decidedState(SignedIn me) {
+        List<String> state = new ArrayList<>();
+        for (String query : List.of(
+                "select id, decision, decided_at from message where owner = ? order by id",
+                "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, state, created_at, ended_at from follow_up where owner = ? order by id",
+                "select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = ? order by 1, 2",
+                "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",
+                "select id, name, hue, monogram, letter, place, retired_at from category where owner = ? order by id")) {
+            jdbc.queryForList(query, me.accountId()).forEach(row -> state.add(row.toString()));
+        }
+        return state;
+    }
+}

@@ -1,0 +1,288 @@
+package org.squallnote.sources.mail;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.squallnote.sources.SyncStatus;
+import org.squallnote.standins.mail.MailStandIn;
+
+class MailSyncTest {
+
+    private static final String ADDRESS = "ines@merrowquay.example";
+    private static final LocalDate SINCE = LocalDate.now(ZoneOffset.UTC).minusDays(90);
+
+    private MailStandIn server;
+    private final Journal journal = new Journal();
+
+    @BeforeEach
+    void open() {
+        server = MailStandIn.start(0, 0);
+        server.addMailbox(ADDRESS, "secret");
+        server.addFolder(ADDRESS, "Sent");
+    }
+
+    @AfterEach
+    void close() {
+        server.close();
+    }
+
+    @Test
+    void readsWhatIsThereAndWhatArrives() throws Exception {
+        for (int i = 0; i < 120; i++) {
+            put("INBOX", "old" + i, Instant.now().minus(Duration.ofDays(i % 80)));
+        }
+        put("INBOX", "ancient", Instant.now().minus(Duration.ofDays(200)));
+        put("Sent", "mine", Instant.now());
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+            assertThat(journal.ids())
+                    .hasSize(121)
+                    .contains("old0", "old119", "mine")
+                    .doesNotContain("ancient");
+            journal.arrived.clear();
+            server.deliver(raw("fresh"));
+            assertThat(journal.arrived.poll(10, TimeUnit.SECONDS)).isEqualTo("fresh");
+        }
+    }
+
+    @Test
+    void aRestartReadsOnlyWhatIsMissing() throws Exception {
+        put("INBOX", "a", Instant.now());
+        put("INBOX", "b", Instant.now());
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+        }
+        // One of the batch was never put down, as if the application had been killed.
+        journal.forget("a");
+        put("INBOX", "c", Instant.now());
+        int before = journal.saves;
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+        }
+        assertThat(journal.ids()).containsExactlyInAnyOrder("a", "b", "c");
+        assertThat(journal.saves - before).isLessThanOrEqualTo(2);
+    }
+
+    @Test
+    void brokenMailDoesNotStopTheFolder() throws Exception {
+        put("INBOX", "good1", Instant.now());
+        server.put(
+                ADDRESS,
+                "INBOX",
+                "no header at all, just bytes \u0000\u0001".getBytes(StandardCharsets.UTF_8),
+                Instant.now());
+        put("INBOX", "good2", Instant.now());
+        journal.refuses = "good1";
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+        }
+        assertThat(journal.ids()).contains("good2").doesNotContain("good1").hasSize(2);
+    }
+
+    @Test
+    void aWrongPasswordIsExplained() throws Exception {
+        MailAccount wrong = new MailAccount(ADDRESS, account().settings(), "wrong");
+        try (MailSync sync = new MailSync(wrong, SINCE, journal, journal)) {
+            sync.start();
+            assertThat(journal.statuses.poll(10, TimeUnit.SECONDS)).contains("refused the user name or password");
+        }
+    }
+
+    @Test
+    void theTestSaysStepByStepWhatWorks() {
+        MailTest.Result good = MailTest.run(account());
+        assertThat(good.passed()).isTrue();
+        assertThat(good.folders().orElseThrow().sent()).contains("Sent");
+        assertThat(good.steps()).extracting("name").startsWith("Reach the IMAP server", "Sign in to IMAP");
+
+        MailSettings s = account().settings();
+        MailSettings noServer = new MailSettings(
+                new MailSettings.Server("127.0.0.1", 1, Encryption.TLS),
+                s.smtp(),
+                s.user(),
+                "",
+                "INBOX",
+                s.sent(),
+                s.archive(),
+                Optional.empty());
+        MailTest.Result bad = MailTest.run(new MailAccount(ADDRESS, noServer, "secret"));
+        assertThat(bad.steps().get(0).passed()).isFalse();
+        assertThat(bad.steps().get(0).detail()).contains("Nothing answers on this port");
+
+        MailSettings plainSpoken = new MailSettings(
+                new MailSettings.Server("127.0.0.1", server.imapPort(), Encryption.TLS),
+                s.smtp(),
+                s.user(),
+                "",
+                "INBOX",
+                s.sent(),
+                s.archive(),
+                Optional.empty());
+        assertThat(MailTest.run(new MailAccount(ADDRESS, plainSpoken, "secret"))
+                        .steps()
+                        .get(1)
+                        .passed())
+                .isFalse();
+    }
+
+    @Test
+    void aPasswordIsNotSentInTheClearToAnotherMachine() {
+        MailSettings s = account().settings();
+        MailSettings far = new MailSettings(
+                new MailSettings.Server("192.0.2.1", 143, Encryption.NONE),
+                s.smtp(),
+                s.user(),
+                "",
+                "INBOX",
+                s.sent(),
+                s.archive(),
+                Optional.empty());
+        assertThatThrownBy(() -> new MailConnection(new MailAccount(ADDRESS, far, "secret")).openImap())
+                .hasMessageContaining("Without encryption the password could be read");
+    }
+
+    @Test
+    void sendsAppendsAndMovesOnce() throws Exception {
+        MailCourier courier = new MailCourier(account());
+        boolean[] announced = new boolean[1];
+        assertThat(courier.send(raw("out"), () -> announced[0] = true)).isInstanceOf(MailCourier.Sending.Taken.class);
+        assertThat(announced[0]).isTrue();
+        courier.append("Sent", "out@x", raw("out"));
+        courier.append("Sent", "out@x", raw("out"));
+        assertThat(server.messages(ADDRESS, "Sent")).hasSize(1);
+        assertThat(courier.holds(List.of("Sent"), "out@x")).isTrue();
+        assertThat(courier.holds(List.of("Sent", "Nowhere"), "other")).isFalse();
+
+        courier.move("INBOX", -1, -1, Optional.of("out@x"), "Archive");
+        courier.move("INBOX", -1, -1, Optional.of("out@x"), "Archive");
+        assertThat(server.messages(ADDRESS, "INBOX")).isEmpty();
+        assertThat(server.messages(ADDRESS, "Archive")).hasSize(1);
+    }
+
+    @Test
+    void whatTheServerRefusesIsNotTriedAgain() {
+        byte[] nobody = "From: <ines@merrowquay.example>\r\nSubject: x\r\n\r\nx".getBytes(StandardCharsets.UTF_8);
+        assertThat(new MailCourier(account()).send(nobody, () -> {})).isNotInstanceOf(MailCourier.Sending.Taken.class);
+    }
+
+    private MailSync sync() {
+        return new MailSync(account(), SINCE, journal, journal);
+    }
+
+    private MailAccount account() {
+        return new MailAccount(
+                ADDRESS,
+                new MailSettings(
+                        new MailSettings.Server("127.0.0.1", server.imapPort(), Encryption.NONE),
+                        new MailSettings.Server("127.0.0.1", server.smtpPort(), Encryption.NONE),
+                        ADDRESS,
+                        "Ines",
+                        "INBOX",
+                        Optional.of("Sent"),
+                        Optional.of("Archive"),
+                        Optional.empty()),
+                "secret");
+    }
+
+    private void put(String folder, String id, Instant at) {
+        server.put(ADDRESS, folder, raw(id), at);
+    }
+
+    private static byte[] raw(String id) {
+        return ("Message-ID: <" + id + "@x>\r\nFrom: Tilda <tilda@x.example>\r\nTo: <" + ADDRESS + ">\r\nSubject: " + id
+                        + "\r\n\r\nText\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
+    private void awaitLive() throws InterruptedException {
+        String status;
+        do {
+            status = journal.statuses.poll(20, TimeUnit.SECONDS);
+            assertThat(status).isNotNull();
+        } while (!status.equals("live"));
+    }
+
+    /** Keeps in memory what the real one keeps in the store. */
+    private static final class Journal implements MailJournal, SyncStatus {
+
+        private final Map<String, String> idByPlace = new ConcurrentHashMap<>();
+        private final BlockingQueue<String> arrived = new LinkedBlockingQueue<>();
+        private final BlockingQueue<String> statuses = new LinkedBlockingQueue<>();
+        private volatile String refuses = "";
+        private volatile int saves;
+
+        Set<String> ids() {
+            return Set.copyOf(idByPlace.values());
+        }
+
+        void forget(String id) {
+            idByPlace.values().remove(id);
+        }
+
+        @Override
+        public Set<Long> knownUids(String folder, long uidValidity) {
+            String prefix = folder + " " + uidValidity + " ";
+            return idByPlace.keySet().stream()
+                    .filter(place -> place.startsWith(prefix))
+                    .map(place -> Long.parseLong(place.substring(prefix.length())))
+                    .collect(Collectors.toSet());
+        }
+
+        @Override
+        public Optional<Long> completeAt(String folder, long uidValidity) {
+            return Optional.empty();
+        }
+
+        @Override
+        public void markComplete(String folder, long uidValidity, long highestModSeq) {}
+
+        @Override
+        public synchronized void save(String folder, long uidValidity, List<ArrivedMail> batch) {
+            if (batch.stream().anyMatch(mail -> mail.mail().subject().equals(refuses))) {
+                throw new IllegalStateException("Refused by the test");
+            }
+            saves++;
+            for (ArrivedMail mail : batch) {
+                String id = mail.mail().subject();
+                idByPlace.put(folder + " " + uidValidity + " " + mail.uid(), id);
+                arrived.add(id);
+            }
+        }
+
+        @Override
+        public void reading(int done, int total) {
+            statuses.add("reading");
+        }
+
+        @Override
+        public void live() {
+            statuses.add("live");
+        }
+
+        @Override
+        public void trouble(String whatHappened) {
+            statuses.add(whatHappened);
+        }
+    }
+}
