@@ -268,7 +268,19 @@ public final class AppSetUp {
         return JSON.createObjectNode();
     }
 
-    private JsonNode call(String method, String path, @Nullable JsonNode body) {
+    /** Signs in to an application that has been set up before. */
+    public void signIn() {
+        call("GET", "/api/session", null);
+        call("POST", "/api/session", object().put("signIn", SIGN_IN).put("password", MerrowQuay.PASSWORD));
+        call("GET", "/api/session", null);
+    }
+
+    /**
+     * A request as the page makes it.
+     *
+     * @throws IllegalStateException when it is not answered, or not with success
+     */
+    public JsonNode call(String method, String path, @Nullable JsonNode body) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app + path))
                 .timeout(Duration.ofSeconds(40))
                 .header("Content-Type", "application/json")
