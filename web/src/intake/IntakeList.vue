@@ -2,11 +2,12 @@
 import { Paperclip } from '@lucide/vue'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { IntakeLine } from '@/api/client'
-import { HEAPS } from '@/intake/order'
+import { HEAPS, type Heap } from '@/intake/order'
 import { moment, workingSpan, workingSpanInWords } from '@/ui/time'
 
-const { lines, selected } = defineProps<{
+const { lines, counts, selected } = defineProps<{
   lines: readonly IntakeLine[]
+  counts: Readonly<Partial<Record<Heap, number>>>
   selected: string | undefined
 }>()
 const emit = defineEmits<{ open: [id: string] }>()
@@ -31,7 +32,8 @@ watch(
       <h2
         class="bg-paper border-line sticky top-0 z-10 flex h-7 items-center justify-between border-b px-3 font-semibold"
       >
-        {{ heap.title }} <span class="text-ink-soft font-normal">{{ heap.lines.length }}</span>
+        {{ heap.title }}
+        <span class="text-ink-soft font-normal">{{ counts[heap.heap] ?? heap.lines.length }}</span>
       </h2>
       <p v-if="heap.lines.length === 0" class="text-ink-soft px-3 py-1.5">{{ heap.empty }}</p>
       <ul>
@@ -61,6 +63,9 @@ watch(
           </button>
         </li>
       </ul>
+      <p v-if="(counts[heap.heap] ?? 0) > heap.lines.length" class="text-ink-soft px-3 py-1.5">
+        The newest {{ heap.lines.length }} are shown; the others follow as you decide.
+      </p>
     </section>
   </div>
 </template>

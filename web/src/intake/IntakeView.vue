@@ -18,7 +18,7 @@ import AnswerForm from '@/intake/AnswerForm.vue'
 import { keepLocally } from '@/intake/draft'
 import FollowUpSentence from '@/intake/FollowUpSentence.vue'
 import IntakeList from '@/intake/IntakeList.vue'
-import { after, inOrder } from '@/intake/order'
+import { after, inOrder, without } from '@/intake/order'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -67,15 +67,7 @@ function step(by: 1 | -1): void {
 /** Shows the next message at once; when the decision is refused, the list is loaded again and shows it. */
 function decide(call: Parameters<typeof run>[0], id: string): Promise<Done | undefined> {
   const following = next.value
-  queryClient.setQueryData<IntakeView>(
-    ['intake'],
-    (view) =>
-      view && {
-        ...view,
-        total: view.lines.some((line) => line.id === id) ? view.total - 1 : view.total,
-        lines: view.lines.filter((line) => line.id !== id),
-      },
-  )
+  queryClient.setQueryData<IntakeView>(['intake'], (view) => view && without(view, id))
   mode.value = 'decide'
   open(wide.value ? following : undefined)
   return run(call)
@@ -187,7 +179,13 @@ useKeys('Intake', [
           <RouterLink class="btn" to="/follow-ups">See what you follow up</RouterLink>
         </p>
       </Note>
-      <IntakeList v-else :lines="lines" :selected="selected" @open="open" />
+      <IntakeList
+        v-else
+        :lines="lines"
+        :counts="intake.data.value?.counts ?? {}"
+        :selected="selected"
+        @open="open"
+      />
     </div>
     <section v-if="selected" class="bg-surface flex min-w-0 flex-1 flex-col" aria-label="Message">
       <div class="min-h-0 flex-1 overflow-auto">

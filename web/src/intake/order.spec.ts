@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { IntakeLine } from '@/api/client'
-import { after, inOrder } from '@/intake/order'
+import { after, inOrder, without } from '@/intake/order'
 
 function line(id: string, heap: IntakeLine['heap']): IntakeLine {
   return {
@@ -30,5 +30,11 @@ describe('the order of Intake', () => {
     expect(after(order, 'a')).toBe('b')
     expect(after(order, 'read')).toBe('b')
     expect(after([line('only', 'TO_READ')], 'only')).toBeUndefined()
+  })
+
+  it('is without a message at once when it is decided', () => {
+    const view = { total: 3, counts: { ASKS_YOU: 2, TO_READ: 1 }, lines, quickChoices: [] }
+    expect(without(view, 'a')).toMatchObject({ total: 2, counts: { ASKS_YOU: 1, TO_READ: 1 } })
+    expect(without(view, 'gone')).toBe(view)
   })
 })

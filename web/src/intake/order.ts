@@ -1,4 +1,4 @@
-import type { IntakeLine } from '@/api/client'
+import type { IntakeLine, IntakeView } from '@/api/client'
 
 export type Heap = IntakeLine['heap']
 export const HEAPS: { heap: Heap; title: string; empty: string }[] = [
@@ -19,4 +19,18 @@ export function inOrder(lines: readonly IntakeLine[], left: ReadonlySet<string>)
 export function after(lines: readonly IntakeLine[], id: string | undefined): string | undefined {
   const place = lines.findIndex((line) => line.id === id)
   return (lines[place + 1] ?? lines[place - 1])?.id
+}
+
+/** The view as it is once a message is decided. */
+export function without(view: IntakeView, id: string): IntakeView {
+  const line = view.lines.find((each) => each.id === id)
+  if (!line) {
+    return view
+  }
+  return {
+    ...view,
+    total: view.total - 1,
+    counts: { ...view.counts, [line.heap]: (view.counts[line.heap] ?? 1) - 1 },
+    lines: view.lines.filter((each) => each.id !== id),
+  }
 }

@@ -3,6 +3,7 @@ package org.squallnote.server.intake;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.QuickChoices;
 import org.squallnote.core.time.WorkingTime;
@@ -22,6 +24,8 @@ import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.store.message.IntakeCount;
+import org.squallnote.store.message.IntakeKind;
 import org.squallnote.store.message.IntakeRow;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.source.ChatRoom;
@@ -32,8 +36,8 @@ import org.squallnote.store.source.SourceStore;
 @RestController
 class IntakeController {
 
-    /** The list shows this many at most; the count says how many there are. */
-    private static final int MOST = 300;
+    /** The list shows this many of each heap at most, the newest; the counts say how many there are. */
+    private static final int MOST_OF_A_HEAP = 200;
 
     private final MessageStore messages;
     private final SourceStore sources;
@@ -76,17 +80,34 @@ class IntakeController {
             }
         }
         Map<Heap, Integer> counts = new EnumMap<>(Heap.class);
+        List<IntakeLine> lines = new ArrayList<>();
         for (Heap heap : Heap.values()) {
             counts.put(heap, 0);
+            messages.intake(me.accountId(), kindsOf(heap), MOST_OF_A_HEAP)
+                    .forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
         }
-        List<IntakeLine> lines = messages.intake(me.accountId(), MOST).stream()
-                .map(row -> line(row, now, workingTime, sourceNames, roomNames))
-                .toList();
-        lines.forEach(line -> counts.merge(line.heap(), 1, Integer::sum));
+        int total = 0;
+        for (IntakeCount count : messages.intakeCounts(me.accountId())) {
+            counts.merge(Heap.of(count.nature(), count.asksMe()), count.count(), Integer::sum);
+            total += count.count();
+        }
         List<QuickChoice> choices = QuickChoices.on(LocalDate.ofInstant(now, me.zoneId()), workingTime).stream()
                 .map(choice -> new QuickChoice(choice.label(), choice.day()))
                 .toList();
-        return new IntakeView(messages.intakeCount(me.accountId()), counts, lines, choices);
+        return new IntakeView(total, counts, lines, choices);
+    }
+
+    /** The kinds of messages that the rule puts into a heap. */
+    private static List<IntakeKind> kindsOf(Heap heap) {
+        List<IntakeKind> kinds = new ArrayList<>();
+        for (Nature nature : Nature.values()) {
+            for (boolean asksMe : new boolean[] {true, false}) {
+                if (Heap.of(nature, asksMe) == heap) {
+                    kinds.add(new IntakeKind(nature, asksMe));
+                }
+            }
+        }
+        return kinds;
     }
 
     private static IntakeLine line(

@@ -129,15 +129,20 @@ public interface MessageStore {
             + " where owner = #{owner} and id = #{id}")
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    @Select("select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
+    /** The newest undecided messages of the given kinds. */
+    @Select("<script>select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
             + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id,"
-            + " files <> '{\"list\":[]}' as has_files, version"
-            + " from message where owner = #{owner} and decision = 'UNDECIDED' order by sent_at desc"
-            + " fetch first #{most} rows only")
-    List<IntakeRow> intake(@Param("owner") UUID owner, @Param("most") int most);
+            + " files != '{\"list\":[]}' as has_files, version"
+            + " from message where owner = #{owner} and decision = 'UNDECIDED' and (nature, asks_me) in"
+            + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
+            + " #{kind.asksMe})</foreach> order by sent_at desc fetch first #{most} rows only</script>")
+    List<IntakeRow> intake(
+            @Param("owner") UUID owner, @Param("kinds") Collection<IntakeKind> kinds, @Param("most") int most);
 
-    @Select("select count(*) from message where owner = #{owner} and decision = 'UNDECIDED'")
-    int intakeCount(UUID owner);
+    /** How many undecided messages there are of each kind. */
+    @Select("select nature, asks_me, count(*) as count from message where owner = #{owner}"
+            + " and decision = 'UNDECIDED' group by nature, asks_me")
+    List<IntakeCount> intakeCounts(UUID owner);
 
     @Select("select count(*) from message where owner = #{owner} and source_id = #{sourceId}")
     int countInSource(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);

@@ -1,0 +1,175 @@
+package org.squallnote.bench;
+
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.squallnote.server.DataFolder;
+import org.squallnote.server.Squallnote;
+import org.squallnote.server.account.LocalToken;
+import org.squallnote.server.files.FileImport;
+import org.squallnote.store.account.Account;
+import org.squallnote.store.account.AccountStore;
+
+/** Prints the figures that are promised, each beside what it is measured against. */
+public final class Bench {
+
+    private static final int MANY = 20_000;
+    private static final int FEW = 2_000;
+    private static final int ROUNDS = 5;
+
+    private final ConfigurableApplicationContext application;
+    private final FileImport files;
+    private final AccountStore accounts;
+    private final Instant now;
+
+    private Bench(ConfigurableApplicationContext application) {
+        this.application = application;
+        this.files = application.getBean(FileImport.class);
+        this.accounts = application.getBean(AccountStore.class);
+        this.now = application.getBean(Clock.class).instant();
+    }
+
+    /** Runs everything; takes a minute or two. */
+    public static void main(String[] args) throws IOException, InterruptedException {
+        Path data = Files.createTempDirectory("squallnote-bench");
+        try (ConfigurableApplicationContext application =
+                SpringApplication.run(Squallnote.class, "--data=" + data, "--server.port=0")) {
+            new Bench(application).run();
+        } finally {
+            try (var paths = Files.walk(data)) {
+                paths.sorted(Collections.reverseOrder())
+                        .forEach(path -> path.toFile().delete());
+            }
+        }
+    }
+
+    private void run() throws IOException, InterruptedException {
+        Path many = GeneratedMbox.write(MANY, 1, now);
+        Path few = GeneratedMbox.write(FEW, 2, now);
+        PlainParsing parsing = new PlainParsing();
+        for (int i = 0; i < 3; i++) {
+            importInto(newAccount(), few); // Warm-up, not counted.
+            parsing.run(many);
+        }
+        List<Double> parseTimes = new ArrayList<>();
+        List<Double> manyTimes = new ArrayList<>();
+        List<Double> fewTimes = new ArrayList<>();
+        Account account = newAccount();
+        for (int round = 0; round < ROUNDS; round++) {
+            parseTimes.add(seconds(() -> parsing.run(many)));
+            for (int i = 0; i < 3; i++) {
+                Account fresh = newAccount();
+                fewTimes.add(seconds(() -> importInto(fresh, few)));
+            }
+            account = newAccount();
+            Account fresh = account;
+            manyTimes.add(seconds(() -> importInto(fresh, many)));
+        }
+        say(
+                "Import of %d messages against merely parsing them: %.2f times (goal: at most 3)",
+                MANY, median(manyTimes) / median(parseTimes));
+        say(
+                "Import, each of %d messages against each of %d: %.2f times (goal: at most 1.2)",
+                MANY, FEW, median(manyTimes) / MANY / (median(fewTimes) / FEW));
+        intake(account);
+        Files.delete(many);
+        Files.delete(few);
+    }
+
+    private void intake(Account account) throws IOException, InterruptedException {
+        List<String> running =
+                Files.readAllLines(application.getBean(DataFolder.class).file(DataFolder.RUNNING));
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + running.get(0) + "/api/intake"))
+                .header(LocalToken.TOKEN_HEADER, running.get(1))
+                .header(LocalToken.ACCOUNT_HEADER, account.signIn())
+                .build();
+        List<Double> times = new ArrayList<>();
+        for (int i = 0; i < 700; i++) {
+            double time = seconds(() -> {
+                HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+                if (response.statusCode() != 200) {
+                    throw new IllegalStateException("Intake answered " + response.statusCode());
+                }
+            });
+            if (i >= 200) {
+                times.add(time * 1000);
+            }
+        }
+        Collections.sort(times);
+        JdbcTemplate jdbc = application.getBean(JdbcTemplate.class);
+        int undecided =
+                count(jdbc, "select count(*) from message where owner = ? and decision = 'UNDECIDED'", account.id());
+        say(
+                "Intake request with %d messages in the store, %d undecided: median %.1f ms, 99th percentile %.1f ms",
+                count(jdbc, "select count(*) from message where owner = ?", account.id()),
+                undecided,
+                times.get(times.size() / 2),
+                times.get(times.size() * 99 / 100));
+        String plan = String.join(
+                "\n",
+                jdbc.queryForList(
+                        "explain select id from message where owner = ? and decision = 'UNDECIDED' order by sent_at desc fetch first 300 rows only",
+                        String.class,
+                        account.id()));
+        boolean index = plan.toUpperCase(Locale.ROOT).contains("MESSAGE_IN_INTAKE");
+        say("Its plan uses the index message_in_intake: %s", index ? "yes" : "NO\n" + plan);
+    }
+
+    private static int count(JdbcTemplate jdbc, String query, UUID owner) {
+        Integer found = jdbc.queryForObject(query, Integer.class, owner);
+        return found == null ? 0 : found;
+    }
+
+    private Account newAccount() {
+        UUID id = UUID.randomUUID();
+        Account account = new Account(id, "bench-" + id, "Bench", "none", "UTC", false, now);
+        accounts.insert(account);
+        return account;
+    }
+
+    private void importInto(Account account, Path file) throws IOException {
+        try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
+            FileImport.Result result = files.run(account.id(), in);
+            if (result.added() != result.found()) {
+                throw new IllegalStateException("Imported " + result);
+            }
+        }
+    }
+
+    private interface Work {
+        void run() throws IOException, InterruptedException;
+    }
+
+    private static double seconds(Work work) throws IOException, InterruptedException {
+        long start = System.nanoTime();
+        work.run();
+        return (System.nanoTime() - start) / 1e9;
+    }
+
+    private static double median(List<Double> values) {
+        List<Double> sorted = new ArrayList<>(values);
+        Collections.sort(sorted);
+        return sorted.get(sorted.size() / 2);
+    }
+
+    private static void say(String format, Object... values) {
+        System.out.println(String.format(Locale.ROOT, format, values));
+    }
+}
