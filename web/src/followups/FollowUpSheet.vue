@@ -67,7 +67,7 @@ const TAB = 'border-b-2 px-1 h-8'
 </script>
 
 <template>
-  <Sheet :title="line?.title ?? 'Follow-up'" @close="emit('close')">
+  <Sheet title="Follow-up" @close="emit('close')">
     <Loading v-if="followUp.isPending.value" />
     <Note v-else-if="followUp.isError.value" title="This follow-up could not be loaded" problem>
       <p>{{ followUp.error.value?.message }}</p>

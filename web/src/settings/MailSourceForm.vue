@@ -75,7 +75,14 @@ function acceptCertificate(sha256: string): void {
   void test()
 }
 
+/** A new account is tested before it is connected; one that fails the test is connected only when asked again. */
 async function save(): Promise<void> {
+  if (!source && !result.value) {
+    await test()
+    if (!result.value?.passed) {
+      return
+    }
+  }
   busy.value = true
   const done = await run(
     (header) =>
@@ -239,7 +246,7 @@ async function save(): Promise<void> {
         {{ busy ? 'Testing …' : 'Test' }}
       </button>
       <button class="btn btn-main" type="submit" :disabled="busy" data-test="save">
-        {{ source ? 'Save' : 'Connect' }}
+        {{ source ? 'Save' : result && !result.passed ? 'Connect anyway' : 'Connect' }}
       </button>
       <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>
     </div>

@@ -45,7 +45,7 @@ function choose(isoDay: string | null, close: () => void): void {
       :class="above ? 'bottom-full mb-1' : 'top-full mt-1'"
       data-keys="own"
     >
-      <div class="flex w-52 flex-col gap-1">
+      <div class="flex w-64 flex-col gap-1 whitespace-nowrap">
         <button
           v-for="choice in choices"
           :key="choice.label"
@@ -69,7 +69,7 @@ function choose(isoDay: string | null, close: () => void): void {
         <Calendar :chosen="chosenDay" @choose="(isoDay) => choose(isoDay, close)" />
         <label class="mt-2 flex items-center gap-2">
           at <input v-model="time" type="time" class="field w-28" :disabled="!chosenDay" />
-          <span class="text-ink-soft">or any time that day</span>
+          <span class="text-ink-soft">or any time</span>
         </label>
       </div>
     </PopoverPanel>

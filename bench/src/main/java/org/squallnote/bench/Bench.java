@@ -31,7 +31,7 @@ public final class Bench {
 
     private static final int MANY = 20_000;
     private static final int FEW = 2_000;
-    private static final int ROUNDS = 5;
+    private static final int ROUNDS = 3;
 
     private final ConfigurableApplicationContext application;
     private final FileImport files;

@@ -51,7 +51,9 @@ class AccessibilityIT {
 
     @AfterAll
     void close() {
-        browser.close();
+        if (browser != null) {
+            browser.close();
+        }
         application.close();
         quay.close();
     }

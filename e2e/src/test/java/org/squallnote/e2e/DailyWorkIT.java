@@ -43,7 +43,9 @@ class DailyWorkIT {
 
     @AfterAll
     void close() {
-        browser.close();
+        if (browser != null) {
+            browser.close();
+        }
         application.close();
         quay.close();
     }

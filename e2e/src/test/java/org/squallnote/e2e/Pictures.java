@@ -4,22 +4,38 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.List;
 import org.openqa.selenium.OutputType;
 
 /**
  * Takes pictures of the running demo.
  *
  * <p>Arguments: the application's address, the folder for the pictures, and shots as {@code name:path:width:theme:steps}
- * where steps are separated by commas: a CSS selector to click, {@code key=X} to press a key, {@code wait=TEXT}.
+ * where steps are separated by commas: a CSS selector to click, {@code key=X} to press a key, {@code wait=TEXT}. Without
+ * shots, one of each view.
  */
 final class Pictures {
+
+    private static final String[] OF_EACH_VIEW = {
+        "intake:/intake:1280:light:wait=Tilda Brandt",
+        "intake-follow-up:/intake:1280:light:key=f",
+        "intake-night-watch:/intake:1280:dark:key=a",
+        "intake-narrow:/intake:390:light:",
+        "follow-ups:/follow-ups:1280:light:",
+        "follow-up-sheet:/follow-ups:1280:light:[data-follow-up]",
+        "threads:/threads:1280:light:",
+        "thread-sheet:/threads:1280:light:[data-row='6']",
+        "settings-sources:/settings/sources:1280:light:",
+        "settings-categories:/settings/categories:1280:light:",
+    };
 
     private Pictures() {}
 
     public static void main(String[] args) throws IOException {
         try (Browser browser = new Browser(args[0])) {
             browser.signIn("ines", "merrow-quay-demo");
-            for (String shot : Arrays.asList(args).subList(2, args.length)) {
+            List<String> shots = args.length > 2 ? Arrays.asList(args).subList(2, args.length) : List.of(OF_EACH_VIEW);
+            for (String shot : shots) {
                 String[] parts = shot.split(":", 5);
                 take(browser, Path.of(args[1], parts[0] + ".png"), parts);
             }
