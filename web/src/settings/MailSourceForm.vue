@@ -50,7 +50,7 @@ watch(
   },
 )
 
-async function test(): Promise<void> {
+async function test(): Promise<boolean> {
   busy.value = true
   result.value = undefined
   try {
@@ -63,8 +63,10 @@ async function test(): Promise<void> {
     result.value = found
     form.sent ??= found.folders?.sent ?? null
     form.archive ??= found.folders?.archive ?? null
+    return found.passed
   } catch (problem) {
     showProblem(problem)
+    return false
   } finally {
     busy.value = false
   }
@@ -78,8 +80,8 @@ function acceptCertificate(sha256: string): void {
 /** A new account is tested before it is connected; one that fails the test is connected only when asked again. */
 async function save(): Promise<void> {
   if (!source && !result.value) {
-    await test()
-    if (!result.value?.passed) {
+    const passed = await test()
+    if (!passed) {
       return
     }
   }

@@ -46,7 +46,7 @@ import org.squallnote.store.source.SourceStore;
 public class MailArrivals {
 
     /** A date further ahead of the server's than this is taken for wrong. */
-    private static final Duration CLOCK_SLACK = Duration.ofDays(1);
+    private static final Duration CLOCK_TOLERANCE = Duration.ofDays(1);
 
     private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
 
@@ -136,7 +136,7 @@ public class MailArrivals {
                                                         mail.sentAt().get(),
                                                         held.get().sentAt())
                                                 .abs()
-                                                .compareTo(CLOCK_SLACK)
+                                                .compareTo(CLOCK_TOLERANCE)
                                         > 0));
         return reused
                 ? identity + "#"
@@ -165,7 +165,7 @@ public class MailArrivals {
                 : Optional.empty();
         Instant sentAt = mail.sentAt()
                 .filter(at -> at.isAfter(BEFORE_MAIL)
-                        && at.isBefore(arrived.receivedAt().plus(CLOCK_SLACK)))
+                        && at.isBefore(arrived.receivedAt().plus(CLOCK_TOLERANCE)))
                 .orElse(arrived.receivedAt());
         String baseSubject = BaseSubject.of(mail.subject()).text();
         UUID component = threads.componentFor(origin.owner(), mail, baseSubject, sentAt);
