@@ -3,7 +3,7 @@ import { reload } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
 const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX']
-const undoable: string[] = []
+const undoables: string[] = []
 
 /**
  * Runs a change: shows what it did with a way back, or what went wrong.
@@ -18,13 +18,18 @@ export async function run(
     response: Response
   }>,
   topics: string[] = ALL,
+  undoable: 'undoable' | 'final' = 'undoable',
 ): Promise<Done | undefined> {
   const header = commandHeader(newId())
   for (let attempt = 0; ; attempt++) {
     try {
       const done = await unwrap(call(header))
-      undoable.push(done.commandId)
-      showDone(done.label, () => undo(done.commandId))
+      if (undoable === 'undoable') {
+        undoables.push(done.commandId)
+        showDone(done.label, () => undo(done.commandId))
+      } else {
+        showDone(done.label)
+      }
       reload(topics)
       return done
     } catch (problem) {
@@ -47,9 +52,9 @@ export async function undo(commandId: string): Promise<void> {
         params: { path: { commandId }, header: commandHeader() },
       }),
     )
-    const place = undoable.indexOf(commandId)
+    const place = undoables.indexOf(commandId)
     if (place >= 0) {
-      undoable.splice(place, 1)
+      undoables.splice(place, 1)
     }
     showDone(done.label)
   } catch (problem) {
@@ -60,7 +65,7 @@ export async function undo(commandId: string): Promise<void> {
 
 /** Takes back the last change made in this page. */
 export async function undoLast(): Promise<void> {
-  const last = undoable.at(-1)
+  const last = undoables.at(-1)
   if (last) {
     await undo(last)
   }

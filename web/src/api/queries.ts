@@ -1,4 +1,4 @@
-import { QueryClient, useQuery } from '@tanstack/vue-query'
+import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import { client, Problem, unwrap, type Turn } from '@/api/client'
 
@@ -53,11 +53,19 @@ export function useFollowUp(id: MaybeRefOrGetter<string>) {
   })
 }
 
+const THREADS_A_PAGE = 100
+
 export function useThreads(turn: MaybeRefOrGetter<Turn>) {
-  return useQuery({
+  return useInfiniteQuery({
     queryKey: computed(() => ['threads', toValue(turn)]),
-    queryFn: () =>
-      unwrap(client.GET('/api/threads', { params: { query: { turn: toValue(turn) } } })),
+    queryFn: ({ pageParam }) =>
+      unwrap(
+        client.GET('/api/threads', {
+          params: { query: { turn: toValue(turn), offset: pageParam } },
+        }),
+      ),
+    initialPageParam: 0,
+    getNextPageParam: (last, all) => (last.more ? all.length * THREADS_A_PAGE : undefined),
     placeholderData: (previous) => previous,
   })
 }

@@ -24,15 +24,29 @@ const stuck = computed(() =>
   (outbox.data.value ?? []).filter((line) => line.state === 'UNCERTAIN' || line.state === 'FAILED'),
 )
 
+const TOPICS = ['OUTBOX', 'THREADS', 'INTAKE']
+
 function path(line: OutboxLine) {
   return { path: { id: line.id } }
 }
 const sendAgain = (line: OutboxLine) =>
-  run((header) => client.POST('/api/outbox/{id}/send-again', { params: { ...path(line), header } }))
+  run(
+    (header) => client.POST('/api/outbox/{id}/send-again', { params: { ...path(line), header } }),
+    TOPICS,
+    'final',
+  )
 const wentOut = (line: OutboxLine) =>
-  run((header) => client.POST('/api/outbox/{id}/went-out', { params: { ...path(line), header } }))
+  run(
+    (header) => client.POST('/api/outbox/{id}/went-out', { params: { ...path(line), header } }),
+    TOPICS,
+    'final',
+  )
 const giveUp = (line: OutboxLine) =>
-  run((header) => client.POST('/api/outbox/{id}/give-up', { params: { ...path(line), header } }))
+  run(
+    (header) => client.POST('/api/outbox/{id}/give-up', { params: { ...path(line), header } }),
+    TOPICS,
+    'final',
+  )
 </script>
 
 <template>

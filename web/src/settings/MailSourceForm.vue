@@ -98,6 +98,7 @@ async function save(): Promise<void> {
             body: form,
           }),
     ['SOURCES'],
+    'final',
   )
   busy.value = false
   if (done) {

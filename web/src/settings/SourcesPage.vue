@@ -39,6 +39,7 @@ function disconnect(source: SourceView): void {
         params: { path: { id: source.id }, query: { version: source.version }, header },
       }),
     ['SOURCES'],
+    'final',
   )
 }
 

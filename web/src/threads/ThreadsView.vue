@@ -15,7 +15,8 @@ const route = useRoute()
 const router = useRouter()
 const turn = ref<Turn>('WITH_ME')
 const threads = useThreads(turn)
-const lines = computed(() => threads.data.value?.lines ?? [])
+const lines = computed(() => threads.data.value?.pages.flatMap((page) => page.lines) ?? [])
+const newest = computed(() => threads.data.value?.pages[0])
 const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
 )
@@ -85,7 +86,7 @@ useKeys('Threads', [
         @click="turn = each.turn"
       >
         {{ each.title }}
-        <span class="font-normal">{{ threads.data.value?.counts[each.turn] ?? 0 }}</span>
+        <span class="font-normal">{{ newest?.counts[each.turn] ?? 0 }}</span>
       </button>
     </div>
     <div class="min-h-0 flex-1 overflow-auto px-3 pb-3">
@@ -142,7 +143,7 @@ useKeys('Threads', [
               {{ people(line) }}
             </td>
             <td class="hidden px-3 sm:table-cell">
-              <Trace :thread="line" :now="threads.data.value?.now ?? ''" />
+              <Trace :thread="line" :now="newest?.now ?? ''" />
             </td>
             <td
               v-if="turn !== 'WITH_ME'"
@@ -164,9 +165,15 @@ useKeys('Threads', [
           </tr>
         </tbody>
       </table>
-      <p v-if="threads.data.value?.more" class="text-ink-soft mt-2">
-        Only the first hundred are shown. Close some to see the others.
-      </p>
+      <button
+        v-if="threads.hasNextPage.value"
+        class="btn mt-2"
+        type="button"
+        :disabled="threads.isFetchingNextPage.value"
+        @click="void threads.fetchNextPage()"
+      >
+        Show the next hundred
+      </button>
     </div>
     <ThreadSheet v-if="openId" :id="openId" :key="openId" :pointed="pointed" @close="closeSheet" />
   </div>

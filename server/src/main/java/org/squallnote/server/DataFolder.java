@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
@@ -17,12 +18,14 @@ public class DataFolder {
     /** Port and token of the running application. */
     public static final String RUNNING = "running";
 
+    private static final Set<PosixFilePermission> FOR_ME_ALONE = PosixFilePermissions.fromString("rwx------");
+
     private final Path folder;
 
-    /** Makes the folder where it is missing. */
+    /** Makes the folder where it is missing, readable for the user of the application only. */
     public DataFolder(@Value("${data}") String folder) throws IOException {
         this.folder = Path.of(folder).toAbsolutePath();
-        Files.createDirectories(this.folder);
+        Files.createDirectories(this.folder, PosixFilePermissions.asFileAttribute(FOR_ME_ALONE));
     }
 
     /** A file in the folder. */

@@ -2,7 +2,6 @@ package org.squallnote.server;
 
 import java.util.Arrays;
 import org.springframework.boot.SpringApplication;
-import org.springframework.boot.WebApplicationType;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Import;
@@ -23,7 +22,7 @@ public class Squallnote {
         }
         SpringApplication application = new SpringApplication(Squallnote.class);
         if (command) {
-            application.setWebApplicationType(WebApplicationType.NONE);
+            application.setAdditionalProfiles(ImportCommand.PROFILE);
         }
         application.run(args);
     }

@@ -19,6 +19,7 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 import org.squallnote.server.DataFolder;
+import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /**
@@ -53,6 +54,9 @@ public class LocalToken extends OncePerRequestFilter {
     /** Writes port and token for the command line. */
     @EventListener
     public void writeFile(WebServerInitializedEvent started) throws IOException {
+        if (getEnvironment().matchesProfiles("command")) {
+            return; // Ends by itself; nobody is to turn to it.
+        }
         data.writePrivately(DataFolder.RUNNING, started.getWebServer().getPort() + "\n" + token + "\n");
     }
 
@@ -70,11 +74,16 @@ public class LocalToken extends OncePerRequestFilter {
             String signIn = Optional.ofNullable(request.getHeader(ACCOUNT_HEADER))
                     .orElse("")
                     .toLowerCase(Locale.ROOT);
-            accounts.bySignIn(signIn)
-                    .ifPresent(account -> SecurityContextHolder.getContext()
-                            .setAuthentication(new UsernamePasswordAuthenticationToken(
-                                    Sessions.signedIn(account), null, List.of())));
+            Optional<Account> named = signIn.isEmpty() ? onlyAccount() : accounts.bySignIn(signIn);
+            named.ifPresent(account -> SecurityContextHolder.getContext()
+                    .setAuthentication(
+                            new UsernamePasswordAuthenticationToken(Sessions.signedIn(account), null, List.of())));
         }
         chain.doFilter(request, response);
+    }
+
+    private Optional<Account> onlyAccount() {
+        List<Account> all = accounts.all();
+        return all.size() == 1 ? Optional.of(all.get(0)) : Optional.empty();
     }
 }

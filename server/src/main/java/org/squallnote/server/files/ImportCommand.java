@@ -1,5 +1,6 @@
 package org.squallnote.server.files;
 
+import java.io.FileNotFoundException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
@@ -7,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,8 +21,10 @@ import org.springframework.stereotype.Component;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
+import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The commands {@code import FILE…} and {@code rebuild}. While the application runs, the database is its own; then the
@@ -29,8 +33,13 @@ import org.squallnote.store.account.AccountStore;
 @Component
 public class ImportCommand implements ApplicationRunner {
 
+    /** The profile under which a command runs: on a free port, without engines. */
+    public static final String PROFILE = "command";
+
     /** The commands that end by themselves. */
     public static final Set<String> NAMES = Set.of("import", "rebuild");
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final FileImport files;
     private final Rebuild rebuild;
@@ -43,23 +52,36 @@ public class ImportCommand implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments arguments) throws IOException {
+    public void run(ApplicationArguments arguments) {
         List<String> words = arguments.getNonOptionArgs();
         if (words.isEmpty() || !NAMES.contains(words.get(0))) {
             return;
         }
-        Account account = account(arguments);
+        try {
+            work(words, account(arguments));
+        } catch (IOException | IllegalArgumentException | Refusal e) {
+            System.err.println("squallnote: " + reason(e));
+            System.exit(1);
+        }
+        System.exit(0);
+    }
+
+    private void work(List<String> words, Account account) throws IOException {
         if (words.get(0).equals("rebuild")) {
             say("Rebuilt " + rebuild.run(account.id()) + " threads.");
             return;
         }
         for (String name : words.subList(1, words.size())) {
             try (InputStream in = Files.newInputStream(Path.of(name))) {
-                FileImport.Result result = files.run(account.id(), in);
-                say(name + ": " + result.found() + " messages, " + result.added() + " new, " + result.known()
-                        + " known before.");
+                say(name, files.run(account.id(), in));
             }
         }
+    }
+
+    private static String reason(Exception problem) {
+        return problem instanceof NoSuchFileException missing
+                ? "There is no file " + missing.getFile() + "."
+                : String.valueOf(problem.getMessage());
     }
 
     private Account account(ApplicationArguments arguments) {
@@ -109,11 +131,19 @@ public class ImportCommand implements ApplicationRunner {
                         .POST(HttpRequest.BodyPublishers.ofFile(Path.of(name)))
                         .build();
                 HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
-                say(name + ": "
-                        + (response.statusCode() == 401
-                                ? "say which account it is for: --account=NAME"
-                                : response.body()));
+                if (response.statusCode() == 200) {
+                    say(name, JSON.readValue(response.body(), FileImport.Result.class));
+                } else if (response.statusCode() == 401) {
+                    throw new IllegalArgumentException("There are several accounts. Say which one: --account=NAME.");
+                } else {
+                    throw new IllegalArgumentException(name + ": "
+                            + JSON.readTree(response.body()).path("detail").asString("not taken in"));
+                }
             }
+            return true;
+        } catch (FileNotFoundException | NoSuchFileException | IllegalArgumentException e) {
+            System.err.println("squallnote: " + reason(e));
+            System.exit(1);
             return true;
         } catch (IOException e) {
             // Left behind by an application that was killed: the database is free.
@@ -122,6 +152,11 @@ public class ImportCommand implements ApplicationRunner {
             Thread.currentThread().interrupt();
             return true;
         }
+    }
+
+    private static void say(String name, FileImport.Result result) {
+        say(name + ": " + result.found() + (result.found() == 1 ? " message, " : " messages, ") + result.added()
+                + " new, " + result.known() + " known before.");
     }
 
     private static void say(String line) {

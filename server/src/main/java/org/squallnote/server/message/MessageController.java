@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -151,7 +152,7 @@ class MessageController {
     ResponseEntity<String> html(
             @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
         byte[] raw = raw(me, id);
-        SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), contentId -> picture(raw, contentId), pictures);
+        SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(raw), pictures);
         byte[] nonceBytes = new byte[16];
         random.nextBytes(nonceBytes);
         String nonce = Base64.getUrlEncoder().withoutPadding().encodeToString(nonceBytes);
@@ -171,9 +172,10 @@ class MessageController {
                 .body(page);
     }
 
-    private static Optional<SafeHtml.Picture> picture(byte[] raw, String contentId) {
-        ParsedMail mail = MailParser.parse(raw);
-        return mail.attachments().stream()
+    /** Finds the pictures that came with a message; the message is read once, however many it shows. */
+    private static Function<String, Optional<SafeHtml.Picture>> pictures(byte[] raw) {
+        List<ParsedMail.Attachment> files = MailParser.parse(raw).attachments();
+        return contentId -> files.stream()
                 .filter(file -> file.contentId().filter(contentId::equals).isPresent())
                 .findFirst()
                 .flatMap(file -> MailParser.attachment(raw, file.index())

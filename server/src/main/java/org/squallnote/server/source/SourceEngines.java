@@ -13,9 +13,9 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.boot.autoconfigure.condition.ConditionalOnWebApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -32,7 +32,6 @@ import org.squallnote.store.source.SourceStore;
 
 /** Runs the engines of all connected sources, and restarts one when its source changes. */
 @Component
-@ConditionalOnWebApplication
 public class SourceEngines {
 
     private static final Logger LOG = LoggerFactory.getLogger(SourceEngines.class);
@@ -46,6 +45,7 @@ public class SourceEngines {
     private final ChatSignIns chatSignIns;
     private final OutboxRunner.Tools outboxTools;
     private final Clock clock;
+    private final Environment environment;
 
     SourceEngines(
             SourceStore sources,
@@ -53,19 +53,23 @@ public class SourceEngines {
             SourceJournals journals,
             ChatSignIns chatSignIns,
             OutboxRunner.Tools outboxTools,
-            Clock clock) {
+            Clock clock,
+            Environment environment) {
         this.sources = sources;
         this.secrets = secrets;
         this.journals = journals;
         this.chatSignIns = chatSignIns;
         this.outboxTools = outboxTools;
         this.clock = clock;
+        this.environment = environment;
     }
 
     /** Starts all, once the application answers. */
     @EventListener
     public void startAll(ApplicationReadyEvent ready) {
-        sources.connected().forEach(this::start);
+        if (!environment.matchesProfiles("command")) {
+            sources.connected().forEach(this::start);
+        }
     }
 
     /** Wakes the outbox of the source that something was put in for. */
