@@ -259,31 +259,33 @@ public final class OutboxRunner implements AutoCloseable {
     }
 
     private void append(String folder, OutboxEntry entry) {
+        MailCourier courier = courier();
         try {
-            courier().append(folder, entry.identity(), raw(entry));
+            courier.append(folder, entry.identity(), raw(entry));
         } catch (MessagingException e) {
-            throw new Unfinished(e);
+            throw new Unfinished(courier.explain(e), e);
         }
     }
 
     private void move(OutboxEntry entry, boolean back) {
         Payloads.Move move = tools.json().readValue(entry.payload(), Payloads.Move.class);
         Optional<String> id = Optional.of(move.messageId()).filter(text -> !text.isEmpty());
+        MailCourier courier = courier();
         try {
             if (back) {
-                courier().move(move.to(), -1, -1, id, move.from());
+                courier.move(move.to(), -1, -1, id, move.from());
             } else {
-                courier().move(move.from(), move.uidValidity(), move.uid(), id, move.to());
+                courier.move(move.from(), move.uidValidity(), move.uid(), id, move.to());
             }
         } catch (MessagingException e) {
-            throw new Unfinished(e);
+            throw new Unfinished(courier.explain(e), e);
         }
     }
 
     /** A step that did not work and can be repeated. */
     private static final class Unfinished extends RuntimeException {
-        Unfinished(Exception cause) {
-            super(cause.getMessage(), cause);
+        Unfinished(String explained, Exception cause) {
+            super(explained, cause);
         }
     }
 

@@ -25,6 +25,11 @@ public final class MailCourier {
         this.connection = new MailConnection(account);
     }
 
+    /** Says in a sentence what went wrong, and what to do. */
+    public String explain(MessagingException problem) {
+        return MailProblems.explain(problem, connection.trust());
+    }
+
     /** What became of a mail that was to be sent. */
     public sealed interface Sending {
 

@@ -1,0 +1,128 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.sources.mail.ArrivedMail;
+
+class MessagesTest extends ServerTest {
+
+    private static final String RAW = """
+            Message-ID: <html@x.example>
+            From: Greta <greta@holmprint.example>
+            To: <ines@merrowquay.example>, <bo@merrowquay.example>
+            Subject: Proof
+            Date: Mon, 2 Mar 2026 09:00:00 +0000
+            MIME-Version: 1.0
+            Content-Type: multipart/mixed; boundary=m
+
+            --m
+            Content-Type: text/html; charset=utf-8
+
+            <p style="color:red">Please check <script>alert(1)</script><img src="https://x.example/p.gif"></p>
+            --m
+            Content-Type: text/html; name="evil.html"
+            Content-Disposition: attachment; filename="evil.html"
+
+            <script>alert(1)</script>
+            --m
+            Content-Type: text/plain; name="notes.txt"
+            Content-Disposition: attachment; filename="notes.txt"
+
+            notes
+            --m--
+            """;
+
+    private SignedIn me;
+    private String id;
+
+    @BeforeEach
+    void aMessage() {
+        me = newAccount();
+        byte[] raw = RAW.getBytes(StandardCharsets.UTF_8);
+        arrive(me, new ArrivedMail(1, MONDAY, raw, MailParser.parse(raw)));
+        id = messageId(me, "html@x.example");
+    }
+
+    private MockHttpServletResponse response(String path) {
+        return call(me, HttpMethod.GET, "/api/messages/" + id + path, "").getResponse();
+    }
+
+    @Test
+    void htmlIsAPageOfItsOwnThatCanDoNothing() throws Exception {
+        MockHttpServletResponse page = response("/html");
+        String policy = String.valueOf(page.getHeader("Content-Security-Policy"));
+
+        assertThat(policy).contains("default-src 'none'", "img-src data:;").doesNotContain("unsafe", "https:");
+        assertThat(page.getContentAsString())
+                .contains("Please check")
+                .doesNotContain("alert(1)", "x.example", "style=");
+        assertThat(page.getHeader("X-Remote-Pictures")).isEqualTo("1");
+        String nonce = policy.replaceAll(".*'nonce-([^']+)'.*", "$1");
+        assertThat(page.getContentAsString()).contains("<style nonce=\"" + nonce + "\">");
+        assertThat(response("/html").getHeader("Content-Security-Policy")).doesNotContain(nonce);
+        assertThat(response("/html?pictures=true").getContentAsString()).contains("https://x.example/p.gif");
+    }
+
+    @Test
+    void filesAreSavedUnlessTheyAreHarmless() {
+        MockHttpServletResponse evil = response("/files/1?view=true");
+        assertThat(evil.getHeader("Content-Disposition"))
+                .startsWith("attachment")
+                .contains("evil.html");
+        assertThat(evil.getContentType()).isEqualTo("application/octet-stream");
+        assertThat(evil.getHeader("X-Content-Type-Options")).isEqualTo("nosniff");
+
+        MockHttpServletResponse notes = response("/files/2?view=true");
+        assertThat(notes.getHeader("Content-Disposition")).startsWith("inline");
+        assertThat(notes.getContentType()).isEqualTo("text/plain");
+        assertThat(notes.getHeader("Content-Security-Policy")).contains("sandbox");
+        assertThat(response("/files/9").getStatus()).isEqualTo(404);
+    }
+
+    @Test
+    void theMessageIsKeptAsItCame() throws Exception {
+        assertThat(response("/source").getContentAsString()).isEqualTo(RAW);
+    }
+
+    @Test
+    void aProposalSaysWhy() {
+        var proposal = get(me, "/api/messages/" + id).path("proposal");
+        assertThat(proposal.path("title").asString("")).isEqualTo("Answer Greta about Proof");
+        assertThat(proposal.path("replyBy").asString("")).isEqualTo("2026-03-06");
+        assertThat(proposal.path("replyByReason").asString("")).contains("two working days");
+    }
+
+    @Test
+    void aDraftIsKeptUntilItIsEmpty() {
+        assertThat(call(me, HttpMethod.PUT, "/api/messages/" + id + "/draft", "{\"text\":\"Dear Gr\"}"))
+                .hasStatus(204);
+        assertThat(get(me, "/api/messages/" + id).path("draft").asString("")).isEqualTo("Dear Gr");
+        assertThat(call(me, HttpMethod.PUT, "/api/messages/" + id + "/draft", "{\"text\":\"\"}"))
+                .hasStatus(204);
+        assertThat(get(me, "/api/messages/" + id).path("draft").isNull()).isTrue();
+    }
+
+    @Test
+    void anEmptyOrImpossibleAnswerIsRefusedAndNothingIsDecided() {
+        assertThat(call(me, HttpMethod.POST, "/api/messages/" + id + "/answer", "{\"text\":\"  \",\"toAll\":false}"))
+                .hasStatus(422)
+                .bodyText()
+                .contains("The answer is empty");
+        assertThat(get(me, "/api/messages/" + id).path("decision").asString("")).isEqualTo("UNDECIDED");
+        assertThat(call(
+                        me,
+                        HttpMethod.POST,
+                        "/api/messages/" + id + "/follow-ups/" + id,
+                        "{\"title\":\" \",\"firm\":true}"))
+                .hasStatus(422);
+        assertThat(call(me, HttpMethod.POST, "/api/messages/" + id + "/follow-ups/" + id, "{nonsense"))
+                .hasStatus(400);
+    }
+}

@@ -1,0 +1,173 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.mail.internet.MimeMessage;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.springframework.test.context.TestPropertySource;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.standins.chat.Homeserver;
+import org.squallnote.standins.mail.MailStandIn;
+import org.squallnote.store.account.Account;
+import tools.jackson.databind.JsonNode;
+
+/** With real engines against the stand-ins: what is decided here happens there, once. */
+@TestPropertySource(properties = "squallnote.outbox.hold=0s")
+class OutboxTest extends ServerTest {
+
+    private static final String ME = "ines.own@merrowquay.example";
+    private static final String TILDA = "tilda@brandt-cranes.example";
+
+    private MailStandIn server;
+    private Homeserver chat;
+    private SignedIn me;
+
+    @BeforeEach
+    void connect() throws Exception {
+        server = MailStandIn.start(0, 0);
+        server.addMailbox(ME, "secret");
+        server.addMailbox(TILDA, "secret");
+        server.addFolder(ME, "Sent");
+        chat = Homeserver.start(0, "merrowquay.example");
+        UUID id = UUID.randomUUID();
+        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", false, MONDAY));
+        me = new SignedIn(id, "Ines", "Europe/London", false);
+        server.put(ME, "INBOX", raw(), MONDAY);
+        change(me, HttpMethod.POST, "/api/sources/mail/" + UUID.randomUUID(), form());
+        until(() -> get(me, "/api/threads?turn=WITH_ME").path("lines").size() == 1);
+    }
+
+    @AfterEach
+    void disconnect() {
+        for (JsonNode source : get(me, "/api/sources")) {
+            change(
+                    me,
+                    HttpMethod.DELETE,
+                    "/api/sources/" + source.path("id").asString("") + "?version="
+                            + source.path("version").asInt(0),
+                    "");
+        }
+        server.close();
+        chat.close();
+    }
+
+    private static byte[] raw() {
+        return ("Message-ID: <q2@x.example>\r\nFrom: Tilda <" + TILDA + ">\r\nTo: <" + ME
+                        + ">\r\nCc: Bo <bo@merrowquay.example>\r\n"
+                        + "Subject: Quote\r\nReferences: <q1@x.example>\r\n\r\nCould you send the plan?\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
+    private String form() {
+        return """
+                {"name":"Ines","address":"%s","fromName":"Ines Calloway","user":"%s","password":"secret","inbox":"INBOX","sent":"Sent",
+                 "archive":"Archive","daysBack":90,"archiveRule":"AT_ONCE",
+                 "imap":{"host":"127.0.0.1","port":%d,"encryption":"NONE"},"smtp":{"host":"127.0.0.1","port":%d,"encryption":"NONE"}}""".formatted(ME, ME, server.imapPort(), server.smtpPort());
+    }
+
+    private String message() {
+        return messageId(me, "q2@x.example");
+    }
+
+    @Test
+    void anAnswerGoesOutOnceWithTheRightReferencesAndLiesAmongTheSent() throws Exception {
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message() + "/answer",
+                "{\"text\":\"Here it is.\",\"toAll\":true}");
+        until(() -> server.messages(TILDA, "INBOX").size() == 1
+                && server.messages(ME, "Sent").size() == 1);
+
+        MimeMessage sent = server.messages(TILDA, "INBOX").get(0);
+        assertThat(sent.getHeader("In-Reply-To", null)).isEqualTo("<q2@x.example>");
+        assertThat(sent.getHeader("References", " ")).containsSubsequence("q1@x.example", "q2@x.example");
+        assertThat(sent.getSubject()).isEqualTo("Re: Quote");
+        assertThat(sent.getHeader("Cc", ",")).contains("bo@merrowquay.example");
+        assertThat(sent.getFrom()[0].toString()).isEqualTo("Ines Calloway <" + ME + ">");
+        until(() -> get(me, "/api/threads?turn=WITH_OTHERS").path("lines").size() == 1);
+        until(() -> jdbc.queryForObject("select count(*) from message where owner = ?", Integer.class, me.accountId())
+                == 2);
+        until(() -> get(me, "/api/outbox").isEmpty());
+        assertThat(server.messages(TILDA, "INBOX")).hasSize(1);
+    }
+
+    @Test
+    void aDecidedMailIsArchivedAndUndoBringsItBack() throws Exception {
+        String command = change(me, HttpMethod.POST, "/api/messages/" + message() + "/nothing", "");
+        until(() -> server.messages(ME, "INBOX").isEmpty()
+                && server.messages(ME, "Archive").size() == 1);
+        until(() -> get(me, "/api/outbox").isEmpty());
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        until(() -> server.messages(ME, "INBOX").size() == 1
+                && server.messages(ME, "Archive").isEmpty());
+        assertThat(get(me, "/api/messages/" + message()).path("decision").asString(""))
+                .isEqualTo("UNDECIDED");
+    }
+
+    @Test
+    void aServerThatIsGoneKeepsTheAnswerWaiting() throws Exception {
+        server.close();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message() + "/answer",
+                "{\"text\":\"Later then.\",\"toAll\":false}");
+        until(() -> !get(me, "/api/outbox").isEmpty()
+                && get(me, "/api/outbox").path(0).path("attempts").asInt(0) > 0);
+        JsonNode waiting = get(me, "/api/outbox").path(0);
+        assertThat(waiting.path("state").asString("")).isEqualTo("WAITING");
+        assertThat(waiting.path("lastError").asString("")).contains("Nothing answers on this port");
+    }
+
+    @Test
+    void aChatMessageIsAnsweredInItsRoom() throws Exception {
+        String ines = chat.state().addUser("ines", "Ines", "secret");
+        String bo = chat.state().addUser("bo", "Bo", "secret");
+        String room = chat.state()
+                .addRoom(Optional.empty(), List.of(ines, bo), Instant.now().minusSeconds(999));
+        chat.state()
+                .addEvent(
+                        room,
+                        bo,
+                        "m.room.message",
+                        json.readTree("{\"msgtype\":\"m.text\",\"body\":\"Who has the key?\"}"),
+                        Instant.now());
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/sources/chat/" + UUID.randomUUID(),
+                "{\"name\":\"Chat\",\"homeserver\":\"" + chat.address()
+                        + "\",\"user\":\"ines\",\"password\":\"secret\",\"accessToken\":\"\",\"daysBack\":9}");
+        until(() -> count("select count(*) from message where owner = ? and channel = 'CHAT'") == 1);
+        String question = String.valueOf(jdbc.queryForObject(
+                "select id from message where owner = ? and channel = 'CHAT'", UUID.class, me.accountId()));
+        change(me, HttpMethod.POST, "/api/messages/" + question + "/answer", "{\"text\":\"I have.\",\"toAll\":false}");
+        until(() -> count("select count(*) from message where owner = ? and channel = 'CHAT'") == 2);
+        assertThat(count("select count(distinct thread_id) from message where owner = ? and channel = 'CHAT'"))
+                .isEqualTo(1);
+    }
+
+    private int count(String query) {
+        return Optional.ofNullable(jdbc.queryForObject(query, Integer.class, me.accountId()))
+                .orElse(0);
+    }
+
+    private static void until(BooleanSupplier condition) throws InterruptedException {
+        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
+        while (!condition.getAsBoolean()) {
+            assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
+            Thread.sleep(50);
+        }
+    }
+}

@@ -1,0 +1,95 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.squallnote.server.account.SignedIn;
+import tools.jackson.databind.JsonNode;
+
+class ThreadsTest extends ServerTest {
+
+    private SignedIn me;
+    private String thread;
+
+    @BeforeEach
+    void aThreadWithMe() {
+        me = newAccount();
+        arrive(me, mail(1, "a@x.example", "Crane quote", "", "Could you send the plan?"));
+        thread = get(me, "/api/threads?turn=WITH_ME")
+                .path("lines")
+                .path(0)
+                .path("id")
+                .asString("");
+    }
+
+    private JsonNode line() {
+        return get(me, "/api/threads/" + thread).path("line");
+    }
+
+    private String turn() {
+        return line().path("turn").asString("");
+    }
+
+    @Test
+    void silenceIsCountedInWorkingTime() {
+        // Sent on Monday at 09:01, seen on Wednesday at 10:00: two days and 59 minutes of eight hours each.
+        assertThat(line().path("silenceWorkingMinutes").asInt(0)).isEqualTo(2 * 480 + 59);
+        assertThat(line().path("trace").size()).isEqualTo(1);
+    }
+
+    @Test
+    void isClosedWithAReasonAndOpensByHandOrByUndo() {
+        String command = change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=DONE_ELSEWHERE", "");
+        assertThat(turn()).isEqualTo("CLOSED");
+        assertThat(line().path("closedAs").asString("")).isEqualTo("DONE_ELSEWHERE");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(turn()).isEqualTo("WITH_ME");
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/open-again", "");
+        assertThat(turn()).isEqualTo("WITH_ME");
+    }
+
+    @Test
+    void opensAgainByItselfAndSaysSo() {
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
+        arrive(me, mail(9, "b@x.example", "Re: Crane quote", "<a@x.example>", "One more question?"));
+
+        assertThat(turn()).isEqualTo("WITH_ME");
+        assertThat(line().path("openedAgain").asBoolean(false)).isTrue();
+        JsonNode newest = get(me, "/api/history/" + thread).path(0);
+        assertThat(newest.path("label").asString("")).isEqualTo("Opened again: Tilda Brandt has written");
+        assertThat(newest.path("actor").asString("")).isEqualTo("Squallnote");
+    }
+
+    @Test
+    void anOlderMessageThatArrivesLateLeavesItClosed() {
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
+        arrive(me, mail(0, "older@x.example", "Crane quote", "", "Earlier words"));
+        arrive(me, mail(0, "older2@x.example", "Re: Crane quote", "<a@x.example>", "Sent before, seen later"));
+
+        assertThat(turn()).isEqualTo("CLOSED");
+    }
+
+    @Test
+    void theTurnIsHandedOverOrDropped() {
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/hand-turn", "");
+        assertThat(turn()).isEqualTo("WITH_OTHERS");
+        assertThat(line().path("awaited").path(0).path("name").asString("")).isEqualTo("Tilda Brandt");
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/no-reply-owed", "");
+        assertThat(turn()).isEqualTo("NOBODY");
+    }
+
+    @Test
+    void pagesFollowEachOther() {
+        for (int i = 0; i < 105; i++) {
+            arrive(me, mail(20 + i, "p" + i + "@x.example", "Subject " + i, "", "Could you?"));
+        }
+        JsonNode first = get(me, "/api/threads?turn=WITH_ME");
+        assertThat(first.path("lines").size()).isEqualTo(100);
+        assertThat(first.path("more").asBoolean(false)).isTrue();
+        assertThat(get(me, "/api/threads?turn=WITH_ME&offset=100").path("lines").size())
+                .isEqualTo(6);
+    }
+}
