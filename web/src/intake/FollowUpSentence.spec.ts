@@ -1,0 +1,79 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { FollowUpRequest, MessageView } from '@/api/client'
+import FollowUpSentence from '@/intake/FollowUpSentence.vue'
+
+const message = {
+  id: 'm1',
+  proposal: {
+    title: 'Answer Tilda about the crane quote',
+    replyBy: '2026-03-06',
+    firm: false,
+    replyByReason: 'two working days',
+    categoryId: 'c1',
+    categoryReason: 'as with the last one',
+    effortMinutes: 15,
+  },
+} as MessageView
+const categories = [
+  { id: 'c1', name: 'Crane', hue: 'CLAY', monogram: 'Cr', letter: 'c', retired: false, version: 0 },
+  {
+    id: 'c2',
+    name: 'Berths',
+    hue: 'TIDE',
+    monogram: 'Be',
+    letter: 'b',
+    retired: false,
+    version: 0,
+  },
+] as const
+
+function open() {
+  return mount(FollowUpSentence, {
+    props: { message, categories, choices: [] },
+    attachTo: document.body,
+  })
+}
+
+function accepted(wrapper: ReturnType<typeof open>): FollowUpRequest | undefined {
+  return wrapper.emitted<[FollowUpRequest]>('accept')?.[0]?.[0]
+}
+
+describe('the sentence', () => {
+  it('is accepted as it stands', async () => {
+    const wrapper = open()
+    expect(document.activeElement?.tagName).toBe('INPUT')
+    expect(wrapper.text()).toContain('two working days')
+    await wrapper.find('form').trigger('submit')
+    expect(accepted(wrapper)).toEqual({
+      title: 'Answer Tilda about the crane quote',
+      replyDay: '2026-03-06',
+      replyTime: null,
+      firm: false,
+      categoryId: 'c1',
+      effortMinutes: 15,
+    })
+  })
+
+  it('can be corrected part by part', async () => {
+    const wrapper = open()
+    await wrapper.find('input').setValue('Send Tilda the plan')
+    await wrapper.find('[data-test=firm]').trigger('click')
+    await wrapper.find('[data-test=category]').trigger('keydown', { key: 'b' })
+    await wrapper.find('form').trigger('submit')
+    expect(accepted(wrapper)).toMatchObject({
+      title: 'Send Tilda the plan',
+      firm: true,
+      categoryId: 'c2',
+    })
+  })
+
+  it('needs a title and is left with Escape', async () => {
+    const wrapper = open()
+    await wrapper.find('input').setValue('  ')
+    await wrapper.find('form').trigger('submit')
+    expect(accepted(wrapper)).toBeUndefined()
+    await wrapper.find('form').trigger('keydown', { key: 'Escape' })
+    expect(wrapper.emitted('cancel')).toHaveLength(1)
+  })
+})
