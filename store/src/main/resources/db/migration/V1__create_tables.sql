@@ -54,7 +54,7 @@ create table chat_room (
     owner uuid not null,
     name varchar(300) not null,
     direct boolean not null,
-    members varchar(100000) not null,
+    members varchar(400000) not null,
     primary key (source_id, room_id)
 );
 
@@ -67,7 +67,7 @@ create table thread (
     turn varchar(20) not null,
     since timestamp(9) with time zone,
     by_message uuid,
-    awaited varchar(100000) not null,
+    awaited varchar(400000) not null,
     reopened_by uuid,
     last_message_at timestamp(9) with time zone not null,
     message_count int not null,
@@ -89,7 +89,7 @@ create table message (
     nature varchar(20) not null,
     from_name varchar(200) not null,
     from_address varchar(320) not null,
-    recipients varchar(400000) not null,
+    recipients varchar(1000000) not null,
     subject varchar(1000) not null,
     base_subject varchar(500) not null,
     sent_at timestamp(9) with time zone not null,
@@ -192,7 +192,7 @@ create table follow_up_message (
     message_id uuid not null references message (id),
     owner uuid not null,
     linked_at timestamp(9) with time zone not null,
-    snapshot varchar(1100000) not null,
+    snapshot varchar(1000000) not null,
     primary key (follow_up_id, message_id)
 );
 create index follow_up_message_by_message on follow_up_message (owner, message_id);

@@ -16,7 +16,7 @@ public final class MailLimits {
     static final int MOST_PARTS = 500;
 
     /** How many addresses of a field are kept. */
-    static final int MOST_ADDRESSES = 500;
+    static final int MOST_ADDRESSES = 200;
 
     /** The longest subject that is kept, in characters. */
     static final int LONGEST_SUBJECT = 1_000;

@@ -8,13 +8,20 @@ import org.squallnote.store.message.StoredMessage;
 /** A message as it stood when a follow-up was made from it. */
 record Snapshot(Party from, List<Party> to, String subject, Instant sentAt, String text, List<String> files) {
 
+    /** Longer texts are kept up to here; the message itself keeps all. */
+    private static final int LONGEST_TEXT = 100_000;
+
     static Snapshot of(StoredMessage message) {
         return new Snapshot(
                 message.from(),
                 message.recipients().to(),
                 message.subject(),
                 message.sentAt(),
-                message.body(),
+                beginning(message.body()),
                 message.files().list().stream().map(file -> file.name()).toList());
+    }
+
+    private static String beginning(String text) {
+        return text.length() > LONGEST_TEXT ? text.substring(0, LONGEST_TEXT) + "…" : text;
     }
 }

@@ -69,7 +69,7 @@ class SourceJournals {
 
             @Override
             public Optional<Long> completeAt(String folder, long uidValidity) {
-                return sources.cursor(owner, id, folder)
+                return sources.cursor(owner, id, scope(source, folder))
                         .filter(cursor -> cursor.uidValidity() == uidValidity)
                         .map(cursor -> Long.parseLong(cursor.token()));
             }
@@ -79,7 +79,9 @@ class SourceJournals {
                 locks.write(
                         owner,
                         () -> sources.saveCursor(
-                                owner, id, new Cursor(folder, uidValidity, String.valueOf(highestModSeq))));
+                                owner,
+                                id,
+                                new Cursor(scope(source, folder), uidValidity, String.valueOf(highestModSeq))));
             }
 
             @Override
@@ -91,6 +93,11 @@ class SourceJournals {
                                 new MailArrivals.Origin(owner, id, folder, uidValidity, sent, false), batch));
             }
         };
+    }
+
+    /** Reading further back makes a folder incomplete again. */
+    private static String scope(Source source, String folder) {
+        return source.daysBack() + " days of " + folder;
     }
 
     ChatJournal chat(Source source) {

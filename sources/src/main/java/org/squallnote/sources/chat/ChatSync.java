@@ -165,7 +165,7 @@ public final class ChatSync implements AutoCloseable {
         boolean reachedStart = page.path("chunk").isEmpty();
         for (JsonNode event : page.path("chunk")) {
             Optional<ChatEvent> read = EventReader.read(gap.roomId(), event);
-            if (Instant.ofEpochMilli(event.path("origin_server_ts").asLong(0)).isBefore(since)) {
+            if (EventReader.sentAt(event).isBefore(since)) {
                 reachedStart = true;
             } else {
                 read.ifPresent(events::add);

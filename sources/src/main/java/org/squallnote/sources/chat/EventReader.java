@@ -10,13 +10,14 @@ import tools.jackson.databind.JsonNode;
 final class EventReader {
 
     private static final int LONGEST_TEXT = 100_000;
+    private static final long YEAR_2100_MILLIS = 4_102_444_800_000L;
 
     private EventReader() {}
 
     static Optional<ChatEvent> read(String roomId, JsonNode event) {
         String id = event.path("event_id").asString("");
         String sender = event.path("sender").asString("");
-        Instant sentAt = Instant.ofEpochMilli(event.path("origin_server_ts").asLong(0));
+        Instant sentAt = sentAt(event);
         JsonNode content = event.path("content");
         if (id.isEmpty() || id.length() > 255 || sender.isEmpty() || sender.length() > 255 || event.has("state_key")) {
             return Optional.empty();
@@ -37,6 +38,12 @@ final class EventReader {
                 redacted(event).map(target -> new ChatEvent.Removal(id, roomId, sender, sentAt, target));
             default -> Optional.empty();
         };
+    }
+
+    /** The moment by the server's clock, whatever a broken server writes there. */
+    static Instant sentAt(JsonNode event) {
+        return Instant.ofEpochMilli(
+                Math.max(0, Math.min(event.path("origin_server_ts").asLong(0), YEAR_2100_MILLIS)));
     }
 
     /** Room version 11 moved the target into the content; older ones carry it beside it. */

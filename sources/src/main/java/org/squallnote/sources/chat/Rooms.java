@@ -63,7 +63,7 @@ final class Rooms {
             if (membership.equals("join") || membership.equals("invite")) {
                 room.members.put(
                         user.toLowerCase(Locale.ROOT),
-                        content.path("displayname").asString(""));
+                        cut(content.path("displayname").asString("")));
             } else {
                 room.members.remove(user.toLowerCase(Locale.ROOT));
             }
