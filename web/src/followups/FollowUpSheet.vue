@@ -2,7 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Check, CornerUpLeft } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { useCategories, useFollowUp, useHistory, useIntake, useThread } from '@/api/queries'
+import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
 import { change, setState } from '@/followups/changes'
 import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
 import MessageText from '@/message/MessageText.vue'
@@ -10,6 +10,7 @@ import ThreadMessages from '@/message/ThreadMessages.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
 import { useKeys } from '@/ui/keys'
+import History from '@/ui/History.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import ReplyByControl from '@/ui/ReplyByControl.vue'
@@ -21,7 +22,6 @@ const emit = defineEmits<{ close: [] }>()
 const followUp = useFollowUp(() => id)
 const categories = useCategories()
 const intake = useIntake()
-const history = useHistory(() => id)
 const line = computed(() => followUp.data.value?.line)
 const origin = computed(() => followUp.data.value?.messages[0])
 const thread = useThread(() => origin.value?.threadId)
@@ -206,18 +206,7 @@ const TAB = 'border-b-2 px-1 h-8'
           </TabPanel>
         </TabPanels>
       </TabGroup>
-      <details v-if="history.data.value?.length" class="border-line border-t px-4 py-3">
-        <summary class="hover:text-kelp w-max cursor-pointer">History</summary>
-        <ul class="text-ink-soft mt-2 space-y-1">
-          <li
-            v-for="entry in history.data.value"
-            :key="entry.commandId"
-            :class="entry.undone ? 'line-through' : ''"
-          >
-            {{ moment(entry.at) }} · {{ entry.actor }} · {{ entry.label }}
-          </li>
-        </ul>
-      </details>
+      <History :subject-id="id" />
     </template>
   </Sheet>
 </template>

@@ -2,19 +2,19 @@
 import { computed } from 'vue'
 import { client, type CloseReason } from '@/api/client'
 import { run } from '@/api/commands'
-import { useHistory, useThread } from '@/api/queries'
+import { useThread } from '@/api/queries'
 import { CLOSED_AS, turnText } from '@/threads/words'
 import ThreadMessages from '@/message/ThreadMessages.vue'
+import History from '@/ui/History.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import Sheet from '@/ui/Sheet.vue'
-import { moment, workingSpan } from '@/ui/time'
+import { workingSpan } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
 
 const { id, pointed } = defineProps<{ id: string; pointed?: string | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const thread = useThread(() => id)
-const history = useHistory(() => id)
 const line = computed(() => thread.data.value?.line)
 
 const params = (header: { 'Idempotency-Key': string }) => ({ path: { id }, header })
@@ -78,18 +78,7 @@ const openAgain = () =>
         </div>
       </div>
       <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest />
-      <details v-if="history.data.value?.length" class="border-line border-t px-4 py-3">
-        <summary class="hover:text-kelp w-max cursor-pointer">History</summary>
-        <ul class="text-ink-soft mt-2 space-y-1">
-          <li
-            v-for="entry in history.data.value"
-            :key="entry.commandId"
-            :class="entry.undone ? 'line-through' : ''"
-          >
-            {{ moment(entry.at) }} · {{ entry.actor }} · {{ entry.label }}
-          </li>
-        </ul>
-      </details>
+      <History :subject-id="id" />
     </template>
   </Sheet>
 </template>

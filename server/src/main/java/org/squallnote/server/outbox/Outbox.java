@@ -56,11 +56,6 @@ public class Outbox implements TakeBack {
         this.events = events;
     }
 
-    /** How long something waits before it goes out. */
-    public Duration hold() {
-        return settings.hold();
-    }
-
     /**
      * Puts something in.
      *

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
@@ -340,10 +339,5 @@ public final class OutboxRunner implements AutoCloseable {
 
     private static String cut(String text) {
         return text.length() > 900 ? text.substring(0, 900) : text;
-    }
-
-    /** The source that is worked for. */
-    public UUID sourceId() {
-        return source.id();
     }
 }

@@ -42,9 +42,6 @@ public interface OutboxStore {
             + " order by created_at fetch first 100 rows only")
     List<OutboxEntry> unsettled(UUID owner);
 
-    @Select("select * from outbox where owner = #{owner} and message_id = #{messageId} order by created_at")
-    List<OutboxEntry> ofMessage(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
-
     /**
      * Moves an entry on, only from the state it was seen in.
      *
