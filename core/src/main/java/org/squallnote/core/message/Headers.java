@@ -39,7 +39,7 @@ public final class Headers {
     }
 
     /** The value in lower case, empty when the field is missing. */
-    String lowerValue(String name) {
+    public String lowerValue(String name) {
         return value(name).map(v -> v.toLowerCase(Locale.ROOT)).orElse("");
     }
 }

@@ -1,9 +1,11 @@
 package org.squallnote.core.message;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
+import org.squallnote.core.text.WordList;
 
 /**
  * Decides the nature of a message from its headers and structure; the first rule that holds wins.
@@ -21,62 +23,117 @@ public final class NatureRules {
      * @param headers the header fields
      * @param calendarMethod the {@code METHOD} of a {@code text/calendar} part, upper case
      * @param deliveryAction the {@code Action} of a delivery-status part, lower case ({@code failed}, {@code delayed} …)
+     * @param text the beginning of the text, empty in a chat
      */
     public record Input(
             Party from,
             String subject,
             Headers headers,
             Optional<String> calendarMethod,
-            Optional<String> deliveryAction) {}
+            Optional<String> deliveryAction,
+            String text) {}
 
-    private record Rule(Nature nature, Predicate<Input> holds) {}
+    /**
+     * A nature with its reason.
+     *
+     * @param nature the nature
+     * @param why one short clause
+     */
+    public record Verdict(Nature nature, String why) {}
 
-    private static final Pattern MAIL_SYSTEM = Pattern.compile("^(mailer-daemon|postmaster)@.*");
-    private static final Pattern TAKES_NO_ANSWER =
-            Pattern.compile("^(no-?reply|do-?not-?reply|notifications?|bounces?|mailer)([+.-].*)?@.*");
-    private static final Pattern OUT_OF_OFFICE =
-            Pattern.compile("^(automatic reply|auto-?reply|auto(matic)? response|out of (the )?office)\\b.*");
+    private record Rule(Nature nature, String why, Predicate<Input> holds) {}
+
+    private static final Set<String> MAIL_SYSTEMS = Set.of("mailer-daemon", "postmaster", "mail-daemon", "maildaemon");
+    private static final Set<String> TAKES_NO_ANSWER =
+            Set.copyOf(WordList.lines(NatureRules.class, "takes-no-answer.txt"));
+    private static final List<String> NOT_FAILED = WordList.lines(NatureRules.class, "not-failed.txt");
+    private static final List<String> AWAY_SUBJECTS = WordList.lines(NatureRules.class, "away-subjects.txt");
 
     private static final List<Rule> IN_ORDER = List.of(
-            new Rule(Nature.BULK, NatureRules::reportsDelayOrDelivery),
-            new Rule(Nature.BOUNCE, NatureRules::reportsFailedDelivery),
-            new Rule(Nature.AUTO_REPLY, NatureRules::answersByItself),
+            new Rule(Nature.BULK, "a report of a delay, a delivery or a reading", NatureRules::reportsNoFailure),
+            new Rule(Nature.BOUNCE, "a report that a message was not delivered", NatureRules::reportsFailedDelivery),
+            new Rule(Nature.AUTO_REPLY, "its headers say it answers by itself", NatureRules::answersByItself),
             new Rule(
                     Nature.INVITATION,
+                    "it carries a calendar request",
                     m -> m.calendarMethod().filter("REQUEST"::equals).isPresent()),
-            new Rule(Nature.PERSON, m -> m.headers().has("List-Post")),
-            new Rule(Nature.BULK, NatureRules::goesToMany));
+            new Rule(
+                    Nature.PERSON,
+                    "it carries an answer to a calendar request",
+                    m -> m.calendarMethod().isPresent()),
+            new Rule(Nature.PERSON, "a post to a discussion list", NatureRules::isDiscussion),
+            new Rule(Nature.BULK, "its headers say it goes to many", NatureRules::goesToMany),
+            new Rule(Nature.BULK, "its sender takes no answers", NatureRules::takesNoAnswer),
+            new Rule(Nature.AUTO_REPLY, "it says of itself that it is automatic", NatureRules::saysAway));
 
     private NatureRules() {}
 
     /** The nature of the message; {@link Nature#PERSON} when no rule says otherwise. */
     public static Nature natureOf(Input message) {
-        return IN_ORDER.stream()
-                .filter(rule -> rule.holds().test(message))
-                .map(Rule::nature)
-                .findFirst()
-                .orElse(Nature.PERSON);
+        return verdictOn(message).nature();
     }
 
-    private static boolean reportsDelayOrDelivery(Input m) {
-        return m.deliveryAction().filter(action -> !action.equals("failed")).isPresent()
-                || m.headers().lowerValue("Content-Type").contains("disposition-notification");
+    /** The nature and the rule that gave it. */
+    public static Verdict verdictOn(Input message) {
+        return IN_ORDER.stream()
+                .filter(rule -> rule.holds().test(message))
+                .map(rule -> new Verdict(rule.nature(), rule.why()))
+                .findFirst()
+                .orElse(new Verdict(Nature.PERSON, "a person wrote it"));
+    }
+
+    private static boolean isReport(Input m) {
+        String type = m.headers().lowerValue("Content-Type");
+        return type.contains("multipart/report") || m.deliveryAction().isPresent();
+    }
+
+    private static boolean comesFromMailSystem(Input m) {
+        String local = localPart(m.from().address());
+        return MAIL_SYSTEMS.contains(local);
+    }
+
+    private static boolean hasEmptyReturnPath(Input m) {
+        return m.headers().value("Return-Path").map(path -> path.strip().equals("<>") || path.isBlank()).orElse(false);
+    }
+
+    private static boolean reportsNoFailure(Input m) {
+        if (m.headers().lowerValue("Content-Type").contains("disposition-notification")) {
+            return true;
+        }
+        if (m.deliveryAction().isPresent()) {
+            return m.deliveryAction().filter("failed"::equals).isEmpty();
+        }
+        boolean system = isReport(m) || comesFromMailSystem(m);
+        return system && saysNotFailed(m);
+    }
+
+    private static boolean saysNotFailed(Input m) {
+        String words = (m.subject() + "\n" + m.text()).toLowerCase(Locale.ROOT);
+        boolean failed = words.contains("action: failed")
+                || words.contains("permanent")
+                || words.contains("could not be delivered")
+                || words.contains("undeliver");
+        return !failed && NOT_FAILED.stream().anyMatch(words::contains);
     }
 
     private static boolean reportsFailedDelivery(Input m) {
         return m.deliveryAction().filter("failed"::equals).isPresent()
-                || (MAIL_SYSTEM.matcher(m.from().address()).matches()
-                        && m.headers().value("Return-Path").orElse("<>").equals("<>"));
+                || m.headers().lowerValue("Content-Type").contains("delivery-status")
+                || (comesFromMailSystem(m) && (hasEmptyReturnPath(m) || !m.headers().has("Return-Path")))
+                || (comesFromMailSystem(m) && isReport(m));
     }
 
     private static boolean answersByItself(Input m) {
         return m.headers().lowerValue("Auto-Submitted").startsWith("auto-replied")
                 || m.headers().has("X-Autoreply")
                 || m.headers().has("X-Autorespond")
-                || m.headers().lowerValue("Precedence").equals("auto_reply")
-                || OUT_OF_OFFICE
-                        .matcher(m.subject().strip().toLowerCase(java.util.Locale.ROOT))
-                        .matches();
+                || m.headers().lowerValue("Precedence").equals("auto_reply");
+    }
+
+    private static boolean isDiscussion(Input m) {
+        return m.headers().has("List-Post")
+                && !m.headers().lowerValue("List-Post").startsWith("no")
+                && !m.headers().lowerValue("Auto-Submitted").startsWith("auto-generated");
     }
 
     private static boolean goesToMany(Input m) {
@@ -86,7 +143,37 @@ public final class NatureRules {
                 || precedence.equals("bulk")
                 || precedence.equals("list")
                 || precedence.equals("junk")
-                || m.headers().lowerValue("Auto-Submitted").startsWith("auto-generated")
-                || TAKES_NO_ANSWER.matcher(m.from().address()).matches();
+                || m.headers().lowerValue("Auto-Submitted").startsWith("auto-generated");
+    }
+
+    private static boolean takesNoAnswer(Input m) {
+        String local = localPart(m.from().address());
+        if (m.from().address().startsWith("@") || local.isEmpty()) {
+            return false;
+        }
+        int extension = local.indexOf('+');
+        String plain = (extension > 0 ? local.substring(0, extension) : local).replace("_", "-");
+        return TAKES_NO_ANSWER.stream()
+                .anyMatch(name -> plain.equals(name)
+                        || plain.startsWith(name + "-")
+                        || plain.startsWith(name + ".")
+                        || (name.length() > 6 && (plain.endsWith("-" + name) || plain.endsWith("." + name))));
+    }
+
+    private static String localPart(String address) {
+        int at = address.indexOf('@');
+        return at > 0 ? address.substring(0, at) : "";
+    }
+
+    /** Without headers: a subject or a first line that says so, written to nobody in particular. */
+    private static boolean saysAway(Input m) {
+        if (m.text().isEmpty() && m.subject().isEmpty()) {
+            return false;
+        }
+        String subject = m.subject().strip().toLowerCase(Locale.ROOT);
+        if (AWAY_SUBJECTS.stream().anyMatch(subject::startsWith)) {
+            return true;
+        }
+        return AwayText.isOne(m.text());
     }
 }

@@ -2,67 +2,116 @@ package org.squallnote.core.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Pattern;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.text.Span;
 
 /**
- * A message text cut into what the writer wrote now and what is only carried along.
+ * A message text cut into what the writer wrote now and what is only carried along: quoted lines, attribution lines,
+ * forwarded blocks, the signature, legal footers.
  *
- * @param own the writer's own words, answers between quoted lines included
- * @param carried quoted lines, attribution lines, a forwarded block and the signature, in their order
+ * @param text the whole text as it was given
+ * @param lines its lines in order, each with what it is
  */
-public record OwnWords(String own, String carried) {
+public record OwnWords(String text, List<Line> lines) {
 
-    private static final Pattern QUOTED = Pattern.compile("^\\s{0,3}>.*");
-    private static final Pattern ATTRIBUTION =
-            Pattern.compile("^(on|am|le|el) .{5,200}(wrote|schrieb|a écrit|escribió)\\s*:$", Pattern.CASE_INSENSITIVE);
-    private static final Pattern FORWARD = Pattern.compile(
-            "^(-{2,}\\s*(forwarded message|original message|original appointment)\\s*-{2,}|begin forwarded message:|_{20,})$",
-            Pattern.CASE_INSENSITIVE);
-
-    /** The longest attribution that is looked for, so that a long line costs nothing. */
-    private static final int LONGEST_ATTRIBUTION = 240;
-
-    /** Cuts a plain text. */
-    public static OwnWords of(String text) {
-        List<String> own = new ArrayList<>();
-        List<String> carried = new ArrayList<>();
-        String[] lines = text.split("\r?\n", -1);
-        boolean rest = false;
-        for (int i = 0; i < lines.length; i++) {
-            String line = lines[i];
-            String bare = line.strip();
-            // RFC 3676 section 4.3: a signature follows a line of two dashes and a space, often without the space.
-            rest |= line.equals("-- ")
-                    || line.equals("--")
-                    || FORWARD.matcher(bare).matches();
-            int attributionLines = rest ? 0 : attributionAt(lines, i);
-            if (attributionLines > 0) {
-                for (int j = 0; j < attributionLines; j++) {
-                    carried.add(lines[i + j]);
-                }
-                i += attributionLines - 1;
-            } else if (rest || QUOTED.matcher(line).matches()) {
-                carried.add(line);
-            } else {
-                own.add(line);
-            }
-        }
-        return new OwnWords(
-                String.join("\n", own).strip(), String.join("\n", carried).strip());
+    /** What a line is. */
+    public enum Kind {
+        OWN,
+        QUOTED,
+        ATTRIBUTION,
+        FORWARDED,
+        SIGNATURE
     }
 
-    /** How many lines the attribution ("On … wrote:", which mailers wrap) starting here has; zero when there is none. */
-    private static int attributionAt(String[] lines, int start) {
-        String joined = "";
-        for (int n = 0; n < 3 && start + n < lines.length; n++) {
-            joined = (joined + " " + lines[start + n].strip()).strip();
-            if (joined.length() > LONGEST_ATTRIBUTION || joined.isEmpty()) {
-                return 0;
+    /**
+     * A line of the text.
+     *
+     * @param span where it stands, without its end
+     * @param kind what it is
+     */
+    public record Line(Span span, Kind kind) {}
+
+    /** Copies the lines. */
+    public OwnWords {
+        lines = List.copyOf(lines);
+    }
+
+    /** Cuts a plain text of an unknown writer. */
+    public static OwnWords of(String text) {
+        return of(text, "");
+    }
+
+    /**
+     * Cuts a plain text.
+     *
+     * @param writer the name of the sender, by which a line that holds only it is known as the end of the letter; may
+     *     be empty
+     */
+    public static OwnWords of(String text, String writer) {
+        List<Span> spans = SentenceSplitter.linesOf(text);
+        List<String> bare = new ArrayList<>(spans.size());
+        spans.forEach(span -> bare.add(Carried.bare(text, span)));
+        Kind[] kinds = new Kind[spans.size()];
+        boolean forwarded = false;
+        for (int i = 0; i < kinds.length; i++) {
+            if (kinds[i] != null) {
+                continue;
             }
-            if (ATTRIBUTION.matcher(joined).matches()) {
-                return n + 1;
+            forwarded |= Carried.startsForward(bare, i);
+            int attribution = forwarded ? 0 : Carried.attributionAt(bare, i);
+            if (forwarded) {
+                kinds[i] = Kind.FORWARDED;
+            } else if (Carried.isQuoted(bare.get(i))) {
+                kinds[i] = Kind.QUOTED;
+            } else if (attribution > 0) {
+                for (int j = 0; j < attribution; j++) {
+                    kinds[i + j] = Kind.ATTRIBUTION;
+                }
+            } else {
+                kinds[i] = Kind.OWN;
             }
         }
-        return 0;
+        Signatures.mark(bare, kinds, writer);
+        List<Line> lines = new ArrayList<>(kinds.length);
+        for (int i = 0; i < kinds.length; i++) {
+            lines.add(new Line(spans.get(i), kinds[i]));
+        }
+        return new OwnWords(text, lines);
+    }
+
+    /** The writer's own words, answers between quoted lines included. */
+    public String own() {
+        return joined(true);
+    }
+
+    /** Everything else, in its order. */
+    public String carried() {
+        return joined(false);
+    }
+
+    /** Where the own lines stand. */
+    public List<Span> ownLines() {
+        return lines.stream()
+                .filter(line -> line.kind() == Kind.OWN)
+                .map(Line::span)
+                .toList();
+    }
+
+    /** Where the lines of that kind stand. */
+    public List<Span> linesOf(Kind kind) {
+        return lines.stream()
+                .filter(line -> line.kind() == kind)
+                .map(Line::span)
+                .toList();
+    }
+
+    private String joined(boolean own) {
+        StringBuilder out = new StringBuilder();
+        for (Line line : lines) {
+            if ((line.kind() == Kind.OWN) == own) {
+                out.append(line.span().in(text)).append('\n');
+            }
+        }
+        return out.toString().strip();
     }
 }

@@ -1,25 +1,98 @@
 package org.squallnote.core.turn;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.squallnote.core.message.Party;
 
 /**
- * Whose turn it is in a thread, and since when.
+ * Whose turn it is in a thread.
  *
- * @param turn whose turn
- * @param since the moment of the message or decision that made it so; absent when nothing did
- * @param by the message that made it so; absent after a decision by hand
- * @param awaited those who owe an answer, empty unless the thread is with others
- * @param reopenedBy the message that opened the thread again after it was closed
+ * @param debts what I owe, the oldest first
+ * @param paused what I owe again once my question back is answered
+ * @param awaited who owes me something, in the order in which they came to
+ * @param asking those awaited who asked back and wait for me meanwhile
+ * @param returns when somebody away is back, by address
+ * @param closed whether it is closed
+ * @param reopenedBy the message that opened it again after it was closed
+ * @param decidedAt the moment of the decision by hand that still stands
  */
 public record TurnState(
-        Turn turn, Optional<Instant> since, Optional<UUID> by, List<Party> awaited, Optional<UUID> reopenedBy) {
+        List<Debt> debts,
+        List<Paused> paused,
+        List<Awaited> awaited,
+        List<Awaited> asking,
+        Map<String, LocalDate> returns,
+        boolean closed,
+        Optional<UUID> reopenedBy,
+        Optional<Instant> decidedAt) {
 
-    /** Copies the awaited parties. */
+    /** Before any message. */
+    public static final TurnState START =
+            new TurnState(List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+
+    /**
+     * A debt that rests while my question back is open.
+     *
+     * @param debt the debt
+     * @param waitingFor the addresses of those I asked
+     */
+    public record Paused(Debt debt, List<String> waitingFor) {
+
+        /** Copies the addresses. */
+        public Paused {
+            waitingFor = List.copyOf(waitingFor);
+        }
+    }
+
+    /** Copies the collections. */
     public TurnState {
+        debts = List.copyOf(debts);
+        paused = List.copyOf(paused);
         awaited = List.copyOf(awaited);
+        asking = List.copyOf(asking);
+        returns = Map.copyOf(returns);
+    }
+
+    /** Whether I owe something. */
+    public boolean iOwe() {
+        return !debts.isEmpty();
+    }
+
+    /** Whose turn it is; with me when I owe, also where others are awaited besides. */
+    public Turn turn() {
+        if (closed) {
+            return Turn.CLOSED;
+        }
+        if (iOwe()) {
+            return Turn.WITH_ME;
+        }
+        return awaited.isEmpty() ? Turn.NOBODY : Turn.WITH_OTHERS;
+    }
+
+    /** The oldest thing that I owe. */
+    public Optional<Debt> oldestDebt() {
+        return debts.stream().min(Comparator.comparing(Debt::since).thenComparing(Debt::messageId));
+    }
+
+    /** Since when it has been so. */
+    public Optional<Instant> since() {
+        return switch (turn()) {
+            case WITH_ME -> oldestDebt().map(Debt::since);
+            case WITH_OTHERS -> awaited.stream().map(Awaited::since).min(Comparator.naturalOrder()).map(first -> decidedAt.filter(first::isBefore).orElse(first));
+            case CLOSED, NOBODY -> decidedAt;
+        };
+    }
+
+    /** The message that made it so. */
+    public Optional<UUID> by() {
+        return switch (turn()) {
+            case WITH_ME -> oldestDebt().map(Debt::messageId);
+            case WITH_OTHERS -> awaited.stream().min(Comparator.comparing(Awaited::since)).map(Awaited::messageId);
+            case CLOSED, NOBODY -> Optional.empty();
+        };
     }
 }

@@ -1,0 +1,205 @@
+package org.squallnote.core.dates;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.text.Sentence;
+
+/** Dates by the calendar: "30 August", "Aug 30th, 2026", "the 30th", "30/8", "30.8.", "2026-08-30". */
+final class CalendarDates {
+
+    private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
+    private static final Pattern NUMERIC = Pattern.compile("(\\d{1,2})([/.-])(\\d{1,2})(?:\\2(\\d{2}|\\d{4}))?");
+    private static final int LONGEST = 10;
+
+    private final Sentence sentence;
+    private final DateContext context;
+
+    CalendarDates(Sentence sentence, DateContext context) {
+        this.sentence = sentence;
+        this.context = context;
+    }
+
+    Optional<DatePhrase> at(int from) {
+        String word = sentence.norm(from);
+        if (word.isEmpty()) {
+            return Optional.empty();
+        }
+        if (Character.isDigit(word.charAt(0))) {
+            Optional<DatePhrase> written = dayThenMonth(from, from);
+            return written.isPresent() ? written : numeric(from);
+        }
+        if (word.equals("the")) {
+            return dayThenMonth(from, from + 1).or(() -> ordinalAlone(from));
+        }
+        if (DateWords.isWrittenOrdinal(word)) {
+            return dayThenMonth(from, from);
+        }
+        return monthThenDay(from);
+    }
+
+    /** The first date with that day of the month on or after the day of writing. */
+    LocalDate nextDayOfMonth(int dayOfMonth) {
+        LocalDate month = context.today().withDayOfMonth(1);
+        for (int i = 0; i < 12; i++) {
+            LocalDate in = month.plusMonths(i);
+            if (dayOfMonth <= in.lengthOfMonth()) {
+                LocalDate date = in.withDayOfMonth(dayOfMonth);
+                if (!date.isBefore(context.today())) {
+                    return date;
+                }
+            }
+        }
+        return context.today();
+    }
+
+    /** "30 August", "30th of August 2026", "the fifth of May". */
+    private Optional<DatePhrase> dayThenMonth(int from, int at) {
+        String word = sentence.norm(at);
+        int day = DateWords.ordinal(word);
+        if (day == DateWords.NONE) {
+            day = DateWords.digits(word).orElse(DateWords.NONE);
+        }
+        if (day < 1 || day > 31) {
+            return Optional.empty();
+        }
+        int next = sentence.norm(at + 1).equals("of") ? at + 2 : at + 1;
+        if (next - at > 1 && (sentence.norm(next).equals("this") || sentence.norm(next).equals("next"))
+                && sentence.norm(next + 1).equals("month")) {
+            LocalDate month = sentence.norm(next).equals("this") ? context.today() : context.today().plusMonths(1);
+            return exact(from, next + 2, month.getYear(), month.getMonthValue(), day);
+        }
+        int month = DateWords.month(sentence.norm(next));
+        if (month == DateWords.NONE || (sentence.norm(next).equals("march") && !sentence.at(next).capital() && next == at + 1 && DateWords.ordinal(word) < 0)) {
+            return Optional.empty();
+        }
+        return yearAfter(from, next + 1, month, day);
+    }
+
+    /** "August 30", "Aug 30th, 2026", "August the 30th". */
+    private Optional<DatePhrase> monthThenDay(int from) {
+        int month = DateWords.month(sentence.norm(from));
+        if (month == DateWords.NONE) {
+            return Optional.empty();
+        }
+        int at = sentence.norm(from + 1).equals("the") ? from + 2 : from + 1;
+        int day = DateWords.ordinal(sentence.norm(at));
+        if (day == DateWords.NONE) {
+            day = DateWords.digits(sentence.norm(at)).orElse(DateWords.NONE);
+        }
+        if (day < 1 || day > 31 || sentence.at(at).before() == '-') {
+            return Optional.empty();
+        }
+        return yearAfter(from, at + 1, month, day);
+    }
+
+    private Optional<DatePhrase> yearAfter(int from, int at, int month, int day) {
+        OptionalInt year = DateWords.digits(sentence.norm(at));
+        if (year.isPresent() && sentence.norm(at).length() == 4 && year.getAsInt() >= 1900 && year.getAsInt() < 2200) {
+            return exact(from, at + 1, year.getAsInt(), month, day);
+        }
+        return yearless(from, at, month, day);
+    }
+
+    /** "the 30th", unless it counts something: "the 3rd floor". */
+    private Optional<DatePhrase> ordinalAlone(int from) {
+        String word = sentence.norm(from + 1);
+        int day = DateWords.ordinal(word);
+        if (day == DateWords.NONE) {
+            return Optional.empty();
+        }
+        int next = from + 2;
+        boolean ends = next >= sentence.size() || sentence.at(next).followsMark();
+        boolean allowed = ends || DateWords.mayFollowADate(sentence.norm(next));
+        boolean written = DateWords.isWrittenOrdinal(word);
+        if (!allowed || (written && !ends) || (written && day < 4)) {
+            return Optional.empty();
+        }
+        return Optional.of(day(from, next, nextDayOfMonth(day)));
+    }
+
+    private Optional<DatePhrase> numeric(int from) {
+        String word = sentence.norm(from);
+        if (word.length() > LONGEST) {
+            return Optional.empty();
+        }
+        Matcher iso = ISO.matcher(word);
+        if (iso.matches()) {
+            return exact(from, from + 1, number(iso, 1), number(iso, 2), number(iso, 3));
+        }
+        Matcher numeric = NUMERIC.matcher(word);
+        if (!numeric.matches()) {
+            return Optional.empty();
+        }
+        boolean dots = numeric.group(2).equals(".");
+        int first = number(numeric, 1);
+        int second = number(numeric, 3);
+        boolean monthFirst = context.monthFirst() && !dots;
+        int day = monthFirst ? second : first;
+        int month = monthFirst ? first : second;
+        if (month > 12 && day <= 12) {
+            int swapped = month;
+            month = day;
+            day = swapped;
+            if (dots) {
+                return Optional.empty();
+            }
+        }
+        boolean looksLikeTime = dots && numeric.group(4) == null && !endsWithDot(from) && numeric.group(3).length() == 2
+                && second % 15 == 0;
+        if (numeric.group(4) != null) {
+            int year = number(numeric, 4);
+            return exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
+        }
+        if (numeric.group(2).equals("-") || looksLikeTime || !isIntroduced(from)) {
+            return Optional.empty();
+        }
+        return yearless(from, from + 1, month, day);
+    }
+
+    private boolean endsWithDot(int at) {
+        return sentence.at(at).span().toExclusive() - sentence.at(at).span().fromInclusive()
+                > sentence.norm(at).length();
+    }
+
+    /** A pair of numbers is a date only where a date can stand: "by 3/4", "Friday 3/4", "the 3/4". */
+    private boolean isIntroduced(int from) {
+        String before = sentence.norm(from - 1);
+        return switch (before) {
+            case "by", "on", "before", "until", "till", "due", "from", "to", "for", "of", "the", "since", "than", "latest", "deadline", "is",
+                    "between", "and" -> true;
+            default -> DateWords.isWeekday(before) || endsWithDot(from);
+        };
+    }
+
+    private static int number(Matcher matcher, int group) {
+        return Integer.parseInt(matcher.group(group));
+    }
+
+    private Optional<DatePhrase> yearless(int from, int to, int month, int day) {
+        int year = context.today().getYear();
+        for (int i = 0; i < 5; i++) {
+            Optional<DatePhrase> dated = exact(from, to, year + i, month, day);
+            if (dated.isPresent() && !dated.get().day().isBefore(context.today())) {
+                return dated;
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<DatePhrase> exact(int from, int to, int year, int month, int day) {
+        try {
+            return Optional.of(day(from, to, LocalDate.of(year, month, day)));
+        } catch (DateTimeException e) {
+            return Optional.empty();
+        }
+    }
+
+    private static DatePhrase day(int from, int to, LocalDate day) {
+        return new DatePhrase(from, to, day, Optional.empty(), Form.DAY);
+    }
+}

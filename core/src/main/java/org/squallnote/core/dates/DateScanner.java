@@ -1,0 +1,157 @@
+package org.squallnote.core.dates;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.text.Sentence;
+
+/** Finds the date phrases of a sentence from left to right, each as long as it can be. */
+public final class DateScanner {
+
+    private final Sentence sentence;
+    private final DateContext context;
+    private final DayPhrases days;
+    private final TimePhrases times;
+
+    private DateScanner(Sentence sentence, DateContext context) {
+        this.sentence = sentence;
+        this.context = context;
+        this.times = new TimePhrases(sentence, context);
+        this.days = new DayPhrases(sentence, context);
+    }
+
+    /** All date phrases of the sentence, in their order, none overlapping another. */
+    public static List<DatePhrase> in(Sentence sentence, DateContext context) {
+        return new DateScanner(sentence, context).all();
+    }
+
+    private List<DatePhrase> all() {
+        List<DatePhrase> found = new ArrayList<>();
+        int i = 0;
+        while (i < sentence.size()) {
+            Optional<DatePhrase> phrase = mayStartAt(i) ? rangeAt(i) : Optional.empty();
+            if (phrase.isPresent()) {
+                found.add(phrase.get());
+                i = phrase.get().toExclusive();
+            } else {
+                i++;
+            }
+        }
+        return found;
+    }
+
+    private boolean mayStartAt(int i) {
+        return DateStarts.isOne(sentence.norm(i));
+    }
+
+    /** A phrase, or two joined to a range, of which the end counts. */
+    private Optional<DatePhrase> rangeAt(int from) {
+        Optional<DatePhrase> first = phraseAt(from);
+        if (first.isEmpty()) {
+            return first;
+        }
+        int next = first.get().toExclusive();
+        String join = sentence.norm(next);
+        boolean between = sentence.norm(from - 1).equals("between") || sentence.norm(from - 2).equals("between");
+        boolean joined = join.equals("to") || join.equals("until") || join.equals("till") || join.equals("through")
+                || join.equals("or") || (between && join.equals("and"));
+        if (!joined || first.get().form() == Form.PAST) {
+            return hyphenRange(first.get());
+        }
+        int secondAt = next + 1 + (sentence.norm(next + 1).equals("the") || sentence.norm(next + 1).equals("on") ? 1 : 0);
+        Optional<DatePhrase> second = phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
+        if (second.isEmpty()) {
+            return first;
+        }
+        return Optional.of(joined(first.get(), second.get()));
+    }
+
+    /** "Monday–Wednesday": the mark stands before the second word. */
+    private Optional<DatePhrase> hyphenRange(DatePhrase first) {
+        int next = first.toExclusive();
+        if (next < sentence.size() && sentence.at(next).before() == '-') {
+            Optional<DatePhrase> second = phraseAt(next);
+            if (second.isPresent() && second.get().form() == first.form()) {
+                return Optional.of(joined(first, second.get()));
+            }
+        }
+        return Optional.of(first);
+    }
+
+    private static DatePhrase joined(DatePhrase first, DatePhrase second) {
+        boolean timesOfOneDay = second.form() == Form.TIME && first.time().isPresent();
+        LocalDate day = timesOfOneDay ? first.day() : second.day();
+        Optional<LocalTime> time = second.time();
+        if (timesOfOneDay && time.isPresent() && time.get().isBefore(first.time().orElseThrow())) {
+            time = time.map(t -> t.getHour() < 12 ? t.plusHours(12) : t);
+        }
+        return new DatePhrase(first.fromInclusive(), second.toExclusive(), day, time, Form.RANGE);
+    }
+
+    private Optional<DatePhrase> phraseAt(int from) {
+        if (from >= sentence.size()) {
+            return Optional.empty();
+        }
+        Optional<DatePhrase> day = days.at(from);
+        if (day.isPresent()) {
+            return day.map(this::withTime);
+        }
+        return times.at(from).map(time -> time.time().isPresent() && time.form() == Form.TIME ? withDay(time) : time);
+    }
+
+    /** A day, followed by a time of it. */
+    private DatePhrase withTime(DatePhrase day) {
+        if (day.time().isPresent() || day.form() == Form.PAST || day.form() == Form.STRETCH) {
+            return day;
+        }
+        int next = day.toExclusive();
+        Optional<DatePhrase> part = times.partOfDay(next, day.day());
+        if (part.isPresent()) {
+            return part.get().from(day.fromInclusive());
+        }
+        String word = sentence.norm(next);
+        boolean connected = word.equals("at") || word.equals("by") || word.equals("before") || word.equals("around")
+                || word.equals("about") || word.equals("until") || word.equals("till");
+        int timeAt = connected ? next + 1 : next;
+        Optional<DatePhrase> time = times.at(timeAt);
+        if (time.isEmpty() && connected && word.equals("at")) {
+            time = times.bareHourAt(timeAt);
+        }
+        if (time.isPresent() && (connected || sentence.at(next).before() != ':')) {
+            return day.at(time.get().time().orElseThrow(), time.get().toExclusive());
+        }
+        return day;
+    }
+
+    /** A time, followed by the day it is on; without one, the day of writing or, once it has passed, the next. */
+    private DatePhrase withDay(DatePhrase time) {
+        int next = time.toExclusive();
+        String word = sentence.norm(next);
+        boolean connected = word.equals("on") || word.equals("the") || word.equals("of") || word.equals("for");
+        int dayAt = connected ? next + 1 : next;
+        if (connected && sentence.norm(dayAt).equals("the")) {
+            dayAt++;
+        }
+        Optional<DatePhrase> day = dayAt < sentence.size() ? days.at(dayAt) : Optional.empty();
+        if (day.isPresent() && day.get().time().isEmpty() && day.get().form() != Form.STRETCH && day.get().form() != Form.END) {
+            return new DatePhrase(
+                    time.fromInclusive(), day.get().toExclusive(), day.get().day(), time.time(), day.get().form());
+        }
+        LocalDateTime sameDay = context.today().atTime(time.time().orElseThrow());
+        if (sameDay.isBefore(context.sentAt())) {
+            return new DatePhrase(
+                    time.fromInclusive(), next, context.today().plusDays(1), time.time(), Form.TIME);
+        }
+        return time;
+    }
+
+    /** Monday of the week that follows the one of a day. */
+    static LocalDate mondayAfter(LocalDate day) {
+        return day.with(java.time.temporal.TemporalAdjusters.next(DayOfWeek.MONDAY));
+    }
+}

@@ -1,0 +1,271 @@
+package org.squallnote.core.dates;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.text.Sentence;
+
+/** Times of day: "3 pm", "14:30", "half past two", "noon", "this afternoon". */
+final class TimePhrases {
+
+    private static final Pattern CLOCK =
+            Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(am|pm|a\\.m|p\\.m|a|p|h|hrs|ish)?");
+    private static final int LONGEST_TIME = 9;
+    private static final LocalTime NOON = LocalTime.NOON;
+
+    private final Sentence sentence;
+    private final DateContext context;
+
+    TimePhrases(Sentence sentence, DateContext context) {
+        this.sentence = sentence;
+        this.context = context;
+    }
+
+    /** A time on the day of writing that begins at a word, whether or not it has passed. */
+    Optional<DatePhrase> at(int from) {
+        String word = sentence.norm(from);
+        if (word.isEmpty()) {
+            return Optional.empty();
+        }
+        switch (word) {
+            case "noon", "midday", "lunchtime" -> {
+                return time(from, from + 1, NOON);
+            }
+            case "lunch" -> {
+                return isDeadlineWord(sentence.norm(from - 1)) ? time(from, from + 1, NOON) : Optional.empty();
+            }
+            case "half" -> {
+                boolean past = sentence.norm(from + 1).equals("past");
+                int hour = DateWords.number(sentence.norm(from + (past ? 2 : 1)));
+                if (hour >= 1 && hour <= 12 && (past || introduced(from)) && !sentence.norm(from + 1).startsWith("a")) {
+                    return clock(from, from + (past ? 3 : 2), hour, 30);
+                }
+                return Optional.empty();
+            }
+            case "first" -> {
+                return firstThing(from);
+            }
+            default -> {}
+        }
+        Optional<DatePhrase> pastOrTo = minutesPastOrTo(from);
+        if (pastOrTo.isPresent()) {
+            return pastOrTo;
+        }
+        Optional<DatePhrase> part = partOfToday(from);
+        return part.isPresent() ? part : clockAt(from);
+    }
+
+    /** "first thing", without a day: the next start of work. */
+    private Optional<DatePhrase> firstThing(int from) {
+        if (!sentence.norm(from + 1).equals("thing")) {
+            return Optional.empty();
+        }
+        int to = from + 2;
+        boolean inTheMorning = sentence.norm(to).equals("in") && sentence.norm(to + 2).equals("morning");
+        LocalTime start = context.startOf(inTheMorning ? context.today().plusDays(1) : context.today());
+        if (inTheMorning) {
+            return Optional.of(new DatePhrase(from, to + 3, context.today().plusDays(1), Optional.of(start), Form.DAY));
+        }
+        return time(from, to, start);
+    }
+
+    private Optional<DatePhrase> minutesPastOrTo(int from) {
+        String word = sentence.norm(from);
+        int minutes = word.equals("quarter") ? 15 : DateWords.number(word);
+        int next = from + 1;
+        if (word.equals("a") && sentence.norm(next).equals("quarter")) {
+            minutes = 15;
+            next++;
+        }
+        if (minutes < 1 || minutes > 30) {
+            return Optional.empty();
+        }
+        if (sentence.norm(next).equals("minutes")) {
+            next++;
+        }
+        boolean past = sentence.norm(next).equals("past");
+        boolean to = sentence.norm(next).equals("to") && (minutes == 15 || minutes % 5 == 0);
+        int hour = DateWords.number(sentence.norm(next + 1));
+        if ((!past && !to) || hour < 1 || hour > 12 || (to && minutes != 15 && !introduced(from))) {
+            return Optional.empty();
+        }
+        return past
+                ? clock(from, next + 2, hour, minutes)
+                : clock(from, next + 2, hour == 1 ? 12 : hour - 1, 60 - minutes);
+    }
+
+    /** "this morning", "this afternoon", "end of the morning", of the day of writing. */
+    private Optional<DatePhrase> partOfToday(int from) {
+        String word = sentence.norm(from);
+        int at = from;
+        if (word.equals("end")
+                && sentence.norm(from + 1).equals("of")
+                && (sentence.norm(from + 2).equals("the") || sentence.norm(from + 2).equals("this"))) {
+            at = from + 3;
+        } else if (word.equals("this") || word.equals("later")) {
+            at = from + 1 + (sentence.norm(from + 1).equals("this") ? 1 : 0);
+        } else {
+            return Optional.empty();
+        }
+        return partOfDay(at, context.today()).map(part -> part.from(from));
+    }
+
+    /** "morning", "afternoon" of a day that is known; an evening is the day itself. */
+    Optional<DatePhrase> partOfDay(int from, LocalDate day) {
+        int at = from;
+        if (sentence.norm(at).equals("in") && sentence.norm(at + 1).equals("the")) {
+            at += 2;
+        }
+        if (sentence.norm(at).equals("at") && sentence.norm(at + 1).startsWith("lunch")) {
+            at++;
+        }
+        Optional<LocalTime> time =
+                switch (sentence.norm(at)) {
+                    case "morning", "lunchtime", "lunch", "noon", "midday" -> Optional.of(NOON);
+                    case "afternoon" -> Optional.of(context.endOf(day));
+                    default -> Optional.empty();
+                };
+        if (time.isPresent()) {
+            return Optional.of(new DatePhrase(from, at + 1, day, time, Form.DAY));
+        }
+        if (sentence.norm(at).equals("evening") || sentence.norm(at).equals("night")) {
+            return Optional.of(new DatePhrase(from, at + 1, day, Optional.empty(), Form.DAY));
+        }
+        return Optional.empty();
+    }
+
+    private Optional<DatePhrase> clockAt(int from) {
+        String word = sentence.norm(from);
+        if (!Character.isDigit(word.charAt(0))) {
+            int hour = DateWords.number(word);
+            if (hour >= 1 && hour <= 12 && !word.startsWith("a") && isClockUnit(sentence.norm(from + 1))) {
+                return withUnit(from, hour, 0);
+            }
+            return bareHourAt(from);
+        }
+        Matcher clock = word.length() <= LONGEST_TIME ? CLOCK.matcher(word) : CLOCK.matcher("");
+        if (!clock.matches()) {
+            return Optional.empty();
+        }
+        int hour = Integer.parseInt(clock.group(1));
+        boolean hasMinutes = clock.group(2) != null;
+        int minutes = hasMinutes ? Integer.parseInt(clock.group(2)) : 0;
+        String suffix = clock.group(3) == null ? "" : clock.group(3);
+        if (hour > 24 || minutes > 59) {
+            return word.matches("\\d{4}") ? militaryAt(from) : Optional.empty();
+        }
+        if (suffix.startsWith("a") || suffix.startsWith("p")) {
+            return halfDay(from, from + 1, hour, minutes, suffix.startsWith("p"));
+        }
+        if (isClockUnit(sentence.norm(from + 1))) {
+            return withUnit(from, hour, minutes);
+        }
+        if (word.indexOf(':') > 0 || (hasMinutes && word.indexOf('h') > 0) || (word.indexOf('.') > 0 && introduced(from) && minutes % 5 == 0)) {
+            return hasMinutes && hour < 24 ? clock(from, from + 1, hour, minutes) : Optional.empty();
+        }
+        if (suffix.equals("h") || suffix.equals("hrs") || suffix.equals("ish")) {
+            return hour < 24 && introduced(from) ? clock(from, from + 1, hour, 0) : Optional.empty();
+        }
+        return bareHourAt(from);
+    }
+
+    /** "by 1700 hrs". */
+    private Optional<DatePhrase> militaryAt(int from) {
+        String word = sentence.norm(from);
+        boolean unit = sentence.norm(from + 1).equals("hours") || sentence.norm(from + 1).equals("h");
+        int hour = Integer.parseInt(word.substring(0, 2));
+        int minutes = Integer.parseInt(word.substring(2));
+        if (!unit || hour > 23 || minutes > 59) {
+            return Optional.empty();
+        }
+        return Optional.of(new DatePhrase(
+                from, from + 2, context.today(), Optional.of(LocalTime.of(hour, minutes)), Form.TIME));
+    }
+
+    private static boolean isClockUnit(String word) {
+        return word.equals("am") || word.equals("pm") || word.equals("a.m") || word.equals("p.m")
+                || word.equals("o'clock") || word.equals("oclock") || word.equals("uhr");
+    }
+
+    private Optional<DatePhrase> withUnit(int from, int hour, int minutes) {
+        String unit = sentence.norm(from + 1);
+        if (unit.startsWith("o") || unit.equals("uhr")) {
+            return clock(from, from + 2, hour, minutes);
+        }
+        return halfDay(from, from + 2, hour, minutes, unit.startsWith("p"));
+    }
+
+    private Optional<DatePhrase> halfDay(int from, int to, int hour, int minutes, boolean afternoon) {
+        if (hour > 23) {
+            return Optional.empty();
+        }
+        int on24 = hour > 12 ? hour : hour % 12 + (afternoon ? 12 : 0);
+        return time(from, to, LocalTime.of(on24, minutes));
+    }
+
+    /** "by five", "at 9": an hour that only the word before makes one, and nothing after it denies. */
+    Optional<DatePhrase> bareHourAt(int from) {
+        String word = sentence.norm(from);
+        if (word.isEmpty()) {
+            return Optional.empty();
+        }
+        int hour = DateWords.number(word);
+        boolean plain = hour >= 1 && hour <= 23 && word.length() <= 6 && !word.equals("a") && !word.equals("an");
+        boolean follows = from + 1 >= sentence.size()
+                || sentence.at(from + 1).followsMark()
+                || (DateWords.mayFollowADate(sentence.norm(from + 1)) && DateWords.month(sentence.norm(from + 1)) < 0);
+        if (!plain || !introduced(from) || !follows) {
+            return Optional.empty();
+        }
+        int to = from + 1;
+        if (sentence.norm(to).equals("sharp") || sentence.norm(to).equals("ish")) {
+            to++;
+        }
+        return clock(from, to, hour, 0);
+    }
+
+    private boolean introduced(int from) {
+        String before = sentence.norm(from - 1);
+        if (before.equals("about") || before.equals("around") || before.equals("roughly")) {
+            return true;
+        }
+        return isDeadlineWord(before) || before.equals("at") || before.equals("from") || before.equals("between")
+                || before.equals("to") && sentence.norm(from - 3).equals("from")
+                || before.equals("and") && sentence.norm(from - 3).equals("between");
+    }
+
+    private static boolean isDeadlineWord(String word) {
+        return word.equals("by") || word.equals("before") || word.equals("until") || word.equals("till")
+                || word.equals("than") || word.equals("for");
+    }
+
+    /** An hour without am or pm: as office hours have it, so that 3 is in the afternoon and 9 in the morning. */
+    private Optional<DatePhrase> clock(int from, int to, int hour, int minutes) {
+        if (hour == 24) {
+            return Optional.empty();
+        }
+        boolean afternoon = hour >= 1 && hour < 7 && !sentence.norm(from).startsWith("0");
+        return partNamedAfter(from, to, hour, LocalTime.of(afternoon ? hour + 12 : hour, minutes));
+    }
+
+    /** "three in the afternoon", "nine in the evening". */
+    private Optional<DatePhrase> partNamedAfter(int from, int to, int hour, LocalTime time) {
+        if (sentence.norm(to).equals("in") && sentence.norm(to + 1).equals("the")) {
+            String part = sentence.norm(to + 2);
+            if (part.equals("morning")) {
+                return time(from, to + 3, LocalTime.of(hour % 12, time.getMinute()));
+            }
+            if (part.equals("afternoon") || part.equals("evening")) {
+                return time(from, to + 3, LocalTime.of(hour % 12 + 12, time.getMinute()));
+            }
+        }
+        return time(from, to, time);
+    }
+
+    private Optional<DatePhrase> time(int from, int to, LocalTime time) {
+        return Optional.of(new DatePhrase(from, to, context.today(), Optional.of(time), Form.TIME));
+    }
+}

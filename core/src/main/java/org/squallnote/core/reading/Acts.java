@@ -1,0 +1,238 @@
+package org.squallnote.core.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.reading.DateRoles.Dated;
+import org.squallnote.core.reading.DateRoles.Role;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.Span;
+
+/** What the own words do besides asking: thank, confirm, put off, promise, take back. */
+final class Acts {
+
+    private final List<ReadSentence> sentences;
+    private final DateContext context;
+    private final People people;
+
+    Acts(List<ReadSentence> sentences, DateContext context, People people) {
+        this.sentences = sentences;
+        this.context = context;
+        this.people = people;
+    }
+
+    private List<ReadSentence> said() {
+        return sentences.stream().filter(read -> !read.isSalutation()).toList();
+    }
+
+    boolean acknowledges() {
+        return isAll("thanks", "confirm", "praise");
+    }
+
+    boolean onlyThanks() {
+        return isAll("thanks", "praise")
+                && said().stream().anyMatch(read -> read.has("thanks"));
+    }
+
+    private boolean isAll(String... labels) {
+        List<ReadSentence> said = said();
+        return !said.isEmpty()
+                && said.stream().allMatch(read -> read.asks().isEmpty() && read.consistsOf(labels) && !isHolding(read))
+                && promises().isEmpty();
+    }
+
+    /** Whether the first thing said thanks or confirms. */
+    boolean opensWithThanks() {
+        return said().stream().limit(1).anyMatch(read -> read.has("thanks") || read.has("praise") || read.consistsOf("confirm"));
+    }
+
+    boolean holds() {
+        return said().stream().anyMatch(this::isHolding);
+    }
+
+    private boolean isHolding(ReadSentence read) {
+        return read.acts().stream()
+                .anyMatch(act -> act.label().equals("holding")
+                        && !read.sentence().at(act.fromInclusive()).quoted()
+                        && read.found().stream().noneMatch(ask -> ask.from() <= act.fromInclusive()
+                                && read.parts().clauseOf(ask.from()) == read.parts().clauseOf(act.fromInclusive())
+                                && ask.kind() != Ask.Kind.QUESTION));
+    }
+
+    boolean solves() {
+        return said().stream().anyMatch(read -> read.has("solved"));
+    }
+
+    boolean says(String label) {
+        return said().stream().anyMatch(read -> read.has(label));
+    }
+
+    /** The first words that take an ask back. */
+    Optional<Withdrawal> withdrawal() {
+        for (ReadSentence read : said()) {
+            for (PhraseMatch act : read.acts()) {
+                if (act.label().equals("withdraw") && !read.sentence().at(act.fromInclusive()).quoted() && !isInsideQuestion(read, act)) {
+                    return Optional.of(withdrawal(read.sentence(), act));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isInsideQuestion(ReadSentence read, PhraseMatch act) {
+        return read.sentence().isQuestion()
+                && read.found().stream().anyMatch(ask -> read.parts().unitOf(ask.from()) == read.parts().unitOf(act.fromInclusive()) && ask.from() <= act.fromInclusive());
+    }
+
+    private static Withdrawal withdrawal(Sentence sentence, PhraseMatch act) {
+        boolean lastOnly = false;
+        int end = act.fromInclusive();
+        while (end < sentence.size() && (end == act.fromInclusive() || !sentence.at(end).followsMark())) {
+            String norm = sentence.norm(end);
+            lastOnly |= norm.equals("last") || norm.equals("previous");
+            end++;
+        }
+        int about = Math.min(act.wantedAt(), end);
+        Span aboutSpan = about < end
+                ? sentence.spanOf(about, end)
+                : new Span(sentence.span().toExclusive(), sentence.span().toExclusive());
+        return new Withdrawal(sentence.spanOf(act.fromInclusive(), end), lastOnly, aboutSpan);
+    }
+
+    List<Promise> promises() {
+        List<Promise> promises = new ArrayList<>();
+        for (ReadSentence read : said()) {
+            promise(read).ifPresent(promises::add);
+        }
+        return promises;
+    }
+
+    private Optional<Promise> promise(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        if (sentence.isQuestion()) {
+            return Optional.empty();
+        }
+        for (PhraseMatch act : read.acts()) {
+            boolean answer = act.label().equals("holding") && !read.dates().isEmpty();
+            if (!act.label().equals("promise") && !answer || sentence.at(act.fromInclusive()).quoted()) {
+                continue;
+            }
+            if (!isDenied(read, act) && !isConditional(read, act)) {
+                boolean holding = read.hasIn("holding", read.parts().unitOf(act.fromInclusive()));
+                return Optional.of(new Promise(sentence.span(), promisedBy(read, act), holding, isToAnother(read, act)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static boolean isDenied(ReadSentence read, PhraseMatch promise) {
+        for (PhraseMatch act : read.acts()) {
+            boolean near = act.fromInclusive() >= promise.fromInclusive() - 1 && act.fromInclusive() <= promise.fromInclusive() + 1;
+            if (act.label().equals("no-promise") && near) {
+                return true;
+            }
+        }
+        Sentence sentence = read.sentence();
+        for (int i = promise.fromInclusive(); i < Math.min(sentence.size(), promise.toExclusive() + 1); i++) {
+            if (sentence.norm(i).equals("not") || sentence.norm(i).equals("never")) {
+                return true;
+            }
+        }
+        String before = sentence.norm(promise.fromInclusive() - 1);
+        return before.equals("if") || before.equals("hope") || before.equals("that") || before.equals("what") || before.equals("think");
+    }
+
+    /** "I'll order it once you confirm" waits for somebody else and is no promise yet. */
+    private static boolean isConditional(ReadSentence read, PhraseMatch promise) {
+        Sentence sentence = read.sentence();
+        for (int i = 0; i < sentence.size() - 1; i++) {
+            String norm = sentence.norm(i);
+            boolean condition = norm.equals("if") || norm.equals("once") || norm.equals("unless") || norm.equals("until") || norm.equals("when")
+                    || norm.equals("as") && sentence.norm(i + 1).equals("soon");
+            int you = norm.equals("as") ? i + 3 : i + 1;
+            if (condition && (sentence.norm(you).startsWith("you") && !sentence.norm(you + 1).equals("like") && !sentence.norm(you + 1).equals("want"))) {
+                return read.parts().unitOf(i) == read.parts().unitOf(promise.fromInclusive());
+            }
+        }
+        return false;
+    }
+
+    private Optional<Deadline> promisedBy(ReadSentence read, PhraseMatch promise) {
+        DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context);
+        int unit = read.parts().unitOf(promise.fromInclusive());
+        Optional<Deadline> found = Optional.empty();
+        for (DatePhrase phrase : read.dates()) {
+            Dated dated = roles.roleOf(phrase, read.dates().size(), true);
+            boolean ahead = !phrase.end().isBefore(context.sentAt());
+            if (dated.role() != Role.MENTION && ahead && (found.isEmpty() || read.parts().unitOf(phrase.fromInclusive()) == unit)) {
+                found = Optional.of(Deadlines.deadline(read.sentence(), dated, false));
+            }
+        }
+        return found;
+    }
+
+    /** "I'll send it to Tom": somebody else than those written to gets it. */
+    private boolean isToAnother(ReadSentence read, PhraseMatch promise) {
+        Sentence sentence = read.sentence();
+        for (int i = promise.toExclusive() - 1; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            if (norm.equals("you") || norm.equals("your")) {
+                return false;
+            }
+            boolean to = norm.equals("to") || Phrases.GIVING.contains(norm);
+            if (to && i + 1 < sentence.size()) {
+                People.Found somebody = people.at(sentence, i + 1);
+                if (somebody.isSomebody() && !people.isMe(somebody.addresses())) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /** Whether besides greetings, thanks, an introduction and reasons there are only questions. */
+    boolean onlyAsksBack() {
+        boolean asked = false;
+        for (ReadSentence read : said()) {
+            boolean question = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());
+            if (question && !startsWithAnswer(read)) {
+                asked = true;
+                continue;
+            }
+            boolean aside = read.consistsOf("thanks") || read.has("introduction") || read.has("reason") || isGreetingOnly(read);
+            boolean clarify = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST) && clarifies(read.sentence());
+            if (clarify) {
+                asked = true;
+            } else if (!aside) {
+                return false;
+            }
+        }
+        return asked;
+    }
+
+    private static boolean isGreetingOnly(ReadSentence read) {
+        return read.sentence().size() <= 7 && (read.sentence().norm(0).equals("hope") || read.sentence().norm(1).equals("hope"));
+    }
+
+    private static boolean clarifies(Sentence sentence) {
+        for (int i = 0; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            if (norm.equals("clarify") || norm.equals("which") || norm.equals("whether") || norm.equals("mean") || norm.equals("specify")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean startsWithAnswer(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        int first = 0;
+        String norm = sentence.norm(first);
+        boolean yesOrNo = norm.equals("yes") || norm.equals("no") || norm.equals("yep") || norm.equals("yeah") || norm.equals("sure") || norm.equals("nope");
+        return yesOrNo && !Clauses.isConjunction(sentence.norm(1));
+    }
+}

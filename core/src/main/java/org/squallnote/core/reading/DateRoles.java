@@ -1,0 +1,301 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import java.util.Set;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+
+/** Decides what the dates of a sentence are for: a deadline that is stated, a day tied to giving something, an event. */
+final class DateRoles {
+
+    /** What a date is for. */
+    enum Role {
+        /** "by Friday", "the deadline is the 14th", "within two days". */
+        STATED,
+        /** "send it on Friday", "I need it for Friday". */
+        TIED,
+        /** "the meeting on Thursday", "could we meet on Monday". */
+        EVENT,
+        /** "since Monday", "the invoice of 3 March". */
+        MENTION
+    }
+
+    /**
+     * A date with its role.
+     *
+     * @param phrase the date, "before" taken into account
+     * @param role what it is for
+     * @param lead index of the first word that belongs to it, such as "by"
+     * @param firm whether it is not softened
+     */
+    record Dated(DatePhrase phrase, Role role, int lead, boolean firm) {}
+
+    private static final Set<String> VAGUE = Set.of("about", "around", "roughly", "approximately", "circa");
+    private static final Set<String> SKIPPED =
+            Set.of("about", "around", "roughly", "approximately", "circa", "the", "very", "say", "ideally", "preferably", "perhaps", "maybe", "latest", "back", "just");
+    private static final Set<String> DEADLINE_NOUNS =
+            Set.of("deadline", "due", "cut-off", "cutoff", "deadline's", "closing", "latest", "expires", "closes", "required", "needed", "wanted");
+    private static final Set<String> STAYING = Set.of(
+            "open", "closed", "away", "out", "valid", "available", "here", "off", "leave", "busy", "holds", "held", "hold", "booked", "in", "stay",
+            "stays", "runs", "lasts", "wait", "waiting", "continue", "keep", "works", "working", "travelling", "traveling", "not", "nothing", "never",
+            "holiday", "vacation", "abroad", "up", "down", "good", "there", "sits", "till", "shut", "back", "extended");
+    private static final Set<String> PRONOUNS = Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final List<PhraseMatch> acts;
+    private final DateContext context;
+
+    DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context) {
+        this.sentence = sentence;
+        this.parts = parts;
+        this.acts = acts;
+        this.context = context;
+    }
+
+    Dated roleOf(DatePhrase phrase, int dates, boolean needed) {
+        int k = phrase.fromInclusive() - 1;
+        boolean vague = false;
+        while (k >= 0 && SKIPPED.contains(sentence.norm(k)) && !isEdge(k + 1)) {
+            vague |= VAGUE.contains(sentence.norm(k));
+            k--;
+        }
+        if (k >= 0 && isEdge(k + 1)) {
+            k = Math.min(k, phrase.fromInclusive() - 1);
+        }
+        String lead = k >= 0 && !isEdge(k + 1) ? sentence.norm(k) : "";
+        boolean hard = isHard(phrase);
+        Role role = role(phrase, k, lead, hard, needed);
+        DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
+        if (lead.equals("before") && sentence.norm(k - 1).equals("or")) {
+            meant = phrase;
+        }
+        boolean firm = hard || !(vague || isSoftened(phrase, dates));
+        int start = role == Role.STATED && !lead.isEmpty() ? k : phrase.fromInclusive();
+        return new Dated(meant, role, Math.max(0, start), firm);
+    }
+
+    private boolean isEdge(int at) {
+        char mark = at < sentence.size() && at > 0 ? sentence.at(at).before() : ' ';
+        return mark != ' ' && mark != '"' && mark != ':';
+    }
+
+    private Role role(DatePhrase phrase, int k, String lead, boolean hard, boolean needed) {
+        if (phrase.form() == Form.PAST) {
+            return Role.MENTION;
+        }
+        if (hard || isDueBefore(phrase)) {
+            return Role.STATED;
+        }
+        switch (lead) {
+            case "by" -> {
+                return sentence.norm(k - 1).equals("stand") ? Role.MENTION : Role.STATED;
+            }
+            case "before" -> {
+                return sentence.norm(k - 1).equals("day") || sentence.norm(k - 1).equals("week") || sentence.norm(k - 1).equals("as")
+                        ? Role.MENTION
+                        : Role.STATED;
+            }
+            case "than" -> {
+                return Role.STATED;
+            }
+            case "until", "till", "til" -> {
+                return until(k);
+            }
+            case "from", "since", "after", "of", "as", "starting", "following" -> {
+                return Role.MENTION;
+            }
+            case "for" -> {
+                return forDate(phrase, k);
+            }
+            case "to" -> {
+                return Role.EVENT;
+            }
+            default -> {}
+        }
+        if (phrase.form() == Form.STRETCH && sentence.norm(phrase.fromInclusive()).equals("within")) {
+            return Role.STATED;
+        }
+        if (isAttributive(phrase)) {
+            return Role.EVENT;
+        }
+        if (lead.equals("at") && phrase.time().isPresent()) {
+            return Role.EVENT;
+        }
+        if (phrase.form() == Form.RANGE && !sentence.norm(phrase.fromInclusive() - 1).equals("between")) {
+            return sentence.norm(phrase.fromInclusive() + 1).equals("or") ? governed(phrase, needed) : Role.EVENT;
+        }
+        if (isAtEdge(phrase) && isAlone(phrase)) {
+            return Role.TIED;
+        }
+        return governed(phrase, needed);
+    }
+
+    /** "the Thursday meeting": a day between an article and a noun. */
+    private boolean isAttributive(DatePhrase phrase) {
+        int to = phrase.toExclusive();
+        if (to >= sentence.size() || sentence.at(to).followsMark()) {
+            return false;
+        }
+        if (Phrases.EVENT.contains(sentence.norm(to))) {
+            return true;
+        }
+        String before = sentence.norm(phrase.fromInclusive() - 1);
+        String first = sentence.norm(phrase.fromInclusive());
+        boolean determined = before.equals("the") || before.equals("your") || before.equals("my") || before.equals("our") || before.equals("his")
+                || before.equals("her") || first.equals("the") && phrase.time().isEmpty() && phrase.form() == Form.DAY;
+        String next = sentence.norm(to);
+        boolean functionWord = Clauses.isLeadIn(next) || Clauses.isConjunction(next) || next.length() <= 3 || NotNames.isOne(next);
+        return determined && !functionWord;
+    }
+
+    private boolean isAtEdge(DatePhrase phrase) {
+        return phrase.toExclusive() >= sentence.size() || sentence.at(phrase.toExclusive()).followsMark();
+    }
+
+    /** Whether the date is all that its clause says: "Friday, please". */
+    private boolean isAlone(DatePhrase phrase) {
+        int clause = parts.clauseOf(phrase.fromInclusive());
+        for (int i = parts.firstOfClause(clause); i < phrase.fromInclusive(); i++) {
+            String norm = sentence.norm(i);
+            if (!Clauses.isLeadIn(norm) && !norm.equals("on") && !norm.equals("by") && !SKIPPED.contains(norm)) {
+                return false;
+            }
+        }
+        return parts.clauseOf(phrase.fromInclusive()) > 0 || sentence.size() - phrase.toExclusive() <= 3;
+    }
+
+    /** "the deadline is", "due on", "needed back by": up to four words before. */
+    private boolean isDueBefore(DatePhrase phrase) {
+        for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 5); i--) {
+            String norm = sentence.norm(i);
+            if (DEADLINE_NOUNS.contains(norm)) {
+                boolean closes = norm.equals("closes") || norm.equals("expires");
+                boolean version = norm.equals("latest") && i < phrase.fromInclusive() - 2;
+                return !closes && !version;
+            }
+            if (Phrases.EVENT.contains(norm) || sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    private Role until(int k) {
+        for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
+            if (STAYING.contains(sentence.norm(i))) {
+                return Role.MENTION;
+            }
+            if (Phrases.GIVING.contains(sentence.norm(i))) {
+                return Role.STATED;
+            }
+        }
+        return k == 0 || Phrases.OBJECT.contains(sentence.norm(k - 1)) ? Role.STATED : Role.MENTION;
+    }
+
+    /** "I need it for Friday" sets a day; "the menu for Friday" names one. */
+    private Role forDate(DatePhrase phrase, int k) {
+        String before = sentence.norm(k - 1);
+        boolean needs = false;
+        boolean gives = false;
+        for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
+            String norm = sentence.norm(i);
+            needs |= norm.equals("need") || norm.equals("needs") || norm.equals("want") || norm.equals("wants") || norm.equals("needed");
+            gives |= Phrases.GIVING.contains(norm);
+        }
+        if (PRONOUNS.contains(before)) {
+            return needs || gives ? Role.TIED : Role.EVENT;
+        }
+        return needs && phrase.form() != Form.PERIOD ? Role.TIED : Role.EVENT;
+    }
+
+    /** The nearest word before the date that gives, happens or names an event decides. */
+    private Role governed(DatePhrase phrase, boolean needed) {
+        int unit = parts.unitOf(phrase.fromInclusive());
+        int start = phrase.fromInclusive() - 1;
+        for (int i = start; i >= 0 && parts.unitOf(i) == unit; i--) {
+            String norm = sentence.norm(i);
+            boolean near = start - i <= 2;
+            if (near && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
+                return Role.EVENT;
+            }
+            if (norm.equals("who") || norm.equals("which") || norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s")) {
+                return Role.EVENT;
+            }
+            if (Phrases.HAPPENING.contains(norm) && isVerbHere(i)) {
+                return Role.EVENT;
+            }
+            if (Phrases.GIVING.contains(norm) && isVerbHere(i)) {
+                return Role.TIED;
+            }
+            boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
+            if (clauseBegins && saysSomething(i, start)) {
+                return followed(phrase, unit);
+            }
+        }
+        return needed ? Role.TIED : followed(phrase, unit);
+    }
+
+    /** "the truck gets packed on Wednesday" is a clause of its own; "if possible on Friday" goes with the one before. */
+    private boolean saysSomething(int from, int toInclusive) {
+        int telling = 0;
+        for (int i = from; i <= toInclusive; i++) {
+            String norm = sentence.norm(i);
+            boolean small = Clauses.isLeadIn(norm) || SKIPPED.contains(norm) || norm.equals("if") || norm.equals("possible") || norm.equals("on")
+                    || norm.equals("at") || norm.equals("for") || norm.equals("can") || norm.equals("you") || norm.equals("in") || norm.equals("some")
+                    || norm.equals("time");
+            telling += small ? 0 : 1;
+        }
+        return telling > 1;
+    }
+
+    /** A date in front of its verb: "on Friday please send me …". */
+    private Role followed(DatePhrase phrase, int unit) {
+        for (int i = phrase.toExclusive(); i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit; i++) {
+            String norm = sentence.norm(i);
+            if (Phrases.HAPPENING.contains(norm)) {
+                return Role.EVENT;
+            }
+            if (Phrases.GIVING.contains(norm)) {
+                return Role.TIED;
+            }
+        }
+        return Role.EVENT;
+    }
+
+    /** "the order", "a quote" are nouns; "to order", "please order" are not. */
+    private boolean isVerbHere(int i) {
+        String before = sentence.norm(i - 1);
+        return !(before.equals("the") || before.equals("a") || before.equals("an") || before.equals("your") || before.equals("my")
+                || before.equals("our") || before.equals("his") || before.equals("her") || before.equals("of") || before.equals("this"));
+    }
+
+    private boolean isHard(DatePhrase phrase) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("hard")
+                    && (parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.toExclusive() - 1)
+                            || act.fromInclusive() == phrase.toExclusive())) {
+                return true;
+            }
+        }
+        return sentence.norm(phrase.toExclusive()).equals("latest");
+    }
+
+    /** Softened by a word of its sentence; where there are several dates, the nearest one is meant. */
+    private boolean isSoftened(DatePhrase phrase, int dates) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("soft")) {
+                boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
+                boolean adjacent = act.fromInclusive() == phrase.toExclusive() || act.toExclusive() >= phrase.fromInclusive() - 2 && act.toExclusive() <= phrase.fromInclusive();
+                if (dates == 1 || sameClause || adjacent) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,262 @@
+package org.squallnote.core.reading;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.DateScanner;
+import org.squallnote.core.reading.DateRoles.Dated;
+import org.squallnote.core.reading.DateRoles.Role;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.text.Span;
+
+/**
+ * Finds the explicit deadline of the asks that pass a test (those meant for me, or those of somebody whom I ask): in their
+ * own sentences, else in one that says what its date is for, else in the subject.
+ */
+final class Deadlines {
+
+    /** A fragment such as "By Friday if possible." has at most this many words. */
+    private static final int LONGEST_FRAGMENT = 9;
+
+    private static final Set<String> BEFORE_A_BARE_DATE = Set.of(
+            "on", "by", "ideally", "preferably", "at", "the", "if", "possible", "latest", "rush", "some", "time", "sometime", "all", "hurry", "urgent",
+            "not", "before", "within", "say", "hopefully", "around", "about", "until", "you", "can", "could", "for", "no", "later", "than");
+
+    private final List<ReadSentence> sentences;
+    private final DateContext context;
+    private final Predicate<Ask> wanted;
+
+    Deadlines(List<ReadSentence> sentences, DateContext context, Predicate<Ask> wanted) {
+        this.sentences = sentences;
+        this.context = context;
+        this.wanted = wanted;
+    }
+
+    /** The deadline that counts: a firm one before a softened one, then the earliest that is still ahead. */
+    Optional<Deadline> explicit(String subject) {
+        List<Deadline> inAsks = new ArrayList<>();
+        List<Deadline> elsewhere = new ArrayList<>();
+        boolean asked = false;
+        for (ReadSentence read : sentences) {
+            boolean mine = read.asks().stream().anyMatch(wanted);
+            if (mine) {
+                inAsks.addAll(ofAskSentence(read));
+            } else if (read.asks().isEmpty() && !isForSomebodyElse(read)) {
+                elsewhere.addAll(ofOtherSentence(read, asked));
+            }
+            asked = mine || asked && read.asks().isEmpty();
+        }
+        Optional<Deadline> found = best(inAsks);
+        if (found.isEmpty() || !found.get().firm()) {
+            List<Deadline> all = new ArrayList<>(inAsks);
+            all.addAll(elsewhere);
+            found = best(all);
+        }
+        return found.isPresent() ? found : best(ofSubject(subject));
+    }
+
+    /** Dates on which something takes place, named together with an ask. */
+    List<Deadline> events() {
+        List<Deadline> events = new ArrayList<>();
+        for (ReadSentence read : sentences) {
+            if (read.asks().stream().anyMatch(wanted)) {
+                for (Dated dated : datesOf(read)) {
+                    if (dated.role() == Role.EVENT && isAhead(dated.phrase())) {
+                        events.add(deadline(read.sentence(), dated, false));
+                    }
+                }
+            }
+        }
+        return events;
+    }
+
+    private boolean isForSomebodyElse(ReadSentence read) {
+        // A promise of the writer, or a word to somebody who is not asked here.
+        return !read.spokenTo().addresses().isEmpty()
+                && sentences.stream().noneMatch(other -> other.spokenTo().equals(read.spokenTo())
+                        && other.asks().stream().anyMatch(wanted));
+    }
+
+    private Optional<Deadline> best(List<Deadline> candidates) {
+        List<Deadline> ahead = candidates.stream()
+                .filter(deadline -> !deadline.end().isBefore(context.sentAt()))
+                .toList();
+        Optional<Deadline> firm = ahead.stream().filter(Deadline::firm).min(Comparator.comparing(Deadline::end));
+        return firm.isPresent() ? firm : ahead.stream().min(Comparator.comparing(Deadline::end));
+    }
+
+    private boolean isAhead(DatePhrase phrase) {
+        return !phrase.end().isBefore(context.sentAt());
+    }
+
+    private List<Dated> datesOf(ReadSentence read) {
+        DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context);
+        List<Dated> dated = new ArrayList<>();
+        for (DatePhrase phrase : read.dates()) {
+            if (!read.sentence().at(phrase.fromInclusive()).quoted()) {
+                dated.add(roles.roleOf(phrase, read.dates().size(), needs(read, phrase)));
+            }
+        }
+        return dated;
+    }
+
+    /** Whether the ask before the date is one of having something: "I need it", "we'd like the list". */
+    private static boolean needs(ReadSentence read, DatePhrase phrase) {
+        for (SentenceAsks.Found ask : read.found()) {
+            boolean having = ask.kind() == Ask.Kind.NEED || ask.kind() == Ask.Kind.WISH;
+            if (having && ask.from() < phrase.fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private List<Deadline> ofAskSentence(ReadSentence read) {
+        List<Deadline> found = new ArrayList<>();
+        for (Dated dated : datesOf(read)) {
+            if (belongsToWanted(read, dated) && counts(read, dated)) {
+                found.add(deadline(read.sentence(), dated, false));
+            }
+        }
+        return found;
+    }
+
+    private static boolean counts(ReadSentence read, Dated dated) {
+        return dated.role() == Role.TIED || dated.role() == Role.STATED && !isPlanOfWriter(read, dated);
+    }
+
+    /** A date goes with the ask that begins last before it; before any ask, with the first. */
+    private boolean belongsToWanted(ReadSentence read, Dated dated) {
+        Optional<Ask> owner = Optional.empty();
+        int at = read.sentence().at(dated.phrase().fromInclusive()).span().fromInclusive();
+        for (Ask ask : read.asks()) {
+            if (owner.isEmpty() || ask.words().fromInclusive() <= at) {
+                owner = Optional.of(ask);
+            }
+        }
+        return owner.filter(wanted).isPresent();
+    }
+
+    /** "I have to leave by 3", "we'll be done by Friday": the writer's own day, unless they need something by then. */
+    private static boolean isPlanOfWriter(ReadSentence read, Dated dated) {
+        int at = dated.lead();
+        int unit = read.parts().unitOf(at);
+        for (SentenceAsks.Found ask : read.found()) {
+            if (read.parts().unitOf(ask.from()) == unit && (ask.from() <= at || ask.kind() == Ask.Kind.QUESTION)) {
+                return isPromisedIn(read, unit, at) && ask.from() > at;
+            }
+        }
+        Sentence sentence = read.sentence();
+        boolean having = false;
+        boolean writer = false;
+        for (int i = read.parts().firstOfUnit(unit); i < at; i++) {
+            String norm = sentence.norm(i);
+            writer |= norm.equals("i") || norm.equals("we") || norm.equals("i'll") || norm.equals("we'll") || norm.equals("i'm") || norm.equals("we're")
+                    || norm.equals("they") || norm.equals("he") || norm.equals("she");
+            having |= norm.equals("need") || norm.equals("have") || norm.equals("get") || norm.equals("receive") || norm.equals("want") || norm.equals("needs") || norm.equals("see");
+        }
+        boolean obliged = sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");
+        return isPromisedIn(read, unit, at) || writer && (!having || obliged);
+    }
+
+    private static boolean isPromisedIn(ReadSentence read, int unit, int at) {
+        for (PhraseMatch act : read.acts()) {
+            if (act.label().equals("promise") && read.parts().unitOf(act.fromInclusive()) == unit && act.fromInclusive() < at) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
+    private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
+        List<Deadline> found = new ArrayList<>();
+        for (Dated dated : datesOf(read)) {
+            boolean fragment = afterAsk && isFragment(read, dated);
+            boolean says = dated.role() == Role.STATED && saysWhatFor(read, dated) && !isPlanOfWriter(read, dated);
+            if (dated.role() != Role.MENTION && (fragment || says)) {
+                found.add(deadline(read.sentence(), dated, false));
+            }
+        }
+        return found;
+    }
+
+    private static boolean saysWhatFor(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        int unit = read.parts().unitOf(dated.phrase().fromInclusive());
+        for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
+            switch (sentence.norm(i)) {
+                case "deadline", "due", "cut-off", "cutoff", "need", "needs", "needed", "want", "wants", "wanted", "expects", "expect", "expected",
+                        "required", "requires", "must", "latest", "deadline's" -> {
+                    return !(sentence.norm(i).equals("need") && sentence.norm(i + 1).equals("to"));
+                }
+                case "has", "have" -> {
+                    boolean thing = i > 0 && !sentence.norm(i - 1).equals("i") && !sentence.norm(i - 1).equals("we")
+                            && !sentence.norm(i - 1).equals("they");
+                    boolean untilThen = sentence.norm(dated.lead()).startsWith("until") || sentence.norm(dated.lead()).startsWith("till");
+                    if (thing && sentence.norm(i + 1).equals("to") || untilThen && !sentence.norm(i - 1).equals("they")) {
+                        return true;
+                    }
+                }
+                case "no", "not" -> {
+                    if (sentence.norm(i + 1).equals("later")) {
+                        return true;
+                    }
+                }
+                default -> {}
+            }
+        }
+        return false;
+    }
+
+    /** "By Friday if possible.", "Today would be great." */
+    private static boolean isFragment(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        if (dated.lead() > LONGEST_FRAGMENT || read.has("promise") || read.has("holding")) {
+            return false;
+        }
+        for (int i = 0; i < dated.lead(); i++) {
+            if (!BEFORE_A_BARE_DATE.contains(sentence.norm(i)) && !org.squallnote.core.text.Clauses.isLeadIn(sentence.norm(i))) {
+                return false;
+            }
+        }
+        int to = dated.phrase().toExclusive();
+        if (to >= sentence.size() || sentence.at(to).followsMark()) {
+            return true;
+        }
+        return switch (sentence.norm(to)) {
+            case "is", "would", "will", "works", "please", "latest", "if", "at", "suits", "or" -> true;
+            default -> false;
+        };
+    }
+
+    private List<Deadline> ofSubject(String subject) {
+        List<Deadline> found = new ArrayList<>();
+        for (Sentence sentence : SentenceSplitter.split(subject)) {
+            Parts parts = new Parts(sentence);
+            List<PhraseMatch> acts = Phrases.ACTS.in(sentence);
+            DateRoles roles = new DateRoles(sentence, parts, acts, context);
+            List<DatePhrase> dates = DateScanner.in(sentence, context);
+            for (DatePhrase phrase : dates) {
+                Dated dated = roles.roleOf(phrase, dates.size(), false);
+                boolean end = phrase.form() == DatePhrase.Form.END;
+                if (dated.role() == Role.STATED || end && dated.role() == Role.TIED) {
+                    found.add(deadline(sentence, dated, true));
+                }
+            }
+        }
+        return found;
+    }
+
+    static Deadline deadline(Sentence sentence, Dated dated, boolean inSubject) {
+        Span words = sentence.spanOf(dated.lead(), dated.phrase().toExclusive());
+        return new Deadline(dated.phrase().day(), dated.phrase().time(), dated.firm(), words, inSubject);
+    }
+}

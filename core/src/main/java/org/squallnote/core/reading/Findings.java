@@ -1,0 +1,205 @@
+package org.squallnote.core.reading;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.NatureRules;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.text.Span;
+
+/** Puts together what was found in the sentences of a message to its reading. */
+final class Findings {
+
+    private static final int MOST_HINTS = 5;
+    private static final int LONGEST_BOUNCE = 8_000;
+
+    private final MessageToRead message;
+    private final Me me;
+    private final OwnWords words;
+    private final List<ReadSentence> sentences;
+    private final People people;
+    private final DateContext context;
+    private final NatureRules.Verdict nature;
+    private final boolean automatic;
+    private final boolean cut;
+
+    Findings(
+            MessageToRead message,
+            Me me,
+            OwnWords words,
+            List<ReadSentence> sentences,
+            People people,
+            DateContext context,
+            NatureRules.Verdict nature,
+            boolean automatic,
+            boolean cut) {
+        this.message = message;
+        this.me = me;
+        this.words = words;
+        this.sentences = sentences;
+        this.people = people;
+        this.context = context;
+        this.nature = nature;
+        this.automatic = automatic;
+        this.cut = cut;
+    }
+
+    Reading reading() {
+        Acts acts = new Acts(sentences, context, people);
+        Optional<Withdrawal> withdrawal = automatic ? Optional.empty() : withdrawal(acts);
+        List<Ask> asks = automatic ? List.of() : asks();
+        boolean outgoing = me.is(message.from());
+        boolean asksMe = !outgoing && !automatic && (asks.stream().anyMatch(Ask::ofMe) || invitesMe() || countersMe());
+        Deadlines deadlines = new Deadlines(sentences, context, outgoing ? any -> true : Ask::ofMe);
+        boolean dated = !automatic && (outgoing || asks.stream().anyMatch(Ask::ofMe));
+        Optional<Deadline> replyBy = dated ? deadlines.explicit(Reader.bounded(message.subject())) : Optional.empty();
+        Hints hints = automatic || replyBy.isEmpty() ? hints(asksMe) : new Hints(List.of(), Optional.empty());
+        boolean says = !automatic;
+        return new Reading(
+                nature.nature(),
+                nature.why(),
+                words,
+                asks,
+                asksMe,
+                replyBy,
+                dated ? deadlines.events() : List.of(),
+                says && acts.acknowledges(),
+                says && acts.opensWithThanks(),
+                says && acts.onlyThanks(),
+                says && acts.holds(),
+                says ? acts.promises() : List.of(),
+                withdrawal,
+                says && acts.onlyAsksBack(),
+                says && (acts.solves() || withdrawal.isPresent()),
+                weight(acts),
+                hints.sentences(),
+                hints.replyBy(),
+                nature.nature() == Nature.AUTO_REPLY ? returnsOn() : Optional.empty(),
+                nature.nature() == Nature.BOUNCE ? failedRecipients() : List.of(),
+                cut);
+    }
+
+    private Optional<Withdrawal> withdrawal(Acts acts) {
+        if (isCancellation()) {
+            return Optional.of(new Withdrawal(new Span(0, 0), false, new Span(0, 0)));
+        }
+        return acts.withdrawal();
+    }
+
+    private List<Ask> asks() {
+        List<Ask> asks = new ArrayList<>();
+        if (isCancellation()) {
+            return asks;
+        }
+        sentences.forEach(read -> asks.addAll(read.asks()));
+        return asks;
+    }
+
+    private boolean isCancellation() {
+        return message.calendarMethod().filter("CANCEL"::equals).isPresent();
+    }
+
+    private boolean invitesMe() {
+        if (nature.nature() != Nature.INVITATION) {
+            return false;
+        }
+        boolean inTo = message.to().stream().anyMatch(me::is);
+        return inTo || message.to().isEmpty() || (!me.name().isBlank() && message.text().contains(me.name()))
+                || me.addresses().stream().anyMatch(address -> message.text().toLowerCase(Locale.ROOT).contains(address));
+    }
+
+    /** A counter-proposal to my invitation wants an answer (RFC 5546 section 3.2.7). */
+    private boolean countersMe() {
+        return message.calendarMethod().filter("COUNTER"::equals).isPresent() && message.to().stream().anyMatch(me::is);
+    }
+
+    private Weight weight(Acts acts) {
+        String importance = message.headers().lowerValue("Importance");
+        String priority = message.headers().lowerValue("X-Priority");
+        if (importance.equals("high") || priority.startsWith("1") || priority.startsWith("2") || acts.says("high")) {
+            return Weight.HIGH;
+        }
+        return acts.says("low") || importance.equals("low") ? Weight.LOW : Weight.NORMAL;
+    }
+
+    private record Hints(List<Span> sentences, Optional<Deadline> replyBy) {}
+
+    /** What an automatic message seems to ask, or a forwarded block under my "can you deal with this?". */
+    private Hints hints(boolean asksMe) {
+        if (automatic) {
+            List<Span> spans = sentences.stream()
+                    .filter(read -> !read.found().isEmpty())
+                    .map(read -> read.sentence().span())
+                    .limit(MOST_HINTS)
+                    .toList();
+            boolean any = !spans.isEmpty() && nature.nature() == Nature.BULK;
+            return new Hints(spans, any ? new Deadlines(sentences, context, ask -> true).explicit(Reader.bounded(message.subject())) : Optional.empty());
+        }
+        List<Span> forwarded = words.linesOf(OwnWords.Kind.FORWARDED);
+        if (!asksMe || forwarded.isEmpty()) {
+            return new Hints(List.of(), Optional.empty());
+        }
+        List<Sentence> inside = SentenceSplitter.split(words.text(), forwarded, 200);
+        List<ReadSentence> read = new SentencesRead(message, me, people, context).all(inside);
+        List<Span> spans = read.stream()
+                .filter(one -> !one.found().isEmpty())
+                .map(one -> one.sentence().span())
+                .limit(MOST_HINTS)
+                .toList();
+        return new Hints(spans, new Deadlines(read, context, ask -> true).explicit(""));
+    }
+
+    /** The day on which somebody away is back: the date after "until", "back on", "return". */
+    private Optional<LocalDate> returnsOn() {
+        Optional<LocalDate> found = Optional.empty();
+        for (ReadSentence read : sentences) {
+            for (DatePhrase phrase : read.dates()) {
+                Sentence sentence = read.sentence();
+                for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 6); i--) {
+                    String norm = sentence.norm(i);
+                    boolean back = norm.equals("until") || norm.equals("till") || norm.equals("back") || norm.startsWith("return") || norm.equals("reopen") || norm.equals("reopens");
+                    if (back && !phrase.day().isBefore(context.today())) {
+                        return Optional.of(phrase.day());
+                    }
+                }
+                if (phrase.form() == DatePhrase.Form.RANGE && found.isEmpty()) {
+                    found = Optional.of(context.workingTime().onOrAfter(phrase.day().plusDays(1)));
+                }
+            }
+        }
+        return found;
+    }
+
+    /** The addresses that a delivery report names as failed (RFC 3464 section 2.3.2), mine and the mail system's left out. */
+    private List<String> failedRecipients() {
+        Set<String> found = new LinkedHashSet<>();
+        String text = message.text().length() > LONGEST_BOUNCE ? message.text().substring(0, LONGEST_BOUNCE) : message.text();
+        List<Sentence> lines = new ArrayList<>();
+        for (Span line : SentenceSplitter.linesOf(text)) {
+            String bare = line.in(text).strip().toLowerCase(Locale.ROOT);
+            if (bare.startsWith("---") && (bare.contains("copy of") || bare.contains("original")) || bare.startsWith("--- below") || bare.startsWith("from:")) {
+                break;
+            }
+            lines.addAll(SentenceSplitter.split(text, List.of(line), 50));
+        }
+        for (Sentence line : lines) {
+            line.words().forEach(word -> {
+                int at = word.norm().indexOf('@');
+                boolean address = at > 0 && word.norm().indexOf('.', at) > 0;
+                boolean system = word.norm().startsWith("postmaster@") || word.norm().startsWith("mailer-daemon@");
+                if (address && !system && !me.addresses().contains(word.norm())) {
+                    found.add(word.norm());
+                }
+            });
+        }
+        return List.copyOf(found);
+    }
+}

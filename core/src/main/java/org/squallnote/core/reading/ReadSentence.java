@@ -1,0 +1,134 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.DateScanner;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+
+/** A sentence of the own words with everything that was found in it. */
+final class ReadSentence {
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final List<PhraseMatch> acts;
+    private final List<SentenceAsks.Found> found;
+    private final List<Ask> asks;
+    private final Addressees spokenTo;
+    private final boolean salutation;
+    private final List<DatePhrase> dates;
+
+    ReadSentence(
+            Sentence sentence,
+            SentenceAsks asksIn,
+            List<SentenceAsks.Found> found,
+            List<Ask> asks,
+            Addressees spokenTo,
+            boolean salutation,
+            DateContext context) {
+        this.sentence = sentence;
+        this.parts = asksIn.parts();
+        this.acts = Phrases.ACTS.in(sentence);
+        this.found = List.copyOf(found);
+        this.asks = List.copyOf(asks);
+        this.spokenTo = spokenTo;
+        this.salutation = salutation;
+        this.dates = salutation ? List.of() : DateScanner.in(sentence, context);
+    }
+
+    Sentence sentence() {
+        return sentence;
+    }
+
+    Parts parts() {
+        return parts;
+    }
+
+    List<PhraseMatch> acts() {
+        return acts;
+    }
+
+    List<SentenceAsks.Found> found() {
+        return found;
+    }
+
+    List<Ask> asks() {
+        return asks;
+    }
+
+    Addressees spokenTo() {
+        return spokenTo;
+    }
+
+    boolean isSalutation() {
+        return salutation;
+    }
+
+    List<DatePhrase> dates() {
+        return dates;
+    }
+
+    boolean asksMe() {
+        return asks.stream().anyMatch(Ask::ofMe);
+    }
+
+    boolean has(String label) {
+        return acts.stream().anyMatch(act -> act.label().equals(label));
+    }
+
+    boolean hasIn(String label, int unit) {
+        return acts.stream().anyMatch(act -> act.label().equals(label) && parts.unitOf(act.fromInclusive()) == unit);
+    }
+
+    /** Whether every clause begins with a phrase of one of these labels, behind the words that lead in. */
+    boolean consistsOf(String... labels) {
+        int last = parts.lastClause();
+        boolean some = false;
+        for (int clause = 0; clause <= last; clause++) {
+            int first = parts.firstOfClause(clause);
+            int end = clause == last ? sentence.size() : parts.firstOfClause(clause + 1);
+            boolean covered = false;
+            for (PhraseMatch act : acts) {
+                if (act.fromInclusive() >= first && act.fromInclusive() < end && isOneOf(act.label(), labels) && onlyLeadIn(first, act.fromInclusive())) {
+                    covered = true;
+                }
+            }
+            some |= covered;
+            if (!covered && !onlyLeadInOrNames(first, end)) {
+                return false;
+            }
+        }
+        return some;
+    }
+
+    private static boolean isOneOf(String label, String... labels) {
+        for (String one : labels) {
+            if (one.equals(label)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean onlyLeadIn(int from, int to) {
+        int others = 0;
+        for (int i = from; i < to; i++) {
+            if (!Clauses.isLeadIn(sentence.norm(i)) && !Clauses.isConjunction(sentence.norm(i))) {
+                others++;
+            }
+        }
+        return others <= 1;
+    }
+
+    private boolean onlyLeadInOrNames(int from, int to) {
+        for (int i = from; i < to; i++) {
+            boolean name = sentence.at(i).capital() && !NotNames.isOne(sentence.norm(i)) || sentence.at(i).isMention();
+            if (!Clauses.isLeadIn(sentence.norm(i)) && !name) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,114 @@
+package org.squallnote.core.reading;
+
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.NatureRules;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.text.Span;
+import org.squallnote.core.time.WorkingTime;
+
+/**
+ * Reads messages for one person: who is behind one, what it asks and of whom, by when, what it promises. Pure: the same
+ * message read again says the same. See the package documentation for the rules.
+ */
+public final class Reader {
+
+    /** Raised when a rule changes what is found, so that stored readings are known to be old. */
+    public static final int VERSION = 1;
+
+    /** Text beyond this many characters is not read. */
+    public static final int LONGEST_TEXT = 5_000_000;
+
+    /** Of overlong own words the beginning is read: nobody asks something new after so many sentences. */
+    static final int MOST_SENTENCES = 3_000;
+
+    private static final int LONGEST_SUBJECT = 500;
+
+    private final Me me;
+    private final ZoneId zone;
+    private final boolean monthFirst;
+    private final WorkingTime workingTime;
+
+    /**
+     * A reader for somebody.
+     *
+     * @param me whom the messages are read for
+     * @param monthFirst whether 3/4 means March 4
+     * @param workingTime the working days and hours, by which "end of the week" is known; its zone is the reader's
+     */
+    public Reader(Me me, boolean monthFirst, WorkingTime workingTime) {
+        this.me = me;
+        this.zone = workingTime.zone();
+        this.monthFirst = monthFirst;
+        this.workingTime = workingTime;
+    }
+
+    /** Reads a message, incoming or outgoing: one is outgoing when it is from me. */
+    public Reading read(MessageToRead message) {
+        boolean cut = message.text().length() > LONGEST_TEXT;
+        String text = cut ? message.text().substring(0, LONGEST_TEXT) : message.text();
+        NatureRules.Verdict nature = NatureRules.verdictOn(new NatureRules.Input(
+                message.from(),
+                message.subject(),
+                message.headers(),
+                message.calendarMethod(),
+                message.deliveryAction(),
+                message.channel() == Channel.MAIL ? text.substring(0, Math.min(text.length(), 4_000)) : ""));
+        OwnWords words = OwnWords.of(text, message.from().name());
+        DateContext context =
+                new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+        boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;
+        List<Span> lines = words.ownLines();
+        List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
+        cut |= sentences.size() >= MOST_SENTENCES;
+        People people = new People(me, others(message));
+        boolean answersMe = message.answersMe() || Attributions.quotesMe(words, me);
+        MessageToRead known = answersMe && !message.answersMe() ? answering(message) : message;
+        List<ReadSentence> read = new SentencesRead(known, me, people, context).all(sentences);
+        return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
+    }
+
+    private static List<Party> others(MessageToRead message) {
+        List<Party> others = new ArrayList<>(message.to());
+        others.addAll(message.cc());
+        others.addAll(message.known());
+        others.add(message.from());
+        return others;
+    }
+
+    private static MessageToRead answering(MessageToRead m) {
+        return new MessageToRead(
+                m.channel(), m.from(), m.to(), m.cc(), m.sentAt(), bounded(m.subject()), m.headers(), m.text(), m.calendarMethod(),
+                m.deliveryAction(), m.inRoom(), m.mentions(), true, m.known());
+    }
+
+    static String bounded(String subject) {
+        return subject.length() > LONGEST_SUBJECT ? subject.substring(0, LONGEST_SUBJECT) : subject;
+    }
+
+    /** Reads the date phrase that somebody types: "fri", "in 3 days", "end of month noon". */
+    public Optional<Deadline> dateTyped(String typed, java.time.Instant now) {
+        DateContext context = new DateContext(LocalDateTime.ofInstant(now, zone), workingTime, monthFirst);
+        return SentenceSplitter.split("by " + bounded(typed)).stream()
+                .flatMap(sentence -> org.squallnote.core.dates.DateScanner.in(sentence, context).stream()
+                        .map(phrase -> Deadlines.deadline(
+                                sentence,
+                                new DateRoles.Dated(phrase, DateRoles.Role.STATED, phrase.fromInclusive(), true),
+                                false)))
+                .findFirst();
+    }
+
+    /** Chat ids and addresses under which this reader knows me. */
+    public Set<String> myAddresses() {
+        return me.addresses();
+    }
+}

@@ -1,0 +1,55 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import java.util.Set;
+import org.squallnote.core.text.Sentence;
+
+/** Knows a question that its writer answers at once: "Why was it cold? Because somebody …", "Does it work? No." */
+final class SelfAnswers {
+
+    private static final Set<String> ALONE =
+            Set.of("yes", "no", "yep", "nope", "nothing", "nobody", "simple", "easy", "exactly", "none", "never", "well", "yup", "nah");
+    private static final Set<String> SETTLED =
+            Set.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
+
+    private SelfAnswers() {}
+
+    /**
+     * Whether what follows answers the question.
+     *
+     * @param following the next sentences, at least one
+     */
+    static boolean answers(Sentence question, List<Sentence> following) {
+        Sentence next = following.get(0);
+        if (!question.isQuestion() || next.isQuestion()) {
+            return false;
+        }
+        boolean asksYou = question.words().stream().anyMatch(word -> word.is("you", "your"));
+        String word = next.norm(0);
+        String second = next.norm(1);
+        boolean alone = next.size() == 1 || next.at(1).followsMark();
+        if (ALONE.contains(word) && alone) {
+            return !asksYou;
+        }
+        return switch (word) {
+            case "because" -> isWhy(question);
+            case "turns" -> second.equals("out");
+            case "it's", "that's" -> second.equals("because");
+            case "of" -> second.equals("course");
+            case "not" -> second.equals("a") || second.equals("one") || second.equals("at") || second.equals("much") || second.equals("even");
+            case "obviously", "apparently", "spoiler", "hint", "someone", "somebody" -> !asksYou;
+            default -> isWhy(question) && !asksYou && isSettled(following);
+        };
+    }
+
+    private static boolean isWhy(Sentence question) {
+        return question.words().stream().anyMatch(word -> word.is("why"));
+    }
+
+    /** Whether the next sentences tell a story that has ended: "it's fixed now". */
+    private static boolean isSettled(List<Sentence> following) {
+        return following.stream()
+                .flatMap(sentence -> sentence.words().stream())
+                .anyMatch(word -> SETTLED.contains(word.norm()));
+    }
+}

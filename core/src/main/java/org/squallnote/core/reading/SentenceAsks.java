@@ -1,0 +1,334 @@
+package org.squallnote.core.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+
+/** The asks of one sentence, whomever they are for: by phrases, by the form of a question, by a bare imperative. */
+final class SentenceAsks {
+
+    private static final Set<String> AUXILIARIES = Set.of(
+            "is", "are", "was", "were", "do", "does", "did", "have", "has", "had", "can", "could", "will", "would", "shall", "should",
+            "may", "isn't", "aren't", "don't", "doesn't", "didn't", "haven't", "hasn't", "can't", "won't");
+    private static final Set<String> SUBJECTS = Set.of(
+            "you", "we", "i", "they", "he", "she", "it", "the", "your", "my", "our", "his", "her", "their", "this", "that", "these", "those",
+            "there", "anyone", "anybody", "someone", "somebody", "everyone", "everybody", "any", "all", "both");
+    private static final Set<String> QUESTION_WORDS =
+            Set.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
+    private static final Set<String> QUESTION_IS =
+            Set.of("what's", "where's", "when's", "who's", "how's", "why's", "what're", "where're");
+
+    /**
+     * An ask of the sentence.
+     *
+     * @param kind how it asks
+     * @param from index of the first word that makes it one
+     * @param to index after the last of these
+     * @param wanted index of the first word that says what is wanted
+     */
+    record Found(Ask.Kind kind, int from, int to, int wanted) {}
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final List<PhraseMatch> matches;
+    private final boolean goesOn;
+
+    /**
+     * Looks at a sentence.
+     *
+     * @param goesOn whether another sentence follows in the same paragraph that answers a question or goes on with it
+     */
+    SentenceAsks(Sentence sentence, boolean goesOn) {
+        this.sentence = sentence;
+        this.parts = new Parts(sentence);
+        this.matches = Phrases.ASKS.in(sentence);
+        this.goesOn = goesOn;
+    }
+
+    Parts parts() {
+        return parts;
+    }
+
+    /** The asks in the order of their first words. */
+    List<Found> all() {
+        List<Found> found = new ArrayList<>();
+        for (PhraseMatch match : matches) {
+            if (isAsk(match.label()) && !sentence.at(match.fromInclusive()).quoted() && !isVoid(match)) {
+                found.add(new Found(
+                        Ask.Kind.valueOf(match.label().toUpperCase(Locale.ROOT)),
+                        match.fromInclusive(),
+                        match.toExclusive(),
+                        match.wantedAt()));
+            }
+        }
+        imperatives(found);
+        trailingPlease(found);
+        question(found);
+        found.sort((a, b) -> Integer.compare(a.from(), b.from()));
+        return found;
+    }
+
+    private static boolean isAsk(String label) {
+        return switch (label) {
+            case "request", "need", "wish", "condition", "offer" -> true;
+            default -> false;
+        };
+    }
+
+    /** Whether a courtesy or reported speech takes the ask back. */
+    private boolean isVoid(PhraseMatch ask) {
+        return isVoid(ask.fromInclusive(), ask.label());
+    }
+
+    private boolean isVoid(int at, String label) {
+        for (PhraseMatch match : matches) {
+            boolean sameClause = parts.clauseOf(match.fromInclusive()) == parts.clauseOf(at);
+            switch (match.label()) {
+                case "courtesy" -> {
+                    if (sameClause && (match.covers(at) || at >= match.fromInclusive() - 2)) {
+                        return true;
+                    }
+                }
+                case "courtesy-if" -> {
+                    if (parts.unitOf(match.fromInclusive()) == parts.unitOf(at)) {
+                        return true;
+                    }
+                }
+                case "reported" -> {
+                    if (sameClause && match.fromInclusive() < at && !isMineToAsk(match)) {
+                        return true;
+                    }
+                }
+                case "rhetorical", "small-talk" -> {
+                    if (match.covers(at) && label.equals("request")) {
+                        return true;
+                    }
+                }
+                default -> {}
+            }
+        }
+        return false;
+    }
+
+    /** "I wanted to ask whether", "I'd like to know if": the writer's own question, not one that is reported. */
+    private boolean isMineToAsk(PhraseMatch reported) {
+        String before = sentence.norm(reported.fromInclusive() - 1);
+        return reported.label().equals("reported")
+                && sentence.norm(reported.fromInclusive()).startsWith("want")
+                && (before.equals("i") || before.equals("we") || before.equals("just"));
+    }
+
+    private void imperatives(List<Found> found) {
+        for (int i = 0; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            boolean verb = Phrases.IMPERATIVE.contains(norm);
+            boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.contains(norm);
+            if ((!verb && !nounToo) || sentence.at(i).quoted() || !Clauses.startsAt(sentence, i)) {
+                continue;
+            }
+            boolean objectFollows = i + 1 < sentence.size()
+                    && !sentence.at(i + 1).followsMark()
+                    && (Phrases.OBJECT.contains(sentence.norm(i + 1)) || verb && looksLikeObject(i + 1));
+            if (objectFollows && isImperativeHere(i) && !isVoid(i, "request")) {
+                found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
+            }
+        }
+    }
+
+    private boolean looksLikeObject(int at) {
+        String norm = sentence.norm(at);
+        return switch (norm) {
+            case "of", "is", "was", "are", "were", "has", "had", "on", "at", "by", "for", "as", "with", "from", "i", "we", "you", "he", "she",
+                    "they" -> false;
+            default -> !norm.endsWith("ed");
+        };
+    }
+
+    /** A bare imperative starts its sentence or follows another ask; "I send the list and take the train" has none. */
+    private boolean isImperativeHere(int at) {
+        int clause = parts.clauseOf(at);
+        int first = parts.firstOfClause(clause);
+        for (int i = first; i < at; i++) {
+            String norm = sentence.norm(i);
+            boolean leads = Clauses.isLeadIn(norm) || Clauses.isConjunction(norm) || sentence.at(i).isMention()
+                    || sentence.at(i).capital() && !norm.equals("i");
+            if (!leads) {
+                return false;
+            }
+        }
+        if (first == 0) {
+            return true;
+        }
+        String joint = sentence.norm(first);
+        if (joint.equals("and") || joint.equals("or") || joint.equals("then")) {
+            return startsWithAsk(parts.clauseOf(first - 1));
+        }
+        return true;
+    }
+
+    private boolean startsWithAsk(int clause) {
+        for (PhraseMatch match : matches) {
+            if (isAsk(match.label()) && parts.clauseOf(match.fromInclusive()) <= clause) {
+                return true;
+            }
+        }
+        int first = parts.firstOfClause(0);
+        while (first < sentence.size() && (Clauses.isLeadIn(sentence.norm(first)) || sentence.at(first).isMention())) {
+            first++;
+        }
+        return Phrases.IMPERATIVE.contains(sentence.norm(first)) || Phrases.IMPERATIVE_OR_NOUN.contains(sentence.norm(first));
+    }
+
+    /** "Your picks, please.", "the door code pls". */
+    private void trailingPlease(List<Found> found) {
+        int last = sentence.size() - 1;
+        if (last < 2 || !sentence.norm(last).equals("please") || sentence.at(last).quoted()) {
+            return;
+        }
+        String first = sentence.norm(0);
+        boolean answer = first.equals("yes") || first.equals("no") || first.equals("yeah") || first.equals("yep") || first.equals("ok");
+        if (!answer && !isVoid(last, "request")) {
+            found.add(new Found(Ask.Kind.REQUEST, 0, sentence.size(), 0));
+        }
+    }
+
+    private void question(List<Found> found) {
+        int start = sentence.isQuestion() ? questionStart() : bareQuestionStart();
+        if (start < 0 || start >= sentence.size() || sentence.at(start).quoted() && sentence.at(sentence.size() - 1).quoted()) {
+            return;
+        }
+        if (!isOnlyTalk(start)) {
+            found.add(new Found(Ask.Kind.QUESTION, start, sentence.size(), start));
+        }
+    }
+
+    /** Where the question of a sentence that ends with a question mark begins: its first clause that is shaped like one. */
+    private int questionStart() {
+        int lastClause = parts.lastClause();
+        for (int clause = 0; clause <= lastClause; clause++) {
+            int first = afterLeadIn(parts.firstOfClause(clause));
+            if (isShapedLikeQuestion(first)) {
+                return first;
+            }
+        }
+        return afterLeadIn(0) < sentence.size() ? afterLeadIn(0) : 0;
+    }
+
+    /** Where a question without a mark begins, as people type it in a chat. */
+    private int bareQuestionStart() {
+        if (sentence.ending() == '!') {
+            return -1;
+        }
+        for (int i = 0; i < sentence.size(); i++) {
+            if (Clauses.startsAt(sentence, i) && isBareQuestion(i) && !sentence.at(i).quoted()) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private int afterLeadIn(int from) {
+        int i = from;
+        while (i < sentence.size()
+                && (Clauses.isLeadIn(sentence.norm(i)) || Clauses.isConjunction(sentence.norm(i)) || sentence.at(i).isMention())) {
+            i++;
+        }
+        return i;
+    }
+
+    private boolean isShapedLikeQuestion(int i) {
+        String norm = sentence.norm(i);
+        return AUXILIARIES.contains(norm) || QUESTION_WORDS.contains(norm) || QUESTION_IS.contains(norm) || norm.startsWith("any");
+    }
+
+    private boolean isBareQuestion(int i) {
+        String norm = sentence.norm(i);
+        String next = sentence.norm(i + 1);
+        if (QUESTION_IS.contains(norm)) {
+            return !next.equals("more") && !next.equals("left") && i + 1 < sentence.size() && sentence.size() - i <= 14 && isWhole(i);
+        }
+        if (QUESTION_WORDS.contains(norm)) {
+            boolean relative = (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
+            return !relative && isWhole(i) && invertedWithin(i + 1, norm);
+        }
+        if (!AUXILIARIES.contains(norm) || !SUBJECTS.contains(next) || !isWhole(i)) {
+            return false;
+        }
+        return switch (norm) {
+            case "did" -> !next.equals("it") && !next.equals("that") && !next.equals("the") || sentence.size() - i > 4 && !next.equals("it") && !next.equals("that");
+            case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
+            case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
+            case "has", "does", "is", "are", "was", "were" -> true;
+            default -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("someone") || next.equals("anyone")
+                    || next.equals("somebody") || next.equals("anybody") || next.equals("they") || next.equals("the") || next.equals("it");
+        };
+    }
+
+    /** Whether the part is not a dependent one of a statement that goes on: "when you get back, call". */
+    private boolean isWhole(int i) {
+        int clause = parts.clauseOf(i);
+        boolean firstClause = clause == 0 || Clauses.startsAt(sentence, i);
+        return firstClause && sentence.size() - i >= 3;
+    }
+
+    /** "which room are we in", "what time do we close": an auxiliary and a subject within a few words. */
+    private boolean invertedWithin(int from, String word) {
+        int reach = word.equals("what") || word.equals("which") || word.equals("how") || word.equals("whose") ? 3 : 0;
+        for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
+            if (AUXILIARIES.contains(sentence.norm(i))) {
+                boolean whoOrWhat = word.equals("who") && i == from;
+                boolean subject = SUBJECTS.contains(sentence.norm(i + 1)) || sentence.at(i + 1).capital();
+                boolean relative = word.equals("which") && i == from || word.equals("what") && sentence.norm(i).equals("is") && !subject;
+                return !relative && (subject || whoOrWhat);
+            }
+            if (SUBJECTS.contains(sentence.norm(i)) && !sentence.norm(i).equals("all")) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    /** Greetings, rhetorical questions and reported ones; "answered" ones when something follows. */
+    private boolean isOnlyTalk(int start) {
+        int clause = parts.clauseOf(start);
+        for (PhraseMatch match : matches) {
+            boolean inside = parts.clauseOf(match.fromInclusive()) >= clause || match.fromInclusive() >= start;
+            switch (match.label()) {
+                case "rhetorical", "small-talk" -> {
+                    if (inside && match.fromInclusive() <= afterLeadIn(start) || parts.isLastClause(parts.clauseOf(match.fromInclusive())) && parts.clauseOf(match.fromInclusive()) != clause && !isShapedLikeQuestion(start)) {
+                        return true;
+                    }
+                }
+                case "answered" -> {
+                    if (goesOn) {
+                        return true;
+                    }
+                }
+                case "reported" -> {
+                    if (match.fromInclusive() < start || !isShapedLikeQuestion(start)) {
+                        return true;
+                    }
+                }
+                case "courtesy", "courtesy-if" -> {
+                    if (!isShapedLikeQuestion(start) && parts.isLastClause(parts.clauseOf(match.fromInclusive()))) {
+                        return true;
+                    }
+                    if (match.label().equals("courtesy-if") && isCourtesyQuestion(match)) {
+                        return true;
+                    }
+                }
+                default -> {}
+            }
+        }
+        return false;
+    }
+
+    /** "If you have any questions, could you call me?" is none either. */
+    private boolean isCourtesyQuestion(PhraseMatch match) {
+        return parts.unitOf(match.fromInclusive()) == parts.unitOf(sentence.size() - 1) && match.fromInclusive() == 0;
+    }
+}

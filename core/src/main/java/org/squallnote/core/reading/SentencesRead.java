@@ -1,0 +1,194 @@
+package org.squallnote.core.reading;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.Span;
+
+/**
+ * Goes through the sentences of a message in order and keeps in mind whom they speak to: the one greeted above, until
+ * somebody else is called; in a mail a call holds for its paragraph.
+ */
+final class SentencesRead {
+
+    private final MessageToRead message;
+    private final Vocatives vocatives;
+    private final Asked asked;
+    private final DateContext context;
+    private Addressees greeted = Addressees.UNSAID;
+    private Addressees called = Addressees.UNSAID;
+    private int paragraph = -1;
+
+    SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
+        this.message = message;
+        this.vocatives = new Vocatives(people);
+        this.asked = new Asked(message, me);
+        this.context = context;
+    }
+
+    List<ReadSentence> all(List<Sentence> sentences) {
+        List<ReadSentence> read = new ArrayList<>(sentences.size());
+        boolean said = false;
+        for (int i = 0; i < sentences.size(); i++) {
+            Sentence sentence = sentences.get(i);
+            boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
+            boolean answered = goesOn && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
+            ReadSentence one = read(sentence, goesOn, !said, answered);
+            read.add(one);
+            said |= !one.isSalutation();
+        }
+        return read;
+    }
+
+    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered) {
+        SentenceAsks asks = new SentenceAsks(sentence, goesOn);
+        if (sentence.paragraph() != paragraph) {
+            paragraph = sentence.paragraph();
+            if (message.channel() == Channel.MAIL) {
+                called = Addressees.UNSAID;
+            }
+        }
+        if (first && vocatives.isSalutation(sentence)) {
+            Vocatives.Call greeting = vocatives.leading(sentence, 0);
+            if (greeting.isOne()) {
+                greeted = greeting.who();
+            }
+            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, context);
+        }
+        List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
+        if (answered) {
+            found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
+        }
+        Addressees before = called.areSaid() ? called : greeted;
+        Addressees spokenTo = before;
+        Vocatives.Call opening = vocatives.leading(sentence, 0);
+        if (opening.isOne()) {
+            spokenTo = opening.who();
+            called = opening.who();
+            if (first) {
+                greeted = opening.who();
+            }
+        }
+        List<Ask> told = new ArrayList<>();
+        for (SentenceAsks.Found ask : found) {
+            told.add(toldTo(sentence, asks, ask, opening, before));
+        }
+        return new ReadSentence(sentence, asks, found, told, spokenTo, false, context);
+    }
+
+    private Ask toldTo(
+            Sentence sentence,
+            SentenceAsks asks,
+            SentenceAsks.Found ask,
+            Vocatives.Call opening,
+            Addressees before) {
+        Addressees who = whom(sentence, asks, ask, opening, before);
+        Asked.Answer answer = asked.of(who);
+        int wantedEnd = sentence.size();
+        Span wanted = ask.wanted() < wantedEnd
+                ? sentence.spanOf(ask.wanted(), wantedEnd)
+                : new Span(sentence.span().toExclusive(), sentence.span().toExclusive());
+        return new Ask(
+                sentence.span(),
+                sentence.spanOf(ask.from(), Math.max(ask.to(), ask.from() + 1)),
+                wanted,
+                ask.kind(),
+                answer.asked(),
+                answer.ofMe(),
+                answer.openToAll(),
+                answer.named());
+    }
+
+    private Addressees whom(
+            Sentence sentence,
+            SentenceAsks asks,
+            SentenceAsks.Found ask,
+            Vocatives.Call opening,
+            Addressees before) {
+        Addressees subject = vocatives.subject(sentence, ask.from());
+        if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
+            return subject;
+        }
+        if (asksAnybody(sentence, ask)) {
+            return Addressees.ANYBODY;
+        }
+        if (asksEverybody(sentence, ask)) {
+            return opening.isOne() && !opening.who().addresses().isEmpty() ? opening.who() : Addressees.EVERYBODY;
+        }
+        // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.
+        for (int clause = asks.parts().clauseOf(ask.from()); clause >= 0; clause--) {
+            Vocatives.Call call = vocatives.leading(sentence, asks.parts().firstOfClause(clause));
+            if (call.isOne() && call.toExclusive() <= Math.max(ask.from(), 1) + 1) {
+                called = call.who();
+                return call.who();
+            }
+        }
+        Vocatives.Call trailing = vocatives.trailing(sentence);
+        if (trailing.isOne()) {
+            return trailing.who();
+        }
+        Vocatives.Call between = vocatives.between(sentence);
+        if (between.isOne()) {
+            return between.who();
+        }
+        if (opening.isOne()) {
+            return opening.who();
+        }
+        if (before.everybody() && message.inRoom() && !speaksToYou(sentence)) {
+            return Addressees.ANYBODY;
+        }
+        return before;
+    }
+
+    private static boolean isNamedAsDoer(Sentence sentence, SentenceAsks.Found ask) {
+        return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
+    }
+
+    private static boolean speaksToYou(Sentence sentence) {
+        return sentence.words().stream().anyMatch(word -> word.is("you", "your", "please", "you're", "you'll", "you've"))
+                || !sentence.isQuestion();
+    }
+
+    private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {
+        for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
+            String norm = sentence.norm(i);
+            if (norm.equals("anyone") || norm.equals("anybody") || norm.equals("someone") || norm.equals("somebody")) {
+                return i == ask.from() || i == ask.from() + 1 || !sentence.norm(i - 1).equals("to");
+            }
+            if (norm.equals("any") && sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you")) {
+                return true;
+            }
+            if (norm.equals("you")) {
+                return false;
+            }
+        }
+        String word = sentence.norm(ask.from());
+        return ask.kind() == Ask.Kind.QUESTION && (word.equals("who") || word.equals("who's"));
+    }
+
+    private static boolean asksEverybody(Sentence sentence, SentenceAsks.Found ask) {
+        for (int i = 0; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            boolean all = norm.equals("all") || norm.equals("each") || norm.equals("both");
+            if (all && sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you")) {
+                return true;
+            }
+            if (norm.equals("you") && i + 1 < sentence.size() && i >= ask.from() - 1) {
+                String next = sentence.norm(i + 1);
+                if (next.equals("all") && !sentence.norm(i + 2).equals("the") && !sentence.norm(i + 2).equals("of") || next.equals("both") || next.equals("each") || next.equals("guys") || next.equals("two")) {
+                    return true;
+                }
+            }
+            boolean everybody = norm.equals("everyone") || norm.equals("everybody");
+            if (everybody && i > 0 && i >= ask.from() && (Phrases.MODAL.contains(sentence.norm(i - 1)) || sentence.norm(i - 1).equals("please") || sentence.norm(i - 1).equals("need"))) {
+                return true;
+            }
+            if (everybody && sentence.norm(i + 1).equals("please")) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

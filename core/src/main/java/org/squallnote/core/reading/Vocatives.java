@@ -1,0 +1,289 @@
+package org.squallnote.core.reading;
+
+import java.util.HashSet;
+import java.util.Set;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.Word;
+import org.squallnote.core.text.WordList;
+
+/** Finds who is called by name in a sentence: "Tom, could you …", "@tom can you", "could you check, Tom?", "Hi Tom". */
+final class Vocatives {
+
+    private static final Set<String> GREETINGS = new HashSet<>(WordList.lines(Vocatives.class, "greetings.txt"));
+    private static final Set<String> ALL = new HashSet<>(WordList.lines(Vocatives.class, "everybody.txt"));
+    private static final Set<String> BEFORE_THIRD_PERSON = Set.of(
+            "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen", "meet",
+            "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give", "show", "email", "mail");
+
+    private final People people;
+
+    /**
+     * A call.
+     *
+     * @param who those called
+     * @param toExclusive index after it; the sentence goes on there
+     */
+    record Call(Addressees who, int toExclusive) {
+
+        static final Call NONE = new Call(Addressees.UNSAID, -1);
+
+        boolean isOne() {
+            return toExclusive >= 0;
+        }
+    }
+
+    Vocatives(People people) {
+        this.people = people;
+    }
+
+    /** Whether the sentence is nothing but a greeting, with or without names: "Hi Tom,", "Dear all", "Bart, Wilma,". */
+    boolean isSalutation(Sentence sentence) {
+        int i = 0;
+        while (i < sentence.size() && isGreeting(sentence, i)) {
+            i++;
+        }
+        boolean greeted = i > 0;
+        int from = i;
+        while (i < sentence.size() && sentence.size() - from <= 8) {
+            int next = afterName(sentence, i, greeted);
+            if (next < 0) {
+                return false;
+            }
+            i = next;
+        }
+        return i == sentence.size() && (greeted || i > from);
+    }
+
+    private int afterName(Sentence sentence, int i, boolean greeted) {
+        String norm = sentence.norm(i);
+        if (norm.equals("and") || norm.equals("or") || ALL.contains(norm) || isGreeting(sentence, i)) {
+            return i + 1;
+        }
+        People.Found found = people.at(sentence, i);
+        if (found.isSomebody()) {
+            return found.toExclusive();
+        }
+        boolean title = People.isTitle(norm) || norm.equals("my") || norm.equals("fellow");
+        return title || (greeted && (sentence.at(i).capital() || i == sentence.size() - 1) && !sentence.at(i).isNumber())
+                ? i + 1
+                : -1;
+    }
+
+    private static boolean isGreeting(Sentence sentence, int i) {
+        if (sentence.norm(i).equals("good")) {
+            return GREETINGS.contains(sentence.norm(i + 1));
+        }
+        return GREETINGS.contains(sentence.norm(i));
+    }
+
+    /** The call with which a part of the sentence begins at a word, or none. */
+    Call leading(Sentence sentence, int start) {
+        int i = start;
+        boolean greeted = false;
+        while (i < sentence.size() && (isGreeting(sentence, i) || isSkipped(sentence, i))) {
+            greeted |= isGreeting(sentence, i) && !isSkipped(sentence, i);
+            i++;
+        }
+        if (sentence.norm(i).equals("for") || sentence.norm(i).equals("question") || sentence.norm(i).equals("action")) {
+            return labelled(sentence, i);
+        }
+        Addressees who = Addressees.UNSAID;
+        int at = i;
+        while (at < sentence.size()) {
+            Call one = one(sentence, at, greeted);
+            if (!one.isOne()) {
+                break;
+            }
+            who = who.and(one.who());
+            at = one.toExclusive();
+            boolean joined = sentence.norm(at).equals("and") || sentence.norm(at).equals("or");
+            boolean comma = at < sentence.size() && sentence.at(at).before() == ',';
+            int next = joined ? at + 1 : at;
+            while (next < sentence.size() && isGreeting(sentence, next)) {
+                next++;
+            }
+            if (!joined && !comma && !(at < sentence.size() && sentence.at(at).isMention())) {
+                break;
+            }
+            if (!one(sentence, next, greeted).isOne() || (comma && !joined && !isListOfNames(sentence, next))) {
+                break;
+            }
+            at = next;
+        }
+        if (!who.areSaid() || at <= i) {
+            return Call.NONE;
+        }
+        return isCall(sentence, i, at, greeted, who) ? new Call(who, at) : Call.NONE;
+    }
+
+    /** "For Ines:", "Question for Ines:", "Action Ines:". */
+    private Call labelled(Sentence sentence, int from) {
+        int i = from;
+        while (sentence.norm(i).equals("for") || sentence.norm(i).equals("question") || sentence.norm(i).equals("action")) {
+            i++;
+        }
+        People.Found found = people.at(sentence, i);
+        boolean colon = found.isSomebody()
+                && found.toExclusive() < sentence.size()
+                && (sentence.at(found.toExclusive()).before() == ':' || sentence.at(found.toExclusive()).before() == '-');
+        return colon ? new Call(Addressees.of(found.addresses()), found.toExclusive()) : Call.NONE;
+    }
+
+    private boolean isListOfNames(Sentence sentence, int at) {
+        Word word = sentence.at(at);
+        return word.isMention() || word.capital() && people.at(sentence, at).isSomebody();
+    }
+
+    /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
+    private boolean isSkipped(Sentence sentence, int i) {
+        String norm = sentence.norm(i);
+        return !ALL.contains(norm) && (Clauses.isLeadIn(norm) || Clauses.isConjunction(norm)) && !people.at(sentence, i).isSomebody();
+    }
+
+    private Call one(Sentence sentence, int at, boolean greeted) {
+        if (at >= sentence.size()) {
+            return Call.NONE;
+        }
+        Word word = sentence.at(at);
+        if (word.isMention()) {
+            return mention(sentence, at);
+        }
+        if (ALL.contains(word.norm())) {
+            boolean you = sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
+            return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
+        }
+        People.Found found = people.at(sentence, at);
+        if (found.isSomebody()) {
+            return new Call(Addressees.of(found.addresses()), found.toExclusive());
+        }
+        if (isUnknownName(sentence, at, greeted)) {
+            int to = at + 1;
+            while (People.isTitle(sentence.norm(to - 1)) && to < sentence.size() && sentence.at(to).capital()) {
+                to++;
+            }
+            return new Call(Addressees.UNKNOWN, to);
+        }
+        return Call.NONE;
+    }
+
+    private Call mention(Sentence sentence, int at) {
+        String norm = sentence.norm(at);
+        if (norm.equals("@room") || norm.equals("@all") || norm.equals("@everyone") || norm.equals("@here") || norm.equals("@team")) {
+            return new Call(Addressees.EVERYBODY, at + 1);
+        }
+        People.Found found = people.at(sentence, at);
+        return found.isSomebody()
+                ? new Call(Addressees.of(found.addresses()), found.toExclusive())
+                : new Call(Addressees.UNKNOWN, at + 1);
+    }
+
+    /** A word that can only be a name where it stands: before a comma or right before "can you". */
+    private static boolean isUnknownName(Sentence sentence, int at, boolean greeted) {
+        Word word = sentence.at(at);
+        if (word.isNumber() || word.quoted() || NotNames.isOne(word.norm())) {
+            return People.isTitle(word.norm()) && word.capital();
+        }
+        boolean asksNext = startsAsking(sentence, at + 1);
+        if (word.capital()) {
+            return greeted || asksNext;
+        }
+        return asksNext && !sentence.startsPart(at + 1) && at == 0;
+    }
+
+    /** Whether a request starts there: "can you", "please", "could you". */
+    private static boolean startsAsking(Sentence sentence, int at) {
+        String norm = sentence.norm(at);
+        return (Phrases.MODAL.contains(norm) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
+    }
+
+    private boolean isCall(Sentence sentence, int from, int at, boolean greeted, Addressees who) {
+        if (at >= sentence.size() || sentence.at(at).followsMark() || greeted) {
+            return true;
+        }
+        if (sentence.at(from).isMention()) {
+            return true;
+        }
+        String next = sentence.norm(at);
+        if (startsAsking(sentence, at) || isQuestionStart(sentence, at)) {
+            return true;
+        }
+        if (who.everybody()) {
+            return false;
+        }
+        if (next.equals("to") && who.addresses().size() > 0) {
+            // "Ines to send the list": a line of minutes.
+            return !sentence.norm(at + 1).equals("the");
+        }
+        return Clauses.isLeadIn(next) && !next.equals("all") && !next.equals("both") && !next.equals("there") && !next.equals("just")
+                || next.equals("need") || next.equals("i") || next.equals("we") || next.equals("i'm") || next.equals("don't")
+                || next.equals("remember") || next.equals("any");
+    }
+
+    private static boolean isQuestionStart(Sentence sentence, int at) {
+        return switch (sentence.norm(at)) {
+            case "what", "what's", "where", "where's", "when", "when's", "which", "who", "who's", "how", "how's", "why", "do", "did",
+                    "are", "have", "shall", "should" -> !sentence.norm(at + 1).equals("is") || !sentence.norm(at).equals("which");
+            case "can", "could", "would", "will" -> sentence.norm(at + 1).equals("you") || sentence.norm(at + 1).equals("i") || sentence.norm(at + 1).equals("we");
+            default -> false;
+        };
+    }
+
+    /** The call with which the sentence ends: "could you check this, Tom?", "can you bring it @tom". */
+    Call trailing(Sentence sentence) {
+        int last = sentence.size() - 1;
+        for (int at = last; at > 0 && at >= last - 2; at--) {
+            Word word = sentence.at(at);
+            boolean marked = word.before() == ',' || word.before() == '-';
+            boolean mention = word.isMention() && !BEFORE_THIRD_PERSON.contains(sentence.norm(at - 1));
+            if (!marked && !mention) {
+                continue;
+            }
+            Call call = one(sentence, at, false);
+            if (call.isOne() && call.toExclusive() == sentence.size()) {
+                return call;
+            }
+        }
+        return Call.NONE;
+    }
+
+    /** Somebody called between commas: "could you, Tom, check …". */
+    Call between(Sentence sentence) {
+        for (int at = 1; at < sentence.size() - 1; at++) {
+            if (sentence.at(at).before() == ',') {
+                People.Found found = people.at(sentence, at);
+                if (found.isSomebody()
+                        && found.toExclusive() < sentence.size()
+                        && sentence.at(found.toExclusive()).before() == ','
+                        && sentence.norm(at - 1).equals("you")) {
+                    return new Call(Addressees.of(found.addresses()), found.toExclusive());
+                }
+            }
+        }
+        return Call.NONE;
+    }
+
+    /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */
+    Addressees subject(Sentence sentence, int from) {
+        for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
+            String norm = sentence.norm(at);
+            boolean before = Phrases.MODAL.contains(norm) || norm.equals("need") || norm.equals("want") || norm.equals("like") || norm.equals("from");
+            if (!before) {
+                continue;
+            }
+            People.Found found = people.at(sentence, at + 1);
+            if (found.isSomebody()) {
+                boolean modal = Phrases.MODAL.contains(norm);
+                boolean to = sentence.norm(found.toExclusive()).equals("to");
+                if (modal || to || norm.equals("from")) {
+                    return Addressees.of(found.addresses());
+                }
+            }
+        }
+        return Addressees.UNSAID;
+    }
+
+    static boolean isEverybody(String norm) {
+        return ALL.contains(norm);
+    }
+}

@@ -1,0 +1,140 @@
+package org.squallnote.core.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * A pattern over the words of a sentence, one line of a phrase list.
+ *
+ * <p>Its elements, apart by spaces: {@code word}; {@code one|or|other}; {@code <set>} for any word of a set;
+ * {@code [..]} around one of these where it may be missing; {@code *} for any one word; {@code ..} for up to
+ * {@value #LONGEST_GAP} words without a strong mark between; {@code ^} at the front where the phrase has to start a
+ * part of the sentence, {@code $} at the end where it has to end one; {@code >} before the words that say what is
+ * wanted; {@code ,} where a mark has to stand.
+ */
+final class Phrase {
+
+    static final int LONGEST_GAP = 5;
+
+    private enum Sort {
+        WORDS,
+        ANY,
+        GAP,
+        END,
+        MARK
+    }
+
+    private record Element(Sort sort, Set<String> words, boolean optional) {}
+
+    private final String label;
+    private final List<Element> elements = new ArrayList<>();
+    private final boolean startsPart;
+    private int wantedAt = -1;
+
+    Phrase(String label, String line, Map<String, Set<String>> sets) {
+        this.label = label;
+        boolean anchored = false;
+        for (String piece : line.split("\\s+")) {
+            switch (piece) {
+                case "^" -> anchored = true;
+                case "$" -> elements.add(new Element(Sort.END, Set.of(), false));
+                case ">" -> wantedAt = elements.size();
+                case "*" -> elements.add(new Element(Sort.ANY, Set.of(), false));
+                case ".." -> elements.add(new Element(Sort.GAP, Set.of(), false));
+                case "," -> elements.add(new Element(Sort.MARK, Set.of(), false));
+                default -> elements.add(words(piece, sets));
+            }
+        }
+        startsPart = anchored;
+        if (elements.isEmpty() || elements.get(0).sort() != Sort.WORDS) {
+            throw new IllegalStateException("A phrase has to begin with a word: " + line);
+        }
+    }
+
+    private static Element words(String piece, Map<String, Set<String>> sets) {
+        boolean optional = piece.startsWith("[");
+        String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
+        Set<String> words = new java.util.HashSet<>();
+        for (String alternative : inner.split("\\|")) {
+            if (alternative.startsWith("<")) {
+                Set<String> set = sets.get(alternative.substring(1, alternative.length() - 1));
+                if (set == null) {
+                    throw new IllegalStateException("No set " + alternative + " for " + piece);
+                }
+                words.addAll(set);
+            } else {
+                words.add(alternative);
+            }
+        }
+        return new Element(Sort.WORDS, Set.copyOf(words), optional);
+    }
+
+    String label() {
+        return label;
+    }
+
+    /** The words that a match can begin with. */
+    Set<String> firstWords() {
+        Set<String> first = new java.util.HashSet<>();
+        for (Element element : elements) {
+            first.addAll(element.words());
+            if (!element.optional()) {
+                break;
+            }
+        }
+        return first;
+    }
+
+    /** The match that begins at a word, or nothing. */
+    PhraseMatch at(Sentence sentence, int from) {
+        if (startsPart && !Clauses.startsAt(sentence, from)) {
+            return PhraseMatch.NONE;
+        }
+        int[] wanted = {-1};
+        int end = match(sentence, from, 0, wanted);
+        return end < 0 ? PhraseMatch.NONE : new PhraseMatch(label, from, end, wanted[0] < 0 ? end : wanted[0]);
+    }
+
+    private int match(Sentence s, int at, int index, int[] wanted) {
+        if (index == wantedAt) {
+            wanted[0] = at;
+        }
+        if (index == elements.size()) {
+            return at;
+        }
+        Element element = elements.get(index);
+        switch (element.sort()) {
+            case END:
+                return at == s.size() || s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
+            case MARK:
+                return at < s.size() && s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
+            case GAP:
+                for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
+                    if (skip > 0 && at + skip - 1 > 0 && isStrong(s.at(at + skip - 1).before())) {
+                        return -1;
+                    }
+                    int end = match(s, at + skip, index + 1, wanted);
+                    if (end >= 0) {
+                        return end;
+                    }
+                }
+                return -1;
+            case ANY:
+                return at < s.size() ? match(s, at + 1, index + 1, wanted) : -1;
+            default:
+                if (at < s.size() && element.words().contains(s.at(at).norm())) {
+                    int end = match(s, at + 1, index + 1, wanted);
+                    if (end >= 0) {
+                        return end;
+                    }
+                }
+                return element.optional() ? match(s, at, index + 1, wanted) : -1;
+        }
+    }
+
+    private static boolean isStrong(char mark) {
+        return mark == ';' || mark == ':' || mark == '(' || mark == ')' || mark == '-' || mark == '*';
+    }
+}

@@ -1,0 +1,82 @@
+package org.squallnote.core.text;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Phrases by label, read from data files; finds all that stand in a sentence, looking only at those that begin with a
+ * word that stands there.
+ *
+ * <p>A file has lines {@code set NAME: words} and {@code LABEL: phrase}; see {@link Phrase} for how a phrase is written.
+ */
+public final class PhraseBook {
+
+    private final Map<String, List<Phrase>> byFirstWord = new HashMap<>();
+    private final Map<String, Set<String>> sets = new HashMap<>();
+
+    private PhraseBook() {}
+
+    /** Reads files that lie beside a class, in their order: sets have to come before their use. */
+    public static PhraseBook of(Class<?> beside, String... files) {
+        PhraseBook book = new PhraseBook();
+        for (String file : files) {
+            WordList.lines(beside, file).forEach(book::take);
+        }
+        return book;
+    }
+
+    private void take(String line) {
+        int colon = line.indexOf(':');
+        if (colon < 0) {
+            throw new IllegalStateException("A phrase list needs a label before a colon: " + line);
+        }
+        String label = line.substring(0, colon).strip();
+        String rest = line.substring(colon + 1).strip();
+        if (label.startsWith("set ")) {
+            takeSet(label.substring(4), rest);
+            return;
+        }
+        Phrase phrase = new Phrase(label, rest, sets);
+        for (String first : phrase.firstWords()) {
+            byFirstWord.computeIfAbsent(first, any -> new ArrayList<>()).add(phrase);
+        }
+    }
+
+    private void takeSet(String name, String rest) {
+        Set<String> words = sets.computeIfAbsent(name, any -> new HashSet<>());
+        for (String word : rest.split("\\s+")) {
+            if (word.startsWith("<")) {
+                words.addAll(set(word.substring(1, word.length() - 1)));
+            } else {
+                words.add(word);
+            }
+        }
+    }
+
+    /** The words of a set. */
+    public Set<String> set(String name) {
+        Set<String> words = sets.get(name);
+        if (words == null) {
+            throw new IllegalStateException("No word list is called " + name);
+        }
+        return words;
+    }
+
+    /** All phrases in the sentence, in the order of their first words. */
+    public List<PhraseMatch> in(Sentence sentence) {
+        List<PhraseMatch> found = new ArrayList<>();
+        for (int i = 0; i < sentence.size(); i++) {
+            for (Phrase phrase : byFirstWord.getOrDefault(sentence.at(i).norm(), List.of())) {
+                PhraseMatch match = phrase.at(sentence, i);
+                if (match != PhraseMatch.NONE) {
+                    found.add(match);
+                }
+            }
+        }
+        return found;
+    }
+}

@@ -1,0 +1,20 @@
+package org.squallnote.core.text;
+
+/**
+ * Where a phrase was found in a sentence.
+ *
+ * @param label the label of the phrase in its list
+ * @param fromInclusive index of its first word
+ * @param toExclusive index after its last word
+ * @param wantedAt index of the first word that says what is wanted
+ */
+public record PhraseMatch(String label, int fromInclusive, int toExclusive, int wantedAt) {
+
+    /** No match. */
+    static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0);
+
+    /** Whether the word at that place belongs to the match. */
+    public boolean covers(int index) {
+        return fromInclusive <= index && index < toExclusive;
+    }
+}

@@ -1,0 +1,373 @@
+package org.squallnote.core.text;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Cuts lines of text into sentences.
+ *
+ * <p>A sentence ends at {@code . ? !}, at a blank line, at the end of a line that does not look as if a mail program
+ * had wrapped it there, and before the next entry of a list. Abbreviations, decimal numbers and dates such as
+ * {@code 30.8.} do not end one.
+ */
+public final class SentenceSplitter {
+
+    /** A line at least this long that ends without a mark was probably wrapped by the mail program. */
+    private static final int WRAPPED_LINE = 55;
+
+    /** No sentence has more words than this; longer ones are cut. */
+    private static final int MOST_WORDS = 400;
+
+    private static final Map<String, String> SPELLINGS = spellings();
+    private static final Map<String, String> ABBREVIATIONS = abbreviations();
+
+    private final String text;
+    private final List<Sentence> sentences = new ArrayList<>();
+    private List<Word> words = new ArrayList<>();
+    private char mark = Word.NOTHING;
+    private boolean inQuotes;
+    private boolean startsLine = true;
+    private int paragraph;
+
+    private SentenceSplitter(String text) {
+        this.text = text;
+    }
+
+    /**
+     * The sentences of some lines of a text, in their order.
+     *
+     * @param lines the lines to look at; lines that are left out end a paragraph
+     * @param most no line is looked at once there are so many sentences
+     */
+    public static List<Sentence> split(String text, List<Span> lines, int most) {
+        SentenceSplitter splitter = new SentenceSplitter(text);
+        int expected = -1;
+        for (int i = 0; i < lines.size() && splitter.sentences.size() < most; i++) {
+            Span line = lines.get(i);
+            boolean gap = expected >= 0 && line.fromInclusive() > expected;
+            boolean wrapped =
+                    i > 0 && !gap && splitter.continues(lines.get(i - 1), line);
+            if (gap || splitter.isBlank(line)) {
+                splitter.endParagraph();
+            } else if (!wrapped) {
+                splitter.endSentence(Word.NOTHING);
+            }
+            splitter.startsLine = splitter.words.isEmpty();
+            splitter.line(line);
+            // One line end may be two characters.
+            expected = line.toExclusive() + 2;
+        }
+        splitter.endParagraph();
+        return splitter.sentences;
+    }
+
+    /** The sentences of a whole text. */
+    public static List<Sentence> split(String text) {
+        return split(text, linesOf(text), Integer.MAX_VALUE);
+    }
+
+    /** The lines of a text without their ends. */
+    public static List<Span> linesOf(String text) {
+        List<Span> lines = new ArrayList<>();
+        int start = 0;
+        for (int i = 0; i <= text.length(); i++) {
+            if (i == text.length() || text.charAt(i) == '\n') {
+                int end = i > start && text.charAt(i - 1) == '\r' ? i - 1 : i;
+                lines.add(new Span(start, end));
+                start = i + 1;
+            }
+        }
+        return lines;
+    }
+
+    private boolean isBlank(Span line) {
+        for (int i = line.fromInclusive(); i < line.toExclusive(); i++) {
+            if (!Character.isWhitespace(text.charAt(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean continues(Span previous, Span line) {
+        int length = previous.toExclusive() - previous.fromInclusive();
+        if (isBlank(previous) || isBlank(line) || startsListEntry(line)) {
+            return false;
+        }
+        char last = text.charAt(previous.toExclusive() - 1);
+        if (last == '.' || last == '?' || last == '!' || last == ':') {
+            return false;
+        }
+        int first = firstNonSpace(line);
+        return length >= WRAPPED_LINE || (length >= 30 && Character.isLowerCase(text.charAt(first)));
+    }
+
+    private int firstNonSpace(Span line) {
+        int i = line.fromInclusive();
+        while (i < line.toExclusive() && Character.isWhitespace(text.charAt(i))) {
+            i++;
+        }
+        return i;
+    }
+
+    private boolean startsListEntry(Span line) {
+        int i = firstNonSpace(line);
+        if (i >= line.toExclusive()) {
+            return false;
+        }
+        char c = text.charAt(i);
+        if (c == '*' || c == '•' || c == '·' || c == '–' || (c == '-' && i + 1 < line.toExclusive() && text.charAt(i + 1) == ' ')) {
+            return true;
+        }
+        int digits = i;
+        while (digits < line.toExclusive() && Character.isDigit(text.charAt(digits)) && digits - i < 3) {
+            digits++;
+        }
+        return digits > i
+                && digits + 1 < line.toExclusive()
+                && (text.charAt(digits) == '.' || text.charAt(digits) == ')')
+                && text.charAt(digits + 1) == ' ';
+    }
+
+    private void line(Span line) {
+        int i = firstNonSpace(line);
+        int end = line.toExclusive();
+        if (startsListEntry(line)) {
+            while (i < end && !Character.isWhitespace(text.charAt(i))) {
+                i++;
+            }
+        }
+        while (i < end) {
+            if (Character.isWhitespace(text.charAt(i))) {
+                i++;
+                continue;
+            }
+            int from = i;
+            while (i < end && !Character.isWhitespace(text.charAt(i))) {
+                i++;
+            }
+            chunk(from, i, end);
+        }
+    }
+
+    /** One stretch without white space: marks before, a word with what joins it, marks after. */
+    private void chunk(int from, int to, int lineEnd) {
+        int i = from;
+        while (i < to) {
+                if (isWordStart(i, to)) {
+                i = word(i, to, lineEnd);
+            } else {
+                i = markAt(i, to);
+            }
+        }
+    }
+
+    private boolean isWordStart(int i, int to) {
+        char c = text.charAt(i);
+        return Character.isLetterOrDigit(c) || (c == '@' && i + 1 < to && Character.isLetterOrDigit(text.charAt(i + 1)));
+    }
+
+    private int markAt(int i, int to) {
+        char c = text.charAt(i);
+        switch (c) {
+            case '?', '!' -> {
+                char ending = c;
+                int j = i;
+                while (j < to && (text.charAt(j) == '?' || text.charAt(j) == '!')) {
+                    ending = text.charAt(j) == '?' ? '?' : ending;
+                    j++;
+                }
+                endSentenceAt(j, ending);
+                return j;
+            }
+            case '.', '…' -> {
+                int j = i;
+                while (j < to && (text.charAt(j) == '.' || text.charAt(j) == '…')) {
+                    j++;
+                }
+                boolean pause = j - i > 1 || c == '…';
+                if (pause && j < to) {
+                    stronger('-');
+                } else {
+                    endSentenceAt(j, '.');
+                }
+                return j;
+            }
+            case '"', '“', '”', '„', '«', '»' -> {
+                boolean inches = i > 0 && Character.isDigit(text.charAt(i - 1)) && !inQuotes;
+                if (!inches) {
+                    inQuotes = c == '“' || c == '„' || c == '«' || (c == '"' && !inQuotes);
+                }
+                stronger('"');
+                return i + 1;
+            }
+            case ',' -> stronger(',');
+            case ';' -> stronger(';');
+            case ':' -> stronger(':');
+            case '(', '[' -> stronger('(');
+            case ')', ']' -> stronger(')');
+            case '-', '–', '—', '~', '|', '/', '=' -> stronger('-');
+            default -> {
+                if (isPicture(c)) {
+                    stronger('*');
+                }
+            }
+        }
+        return i + 1;
+    }
+
+    private static boolean isPicture(char c) {
+        int type = Character.getType(c);
+        return type == Character.SURROGATE || type == Character.OTHER_SYMBOL || type == Character.NON_SPACING_MARK;
+    }
+
+    private void stronger(char next) {
+        if (mark == Word.NOTHING || next == '*' || mark == ',' || mark == '"') {
+            mark = next;
+        }
+    }
+
+    private int word(int from, int to, int lineEnd) {
+        int i = from + 1;
+        while (i < to && joins(i, to)) {
+            i++;
+        }
+        String raw = text.substring(from, i);
+        boolean dotted = i < to && text.charAt(i) == '.' && !endsSentenceAfter(raw, i, to, lineEnd);
+        if (dotted) {
+            i++;
+        }
+        add(from, i, raw);
+        return i;
+    }
+
+    /** Whether the character at that place belongs to the word that it stands in. */
+    private boolean joins(int i, int to) {
+        char c = text.charAt(i);
+        if (Character.isLetterOrDigit(c) || c == '_') {
+            return true;
+        }
+        if (i + 1 >= to) {
+            return false;
+        }
+        char next = text.charAt(i + 1);
+        boolean between = Character.isLetterOrDigit(next);
+        return switch (c) {
+            case '.' -> between && !isMissingSpace(i, next);
+            case '\'', '’', '-', '/', '@', '+' -> between;
+            case ':' -> Character.isDigit(next) && Character.isDigit(text.charAt(i - 1))
+                    || next == '/';
+            case ',' -> Character.isDigit(next) && Character.isDigit(text.charAt(i - 1));
+            default -> Character.getType(c) == Character.NON_SPACING_MARK;
+        };
+    }
+
+    /** "there.Can you" lacks a space; "a.m", "3.5" and addresses do not. */
+    private boolean isMissingSpace(int dot, char next) {
+        return Character.isUpperCase(next)
+                && dot > 1
+                && Character.isLowerCase(text.charAt(dot - 1))
+                && Character.isLetter(text.charAt(dot - 2));
+    }
+
+    private boolean endsSentenceAfter(String raw, int dot, int to, int lineEnd) {
+        if (dot + 1 < to) {
+            char next = text.charAt(dot + 1);
+            // "a.m.," and "e.g.)" go on; a quotation mark after the dot does not.
+            return !(next == ',' || next == ';' || next == ':');
+        }
+        int following = dot + 1;
+        while (following < lineEnd && Character.isWhitespace(text.charAt(following))) {
+            following++;
+        }
+        boolean last = following >= lineEnd;
+        String lower = raw.toLowerCase(Locale.ROOT);
+        String abbreviation = ABBREVIATIONS.getOrDefault(lower, "");
+        if (!abbreviation.isEmpty()) {
+            char next = last ? Word.NOTHING : text.charAt(following);
+            return switch (abbreviation) {
+                case "always" -> last;
+                case "digit" -> !Character.isDigit(next);
+                default -> last || Character.isUpperCase(next);
+            };
+        }
+        boolean digits = Character.isDigit(raw.charAt(0));
+        if (digits && raw.indexOf('.') > 0 && raw.chars().allMatch(c -> Character.isDigit(c) || c == '.')) {
+            // "30.8." is a date; it ends a sentence only before a capital.
+            return last || Character.isUpperCase(text.charAt(following));
+        }
+        if (digits && raw.length() <= 2 && !last && Character.isLetter(text.charAt(following))) {
+            // "22. April", and "is the 22." before a capital that starts a sentence: a month decides.
+            return !isMonth(following, lineEnd);
+        }
+        // A single letter is an initial, unless the line ends with it.
+        return raw.length() != 1 || last || digits || raw.equals("I") || raw.equals("a");
+    }
+
+    private boolean isMonth(int from, int lineEnd) {
+        String word = text.substring(from, Math.min(from + 3, lineEnd)).toLowerCase(Locale.ROOT);
+        return "jan feb mar apr may jun jul aug sep oct nov dec".contains(word);
+    }
+
+    private void add(int from, int to, String raw) {
+        if (words.size() >= MOST_WORDS) {
+            endSentenceAt(from, Word.NOTHING);
+        }
+        String norm = raw.toLowerCase(Locale.ROOT).replace('’', '\'');
+        words.add(new Word(
+                SPELLINGS.getOrDefault(norm, norm),
+                new Span(from, to),
+                words.isEmpty() ? (mark == '*' || mark == '"' ? mark : Word.NOTHING) : mark,
+                Character.isUpperCase(raw.charAt(0)),
+                inQuotes));
+        mark = Word.NOTHING;
+    }
+
+    private void endSentence(char ending) {
+        if (!words.isEmpty()) {
+            endSentenceAt(words.get(words.size() - 1).span().toExclusive(), ending);
+        }
+        mark = Word.NOTHING;
+    }
+
+    private void endSentenceAt(int end, char ending) {
+        if (!words.isEmpty()) {
+            Span span = new Span(words.get(0).span().fromInclusive(), end);
+            sentences.add(new Sentence(words, span, ending, paragraph, startsLine));
+            words = new ArrayList<>();
+            startsLine = false;
+        }
+        mark = Word.NOTHING;
+    }
+
+    private void endParagraph() {
+        endSentence(Word.NOTHING);
+        inQuotes = false;
+        paragraph++;
+    }
+
+    private static Map<String, String> abbreviations() {
+        Map<String, String> kinds = new HashMap<>();
+        for (String line : WordList.lines(SentenceSplitter.class, "abbreviations.txt")) {
+            String[] words = line.split(" ");
+            for (int i = 1; i < words.length; i++) {
+                kinds.put(words[i], words[0]);
+            }
+        }
+        return Map.copyOf(kinds);
+    }
+
+    private static Map<String, String> spellings() {
+        Map<String, String> spellings = new HashMap<>();
+        for (String line : WordList.lines(SentenceSplitter.class, "spellings.txt")) {
+            String[] sides = line.split("\\s*=\\s*", 2);
+            for (String variant : sides[1].split("\\s+")) {
+                spellings.put(variant, sides[0]);
+            }
+        }
+        return Map.copyOf(spellings);
+    }
+}

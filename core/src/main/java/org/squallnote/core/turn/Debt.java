@@ -1,0 +1,57 @@
+package org.squallnote.core.turn;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.squallnote.core.message.Party;
+
+/**
+ * Something I owe.
+ *
+ * @param reason why I owe it
+ * @param to whom
+ * @param messageId the message that made me owe it
+ * @param since when that was sent
+ * @param by the deadline, or the day that I promised
+ * @param what the ask or the promise in the writer's words
+ * @param others addresses of others who were asked by name with me
+ * @param openToAll whether an answer from anybody settles it
+ * @param answeredBy who answered in my place
+ * @param answeredIn the message in which they did
+ */
+public record Debt(
+        Reason reason,
+        Party to,
+        UUID messageId,
+        Instant since,
+        Optional<LocalDateTime> by,
+        String what,
+        Set<String> others,
+        boolean openToAll,
+        Optional<Party> answeredBy,
+        Optional<UUID> answeredIn) {
+
+    /** Why I owe something. */
+    public enum Reason {
+        ASKED,
+        INVITED,
+        PROMISED,
+        BOUNCED
+    }
+
+    /** Copies the addresses. */
+    public Debt {
+        others = Set.copyOf(others);
+    }
+
+    Debt promisedBy(Optional<LocalDateTime> day) {
+        return new Debt(reason, to, messageId, since, day.or(() -> by), what, others, openToAll, answeredBy, answeredIn);
+    }
+
+    Debt answeredInMyPlace(TurnEvent answer) {
+        return new Debt(
+                reason, to, messageId, since, by, what, others, openToAll, Optional.of(answer.from()), Optional.of(answer.messageId()));
+    }
+}

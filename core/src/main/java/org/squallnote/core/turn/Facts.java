@@ -1,0 +1,106 @@
+package org.squallnote.core.turn;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.Deadline;
+import org.squallnote.core.reading.Promise;
+import org.squallnote.core.reading.Reading;
+import org.squallnote.core.reading.Withdrawal;
+
+/**
+ * What a reading means for whose turn it is.
+ *
+ * @param nature who is behind the message
+ * @param asksMe whether it asks me something
+ * @param asked addresses of those whom it asks
+ * @param askedByName whether they were named
+ * @param openToAll whether the first answer from anybody settles it
+ * @param what the ask in the writer's words, empty when there is none
+ * @param askBy the deadline of the ask
+ * @param thanksOnly whether it only thanks
+ * @param acknowledges whether it thanks or confirms before anything else and asks me nothing
+ * @param holding whether it says that an answer will come
+ * @param promises whether it promises something to those it is written to
+ * @param promisedBy by when
+ * @param promised the promise in the writer's words, empty when there is none
+ * @param questionBack whether it holds nothing but questions about what was asked
+ * @param solved whether it says that the matter is settled
+ * @param withdraws whether it takes an ask back
+ * @param withdrawsLastOnly whether it takes back only the last message
+ * @param withdrawsAbout the words that say what is no longer needed
+ * @param returnsOn the day on which somebody away is back
+ * @param failedRecipients those whom a bounce names
+ */
+public record Facts(
+        Nature nature,
+        boolean asksMe,
+        Set<String> asked,
+        boolean askedByName,
+        boolean openToAll,
+        String what,
+        Optional<LocalDateTime> askBy,
+        boolean thanksOnly,
+        boolean acknowledges,
+        boolean holding,
+        boolean promises,
+        Optional<LocalDateTime> promisedBy,
+        String promised,
+        boolean questionBack,
+        boolean solved,
+        boolean withdraws,
+        boolean withdrawsLastOnly,
+        String withdrawsAbout,
+        Optional<LocalDate> returnsOn,
+        List<String> failedRecipients) {
+
+    private static final int LONGEST_WORDS = 300;
+
+    /** Copies the collections. */
+    public Facts {
+        asked = Set.copyOf(asked);
+        failedRecipients = List.copyOf(failedRecipients);
+    }
+
+    /** The facts of a message that was read. */
+    public static Facts of(Reading reading, Direction direction) {
+        boolean outgoing = direction == Direction.OUTGOING;
+        List<Ask> asks = outgoing ? reading.asks() : reading.asks().stream().filter(Ask::ofMe).toList();
+        Optional<Promise> promise = reading.promises().stream()
+                .filter(one -> !one.toSomebodyElse())
+                .findFirst();
+        Optional<Withdrawal> withdrawal = reading.withdrawal();
+        String text = reading.words().text();
+        return new Facts(
+                reading.nature(),
+                reading.asksMe(),
+                asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()),
+                asks.stream().anyMatch(Ask::named),
+                !asks.isEmpty() && asks.stream().allMatch(Ask::openToAll),
+                asks.stream().findFirst().map(ask -> bounded(ask.sentence().foldedIn(text))).orElse(""),
+                reading.replyBy().map(Deadline::end),
+                reading.thanksOnly(),
+                reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),
+                reading.holding(),
+                promise.isPresent(),
+                promise.flatMap(Promise::by).map(Deadline::end),
+                promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""),
+                reading.questionBack(),
+                reading.solved(),
+                withdrawal.isPresent(),
+                withdrawal.map(Withdrawal::lastMessageOnly).orElse(false),
+                withdrawal.map(one -> bounded(one.about().foldedIn(text))).orElse(""),
+                reading.returnsOn(),
+                reading.failedRecipients());
+    }
+
+    private static String bounded(String words) {
+        return words.length() > LONGEST_WORDS ? words.substring(0, LONGEST_WORDS) : words;
+    }
+}

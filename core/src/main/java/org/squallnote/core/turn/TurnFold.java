@@ -1,0 +1,81 @@
+package org.squallnote.core.turn;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The messages of one thread in sent order with the state after each. Not safe for use by several threads of execution.
+ */
+public final class TurnFold {
+
+    private static final Comparator<TurnEvent> IN_SENT_ORDER =
+            Comparator.comparing(TurnEvent::sentAt).thenComparing(TurnEvent::messageId);
+
+    private final List<TurnEvent> events = new ArrayList<>();
+    private final List<TurnState> states = new ArrayList<>();
+
+    /** The fold over some messages, in whatever order they are given. */
+    public static TurnFold over(Collection<TurnEvent> messages) {
+        TurnFold fold = new TurnFold();
+        List<TurnEvent> sorted = new ArrayList<>(messages);
+        sorted.sort(IN_SENT_ORDER);
+        sorted.forEach(fold::add);
+        return fold;
+    }
+
+    /** Takes one message in; one that was sent last costs one step, an older one the steps after it too. */
+    public void add(TurnEvent event) {
+        int at = events.size();
+        while (at > 0 && IN_SENT_ORDER.compare(events.get(at - 1), event) > 0) {
+            at--;
+        }
+        events.add(at, event);
+        while (states.size() > at) {
+            states.remove(states.size() - 1);
+        }
+        for (int i = at; i < events.size(); i++) {
+            TurnState before = i == 0 ? TurnState.START : states.get(i - 1);
+            states.add(new TurnStep(events.subList(0, i), before).after(events.get(i)));
+        }
+    }
+
+    /** The state after the message at that place in sent order. */
+    public TurnState after(int index) {
+        return states.get(index);
+    }
+
+    /** The messages in sent order. */
+    public List<TurnEvent> events() {
+        return List.copyOf(events);
+    }
+
+    /** The state now, without any decision by hand. */
+    public TurnState state() {
+        return states.isEmpty() ? TurnState.START : states.get(states.size() - 1);
+    }
+
+    /** The state now, with the last decision made by hand, where there is one. */
+    public TurnState state(Optional<HandDecision> decision) {
+        if (decision.isEmpty()) {
+            return state();
+        }
+        HandDecision hand = decision.get();
+        int known = 0;
+        while (known < events.size() && !isNewer(events.get(known), hand.lastKnownSentAt())) {
+            known++;
+        }
+        TurnState state = HandStep.after(hand, known == 0 ? TurnState.START : states.get(known - 1), events.subList(0, known));
+        for (int i = known; i < events.size(); i++) {
+            state = HandStep.next(state, new TurnStep(events.subList(0, i), state), events.get(i));
+        }
+        return state;
+    }
+
+    private static boolean isNewer(TurnEvent event, Instant moment) {
+        return event.sentAt().isAfter(moment);
+    }
+}

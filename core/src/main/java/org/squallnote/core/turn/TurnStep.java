@@ -1,0 +1,371 @@
+package org.squallnote.core.turn;
+
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.turn.Debt.Reason;
+import org.squallnote.core.turn.TurnState.Paused;
+
+/** One message taken into the state of its thread; the numbers are those of docs/rules.md. */
+final class TurnStep {
+
+    private static final int SHORTEST_TELLING_WORD = 4;
+
+    private final List<TurnEvent> before;
+    private final List<Debt> debts;
+    private final List<Paused> paused;
+    private final List<Awaited> awaited;
+    private final List<Awaited> asking;
+    private final Map<String, LocalDate> returns;
+    private final TurnState state;
+
+    TurnStep(List<TurnEvent> before, TurnState state) {
+        this.before = before;
+        this.state = state;
+        this.debts = new ArrayList<>(state.debts());
+        this.paused = new ArrayList<>(state.paused());
+        this.awaited = new ArrayList<>(state.awaited());
+        this.asking = new ArrayList<>(state.asking());
+        this.returns = new HashMap<>(state.returns());
+    }
+
+    TurnState after(TurnEvent event) {
+        Facts facts = event.facts();
+        if (event.reaction()) {
+            reaction(event);
+        } else if (event.direction() == Direction.OUTGOING) {
+            if (facts.nature() == Nature.PERSON || facts.nature() == Nature.INVITATION) {
+                outgoing(event);
+            }
+        } else {
+            switch (facts.nature()) {
+                case BULK -> {}
+                case AUTO_REPLY -> facts.returnsOn().ifPresent(day -> returns.put(event.from().address(), day));
+                case BOUNCE -> bounce(event);
+                default -> incoming(event);
+            }
+        }
+        return new TurnState(debts, paused, awaited, asking, returns, false, state.reopenedBy(), state.decidedAt());
+    }
+
+    /** Incoming 7, outgoing 5: a reaction to my ask acknowledges it; mine settles nothing. */
+    private void reaction(TurnEvent event) {
+        if (event.direction() == Direction.INCOMING && event.takenBack().isEmpty()) {
+            awaited.removeIf(one -> one.party().isSameAs(event.from())
+                    && event.answers().filter(one.messageId()::equals).isPresent());
+        }
+    }
+
+    /** Incoming 2: those it names are not awaited any more, and the message has to go another way. */
+    private void bounce(TurnEvent event) {
+        awaited.removeIf(one -> event.facts().failedRecipients().contains(one.party().address()));
+        asking.removeIf(one -> event.facts().failedRecipients().contains(one.party().address()));
+        debts.add(debt(Reason.BOUNCED, event, Set.of()));
+    }
+
+    private void incoming(TurnEvent event) {
+        Facts facts = event.facts();
+        if (facts.withdraws()) {
+            withdraw(event);
+        }
+        answerInMyPlace(event);
+        resumeAfterAnswer(event);
+        boolean wasAwaited = answer(event);
+        if (!wasAwaited && facts.promises() && !isAwaited(event.from())) {
+            awaited.add(new Awaited(
+                    event.from(), event.messageId(), event.sentAt(), facts.promisedBy(), true, facts.promised(), false));
+        }
+        if (facts.asksMe()) {
+            Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
+            debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
+        }
+    }
+
+    private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
+        Facts facts = event.facts();
+        return new Debt(
+                reason,
+                event.from(),
+                event.messageId(),
+                event.sentAt(),
+                facts.askBy(),
+                facts.what(),
+                others,
+                facts.openToAll(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    private boolean isAwaited(Party party) {
+        return awaited.stream().anyMatch(one -> one.party().isSameAs(party))
+                || asking.stream().anyMatch(one -> one.party().isSameAs(party));
+    }
+
+    /** Incoming 6: what they asked, and my promise about it; "my last message" only what that one asked. */
+    private void withdraw(TurnEvent event) {
+        Facts facts = event.facts();
+        Set<UUID> theirs = new HashSet<>();
+        UUID last = event.messageId();
+        for (Debt debt : debts) {
+            if (debt.to().isSameAs(event.from()) && debt.reason() != Reason.BOUNCED) {
+                theirs.add(debt.messageId());
+            }
+        }
+        for (TurnEvent earlier : before) {
+            if (earlier.from().isSameAs(event.from()) && theirs.contains(earlier.messageId())) {
+                last = earlier.messageId();
+            }
+        }
+        Set<UUID> meant = new HashSet<>(theirs);
+        if (facts.withdrawsLastOnly() && theirs.contains(last)) {
+            meant.retainAll(Set.of(last));
+        } else {
+            Set<UUID> named = mentioned(theirs, facts.withdrawsAbout());
+            if (!named.isEmpty()) {
+                meant = named;
+            }
+        }
+        Set<UUID> gone = meant;
+        boolean all = gone.containsAll(theirs);
+        debts.removeIf(debt -> debt.to().isSameAs(event.from())
+                && debt.reason() != Reason.BOUNCED
+                && (gone.contains(debt.messageId()) || all));
+        paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    private Set<UUID> mentioned(Set<UUID> ids, String about) {
+        Set<String> words = tellingWords(about);
+        Set<UUID> named = new HashSet<>();
+        for (Debt debt : debts) {
+            if (ids.contains(debt.messageId()) && tellingWords(debt.what()).stream().anyMatch(words::contains)) {
+                named.add(debt.messageId());
+            }
+        }
+        return named;
+    }
+
+    private static Set<String> tellingWords(String text) {
+        Set<String> words = new HashSet<>();
+        for (String word : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")) {
+            if (word.length() >= SHORTEST_TELLING_WORD) {
+                words.add(word);
+            }
+        }
+        words.removeAll(Set.of("could", "would", "please", "that", "this", "what", "with", "your", "have", "send", "from", "about", "message", "just", "asked", "need", "needed", "longer", "forward", "forwarded"));
+        return words;
+    }
+
+    /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
+    private void answerInMyPlace(TurnEvent event) {
+        Facts facts = event.facts();
+        boolean answers = !facts.thanksOnly() && !facts.holding() && !facts.promises() && !facts.questionBack() && facts.nature() == Nature.PERSON && facts.asked().isEmpty();
+        for (int i = debts.size() - 1; i >= 0; i--) {
+            Debt debt = debts.get(i);
+            boolean asker = debt.to().isSameAs(event.from());
+            if (debt.reason() != Reason.ASKED) {
+                continue;
+            }
+            if (asker) {
+                boolean thanksForIt = debt.answeredIn().isPresent()
+                        && facts.acknowledges()
+                        && (event.answers().isEmpty() || event.answers().equals(debt.answeredIn()) || event.answers().filter(debt.messageId()::equals).isEmpty());
+                if (thanksForIt) {
+                    debts.remove(i);
+                }
+            } else if (answers && event.isAddressedTo(debt.to().address()) && !debt.others().contains(event.from().address())) {
+                if (debt.openToAll()) {
+                    debts.remove(i);
+                } else if (answersIt(event, debt)) {
+                    debts.set(i, debt.answeredInMyPlace(event));
+                }
+            }
+        }
+    }
+
+    /** In a mail to the asker; in a room only where it says that it answers that message. */
+    private static boolean answersIt(TurnEvent event, Debt debt) {
+        return event.answers().filter(debt.messageId()::equals).isPresent()
+                || event.channel() == org.squallnote.core.message.Channel.MAIL && event.answers().isEmpty();
+    }
+
+    /** Outgoing 4: my question back is answered, so that I owe the first ask again, unless it has been settled. */
+    private void resumeAfterAnswer(TurnEvent event) {
+        Facts facts = event.facts();
+        for (int i = paused.size() - 1; i >= 0; i--) {
+            Paused rest = paused.get(i);
+            boolean meant = rest.waitingFor().contains(event.from().address());
+            if (!meant || facts.holding() && !facts.asksMe()) {
+                continue;
+            }
+            List<String> still = new ArrayList<>(rest.waitingFor());
+            still.remove(event.from().address());
+            if (!still.isEmpty()) {
+                paused.set(i, new Paused(rest.debt(), still));
+                continue;
+            }
+            paused.remove(i);
+            if (!facts.thanksOnly() && !facts.solved() && !facts.withdraws()) {
+                debts.add(0, rest.debt());
+            }
+        }
+    }
+
+    /** Incoming 4, 8 and 10. Answers whether the writer was awaited. */
+    private boolean answer(TurnEvent event) {
+        Facts facts = event.facts();
+        boolean was = false;
+        boolean open = false;
+        for (int i = awaited.size() - 1; i >= 0; i--) {
+            Awaited one = awaited.get(i);
+            if (!isAnsweredBy(one, event)) {
+                continue;
+            }
+            was = true;
+            if (facts.questionBack() && facts.asksMe()) {
+                awaited.remove(i);
+                if (facts.holding() || facts.promises()) {
+                    awaited.add(i, one.promisedBy(event));
+                } else {
+                    asking.add(one);
+                }
+            } else if (facts.holding() || facts.promises()) {
+                awaited.set(i, one.promisedBy(event));
+            } else {
+                awaited.remove(i);
+                open |= one.openToAll();
+            }
+        }
+        if (open) {
+            awaited.removeIf(Awaited::openToAll);
+        }
+        for (int i = asking.size() - 1; i >= 0; i--) {
+            boolean answered = isAnsweredBy(asking.get(i), event) && !facts.questionBack() && !was;
+            if (answered) {
+                asking.remove(i);
+            }
+        }
+        return was;
+    }
+
+    private boolean isAnsweredBy(Awaited one, TurnEvent event) {
+        if (one.party().isSameAs(event.from())) {
+            return true;
+        }
+        return SharedMailboxes.isShared(one.party().address(), event.throughList())
+                && SharedMailboxes.speaksFor(event, one.party().address())
+                && !event.facts().thanksOnly();
+    }
+
+    private void outgoing(TurnEvent event) {
+        Facts facts = event.facts();
+        if (facts.withdraws()) {
+            awaited.removeIf(one -> event.isAddressedTo(one.party().address()));
+            asking.removeIf(one -> event.isAddressedTo(one.party().address()));
+        }
+        debts.removeIf(debt -> debt.reason() == Reason.BOUNCED);
+        if (!facts.thanksOnly()) {
+            answerDebts(event);
+            if (!facts.holding()) {
+                asking.stream().filter(one -> event.isAddressedTo(one.party().address())).forEach(awaited::add);
+                asking.removeIf(one -> event.isAddressedTo(one.party().address()));
+            }
+        }
+        ask(event);
+    }
+
+    /** Outgoing 1 and 4. */
+    private void answerDebts(TurnEvent event) {
+        Facts facts = event.facts();
+        boolean puts = facts.holding() || facts.promises();
+        boolean owed = false;
+        for (int i = debts.size() - 1; i >= 0; i--) {
+            Debt debt = debts.get(i);
+            if (!event.isAddressedTo(debt.to().address()) && !goesToTheSameList(event, debt)) {
+                continue;
+            }
+            owed = true;
+            if (puts) {
+                debts.set(i, debt.promisedBy(facts.promisedBy()));
+            } else {
+                debts.remove(i);
+                if (facts.questionBack() && !facts.asked().isEmpty()) {
+                    paused.add(new Paused(debt, List.copyOf(facts.asked())));
+                }
+            }
+        }
+        if (facts.promises() && !owed) {
+            Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
+            debts.add(new Debt(
+                    Reason.PROMISED,
+                    to,
+                    event.messageId(),
+                    event.sentAt(),
+                    facts.promisedBy(),
+                    facts.promised(),
+                    Set.of(),
+                    false,
+                    Optional.empty(),
+                    Optional.empty()));
+        }
+    }
+
+    /** What was asked on a list is answered on it, though the asker is not among the recipients. */
+    private boolean goesToTheSameList(TurnEvent event, Debt debt) {
+        return before.stream()
+                .filter(earlier -> earlier.messageId().equals(debt.messageId()))
+                .anyMatch(asked -> asked.to().stream()
+                        .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
+                        .anyMatch(party -> event.isAddressedTo(party.address())));
+    }
+
+    private Optional<Party> lastOther() {
+        for (int i = before.size() - 1; i >= 0; i--) {
+            if (before.get(i).direction() == Direction.INCOMING) {
+                return Optional.of(before.get(i).from());
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** Outgoing 2: those asked are awaited, each once, since the first ask that is open. */
+    private void ask(TurnEvent event) {
+        Facts facts = event.facts();
+        if (facts.nature() == Nature.INVITATION) {
+            event.to().forEach(party -> await(party, event));
+            return;
+        }
+        for (String address : facts.asked()) {
+            await(partyOf(address, event), event);
+        }
+    }
+
+    private void await(Party party, TurnEvent event) {
+        if (isAwaited(party) || party.isSameAs(event.from())) {
+            return;
+        }
+        Optional<LocalDateTime> by = event.facts().askBy();
+        awaited.add(new Awaited(
+                party, event.messageId(), event.sentAt(), by, false, event.facts().what(), event.facts().openToAll()));
+    }
+
+    private Party partyOf(String address, TurnEvent event) {
+        List<Party> all = new ArrayList<>(event.to());
+        all.addAll(event.cc());
+        before.forEach(earlier -> all.add(earlier.from()));
+        return all.stream()
+                .filter(party -> party.address().equals(address) && !party.name().isEmpty())
+                .findFirst()
+                .orElse(new Party("", address));
+    }
+}

@@ -1,0 +1,114 @@
+package org.squallnote.formats.explain;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.Deadline;
+import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.Promise;
+import org.squallnote.core.reading.Reading;
+import org.squallnote.core.reading.Weight;
+import org.squallnote.core.text.Span;
+import org.squallnote.core.turn.Awaited;
+import org.squallnote.core.turn.Debt;
+import org.squallnote.core.turn.TurnState;
+import org.squallnote.formats.lines.Predictions;
+
+/** Writes a reading or a state of a thread as lines that a person can follow. */
+final class Explanation {
+
+    private final List<String> lines = new ArrayList<>();
+
+    private Explanation() {}
+
+    /** The findings in a message, each with the words that led to it. */
+    static String of(MessageToRead message, Reading reading) {
+        Explanation out = new Explanation();
+        String title = message.subject().isBlank() ? "(chat)" : message.subject();
+        out.lines.add(message.from().displayName() + ": " + title);
+        out.reading(message, reading);
+        return String.join("\n", out.lines);
+    }
+
+    /** Whose turn it is, person by person. */
+    static String of(TurnState state) {
+        Explanation out = new Explanation();
+        out.line("turn", state.turn().name().toLowerCase(Locale.ROOT).replace('_', ' '));
+        for (Debt debt : state.debts()) {
+            out.line(
+                    "I owe",
+                    debt.to().displayName() + ", " + debt.reason().name().toLowerCase(Locale.ROOT)
+                            + by(debt.by().map(Object::toString).orElse("")) + quoted(debt.what())
+                            + debt.answeredBy().map(who -> ", answered by " + who.displayName()).orElse(""));
+        }
+        state.paused().forEach(rest -> out.line("I owe later", rest.debt().to().displayName() + quoted(rest.debt().what())));
+        for (Awaited one : state.awaited()) {
+            out.line(
+                    "awaited",
+                    one.party().displayName() + (one.promised() ? ", promised" : ", asked")
+                            + by(one.by().map(Object::toString).orElse("")) + quoted(one.what()));
+        }
+        state.asking().forEach(one -> out.line("asks back", one.party().displayName()));
+        state.returns().forEach((who, day) -> out.line("away", who + " is back on " + day));
+        return String.join("\n", out.lines);
+    }
+
+    private static String by(String day) {
+        return day.isEmpty() ? "" : ", by " + day.replace("T23:59:59.999999999", "");
+    }
+
+    private static String quoted(String words) {
+        return words.isEmpty() ? "" : ": \u201c" + words + "\u201d";
+    }
+
+    private void reading(MessageToRead message, Reading reading) {
+        String text = reading.words().text();
+        line("nature", reading.nature().name().toLowerCase(Locale.ROOT).replace('_', '-') + ", since " + reading.why());
+        line("asks me", reading.asksMe() ? "yes" : "no");
+        for (Ask ask : reading.asks()) {
+            String whom = ask.ofMe() ? "me" : ask.asked().isEmpty() ? "nobody in particular" : String.join(", ", ask.asked());
+            line(
+                    "ask",
+                    ask.kind().name().toLowerCase(Locale.ROOT) + " of " + whom + ": \u201c" + ask.sentence().foldedIn(text)
+                            + "\u201d, by \u201c" + ask.words().foldedIn(text) + "\u201d");
+        }
+        reading.replyBy().ifPresent(deadline -> line("reply by", dated(deadline, message, text)));
+        reading.events().forEach(event -> line("event", dated(event, message, text)));
+        for (Promise promise : reading.promises()) {
+            line(
+                    promise.toSomebodyElse() ? "promise to another" : "promise",
+                    "\u201c" + promise.words().foldedIn(text) + "\u201d" + promise.by().map(day -> ", by " + Predictions.written(day)).orElse(""));
+        }
+        reading.withdrawal().ifPresent(taken -> line("takes back", "\u201c" + taken.words().foldedIn(text) + "\u201d"));
+        flag(reading.acknowledgement(), "acknowledges");
+        flag(reading.holding(), "says an answer will come");
+        flag(reading.questionBack(), "asks back");
+        if (reading.weight() != Weight.NORMAL) {
+            line("weight", reading.weight().name().toLowerCase(Locale.ROOT));
+        }
+        for (Span hint : reading.hints()) {
+            line("hint", "\u201c" + hint.foldedIn(text) + "\u201d");
+        }
+        reading.hintedReplyBy().ifPresent(deadline -> line("hinted date", dated(deadline, message, text)));
+        reading.returnsOn().ifPresent(day -> line("back on", day.toString()));
+        reading.failedRecipients().forEach(address -> line("not delivered", address));
+        flag(reading.cut(), "only its beginning was read: it is overlong");
+    }
+
+    private static String dated(Deadline deadline, MessageToRead message, String text) {
+        String source = deadline.inSubject() ? message.subject() : text;
+        return Predictions.written(deadline) + ", " + (deadline.firm() ? "firm" : "flexible") + ", from \u201c"
+                + deadline.words().foldedIn(source) + "\u201d" + (deadline.inSubject() ? " in the subject" : "");
+    }
+
+    private void flag(boolean holds, String words) {
+        if (holds) {
+            lines.add("  " + words);
+        }
+    }
+
+    private void line(String name, String value) {
+        lines.add(String.format(Locale.ROOT, "  %-13s %s", name, value));
+    }
+}
