@@ -57,6 +57,7 @@ final class Acts {
     private boolean isHolding(ReadSentence read) {
         return read.acts().stream()
                 .anyMatch(act -> act.label().equals("holding")
+                        && isFirstPerson(read.sentence(), act)
                         && !read.sentence().at(act.fromInclusive()).quoted()
                         && read.found().stream().noneMatch(ask -> ask.from() <= act.fromInclusive()
                                 && read.parts().clauseOf(ask.from()) == read.parts().clauseOf(act.fromInclusive())
@@ -121,12 +122,24 @@ final class Acts {
             if (!act.label().equals("promise") && !answer || sentence.at(act.fromInclusive()).quoted()) {
                 continue;
             }
-            if (!isDenied(read, act) && !isConditional(read, act)) {
+            if (isFirstPerson(sentence, act) && !isDenied(read, act) && !isConditional(read, act)) {
                 boolean holding = read.hasIn("holding", read.parts().unitOf(act.fromInclusive()));
-                return Optional.of(new Promise(sentence.span(), promisedBy(read, act), holding, isToAnother(read, act)));
+                return Optional.of(new Promise(sentence.span(), promisedBy(read, act), holding, !read.isToReader() || isToAnother(read, act)));
             }
         }
         return Optional.empty();
+    }
+
+    /** "Our Mr Ek will be with you" speaks of somebody else; "will be with you" and "I also will" of the writer. */
+    private static boolean isFirstPerson(Sentence sentence, PhraseMatch act) {
+        int at = act.fromInclusive();
+        String norm = sentence.norm(at);
+        boolean bare = norm.equals("will") || norm.equals("shall") || norm.equals("'ll") || norm.equals("can");
+        if (!bare || Clauses.startsAt(sentence, at) || sentence.norm(at + 1).equals("follow")) {
+            return true;
+        }
+        String before = sentence.norm(at - 1);
+        return before.equals("i") || before.equals("we") || before.equals("also") || before.equals("then") || before.equals("just");
     }
 
     private static boolean isDenied(ReadSentence read, PhraseMatch promise) {
@@ -203,7 +216,7 @@ final class Acts {
                 asked = true;
                 continue;
             }
-            boolean aside = read.consistsOf("thanks") || read.has("introduction") || read.has("reason") || isGreetingOnly(read);
+            boolean aside = read.consistsOf("thanks", "willing") || read.has("introduction") || read.has("reason") || isGreetingOnly(read);
             boolean clarify = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST) && clarifies(read.sentence());
             if (clarify) {
                 asked = true;

@@ -63,6 +63,11 @@ final class Asked {
         return new Answer(usual(), !outgoing && usualIsMe(), false, false);
     }
 
+    /** Whether what is said to them is said to me; of a message of mine always. */
+    boolean isToReader(Addressees who) {
+        return outgoing || of(who).ofMe();
+    }
+
     /** Of several people of one name those who are addressed, and of one person's addresses the one that is used. */
     private Set<String> present(Set<String> named) {
         Set<String> addressed = new LinkedHashSet<>(named);

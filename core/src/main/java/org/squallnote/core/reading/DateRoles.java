@@ -130,7 +130,8 @@ final class DateRoles {
             return sentence.norm(phrase.fromInclusive() + 1).equals("or") ? governed(phrase, needed) : Role.EVENT;
         }
         if (isAtEdge(phrase) && isAlone(phrase)) {
-            return Role.TIED;
+            // "Friday?" proposes a day.
+            return sentence.isQuestion() && sentence.size() <= 3 ? Role.EVENT : Role.TIED;
         }
         return governed(phrase, needed);
     }
@@ -171,8 +172,11 @@ final class DateRoles {
 
     /** "the deadline is", "due on", "needed back by": up to four words before. */
     private boolean isDueBefore(DatePhrase phrase) {
-        for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 5); i--) {
+        for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 9); i--) {
             String norm = sentence.norm(i);
+            if (i < phrase.fromInclusive() - 5 && !norm.equals("deadline")) {
+                continue;
+            }
             if (DEADLINE_NOUNS.contains(norm)) {
                 boolean closes = norm.equals("closes") || norm.equals("expires");
                 boolean version = norm.equals("latest") && i < phrase.fromInclusive() - 2;
@@ -276,9 +280,10 @@ final class DateRoles {
 
     private boolean isHard(DatePhrase phrase) {
         for (PhraseMatch act : acts) {
-            if (act.label().equals("hard")
-                    && (parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.toExclusive() - 1)
-                            || act.fromInclusive() == phrase.toExclusive())) {
+            boolean after = act.fromInclusive() == phrase.toExclusive();
+            boolean before = act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
+            boolean overlaps = act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
+            if (act.label().equals("hard") && (after || before || overlaps)) {
                 return true;
             }
         }

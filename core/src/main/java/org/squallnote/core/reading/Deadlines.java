@@ -44,14 +44,19 @@ final class Deadlines {
         List<Deadline> inAsks = new ArrayList<>();
         List<Deadline> elsewhere = new ArrayList<>();
         boolean asked = false;
-        for (ReadSentence read : sentences) {
+        for (int i = 0; i < sentences.size(); i++) {
+            ReadSentence read = sentences.get(i);
             boolean mine = read.asks().stream().anyMatch(wanted);
             if (mine) {
                 inAsks.addAll(ofAskSentence(read));
             } else if (read.asks().isEmpty() && !isForSomebodyElse(read)) {
-                elsewhere.addAll(ofOtherSentence(read, asked));
+                boolean next = i + 1 < sentences.size() && sentences.get(i + 1).asks().stream().anyMatch(wanted);
+                elsewhere.addAll(ofOtherSentence(read, asked || next && read.has("soft")));
             }
             asked = mine || asked && read.asks().isEmpty();
+        }
+        if (inAsks.isEmpty()) {
+            inAsks.addAll(byThen());
         }
         Optional<Deadline> found = best(inAsks);
         if (found.isEmpty() || !found.get().firm()) {
@@ -75,6 +80,29 @@ final class Deadlines {
             }
         }
         return events;
+    }
+
+    /** "Please confirm by then": the last date before it. */
+    private List<Deadline> byThen() {
+        List<Deadline> found = new ArrayList<>();
+        Optional<Deadline> last = Optional.empty();
+        for (ReadSentence read : sentences) {
+            Sentence sentence = read.sentence();
+            for (int i = 0; i < sentence.size() - 1; i++) {
+                boolean then = sentence.norm(i + 1).equals("then") || sentence.norm(i + 1).equals("that");
+                boolean by = sentence.norm(i).equals("by") || sentence.norm(i).equals("before");
+                int at = sentence.at(i).span().fromInclusive();
+                if (by && then && last.isPresent() && read.asks().stream().anyMatch(wanted) && last.get().words().fromInclusive() < at) {
+                    found.add(last.get());
+                }
+                for (DatePhrase phrase : read.dates()) {
+                    if (phrase.fromInclusive() == i && isAhead(phrase)) {
+                        last = Optional.of(deadline(sentence, new Dated(phrase, Role.STATED, i, true), false));
+                    }
+                }
+            }
+        }
+        return found;
     }
 
     private boolean isForSomebodyElse(ReadSentence read) {
@@ -180,12 +208,27 @@ final class Deadlines {
         List<Deadline> found = new ArrayList<>();
         for (Dated dated : datesOf(read)) {
             boolean fragment = afterAsk && isFragment(read, dated);
-            boolean says = dated.role() == Role.STATED && saysWhatFor(read, dated) && !isPlanOfWriter(read, dated);
+            boolean says = dated.role() == Role.STATED
+                    && (saysWhatFor(read, dated) && !isPlanOfWriter(read, dated) || afterAsk && isWhatItIsNeededFor(read, dated));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
         }
         return found;
+    }
+
+    /** "I have to tell them by Friday" right behind an ask: what was asked has to be there by then. */
+    private static boolean isWhatItIsNeededFor(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        for (int i = 0; i < dated.lead() - 1; i++) {
+            boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
+            boolean must = sentence.norm(i + 1).equals("have") || sentence.norm(i + 1).equals("need") || sentence.norm(i + 1).equals("must");
+            int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
+            if (writer && must && Phrases.GIVING.contains(sentence.norm(verb))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean saysWhatFor(ReadSentence read, Dated dated) {
@@ -194,7 +237,7 @@ final class Deadlines {
         for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
             switch (sentence.norm(i)) {
                 case "deadline", "due", "cut-off", "cutoff", "need", "needs", "needed", "want", "wants", "wanted", "expects", "expect", "expected",
-                        "required", "requires", "must", "latest", "deadline's" -> {
+                        "required", "requires", "must", "latest", "deadline's", "payable", "closes", "close" -> {
                     return !(sentence.norm(i).equals("need") && sentence.norm(i + 1).equals("to"));
                 }
                 case "has", "have" -> {

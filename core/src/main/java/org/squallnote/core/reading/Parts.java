@@ -37,6 +37,9 @@ final class Parts {
         if (norm.equals("because") || norm.equals("but") || norm.equals("otherwise")) {
             return true;
         }
+        if (norm.equals("as")) {
+            return isReason(sentence, i);
+        }
         if (!norm.equals("and") && !norm.equals("so") && !norm.equals("then") && !norm.equals("or") && !norm.equals("plus")) {
             return false;
         }
@@ -48,6 +51,17 @@ final class Parts {
                 || Phrases.IMPERATIVE.contains(next)
                 || (Phrases.IMPERATIVE_OR_NOUN.contains(next) && Phrases.OBJECT.contains(sentence.norm(i + 2)))
                 || isSubject(next);
+    }
+
+    /** "as our vessel sails on Wednesday", but not "as soon as the", "as well as our". */
+    private static boolean isReason(Sentence sentence, int i) {
+        String before = sentence.norm(i - 1);
+        boolean compares = before.equals("soon") || before.equals("well") || before.equals("long") || before.equals("same") || before.equals("such")
+                || before.equals("just") || before.equals("far") || before.equals("much");
+        return !compares && switch (sentence.norm(i + 1)) {
+            case "our", "we", "i", "he", "she", "they", "the", "my", "it", "i'm", "we're", "there", "this", "that" -> true;
+            default -> false;
+        };
     }
 
     private static boolean isSubject(String norm) {

@@ -18,6 +18,7 @@ final class ReadSentence {
     private final List<Ask> asks;
     private final Addressees spokenTo;
     private final boolean salutation;
+    private final boolean toReader;
     private final List<DatePhrase> dates;
 
     ReadSentence(
@@ -27,6 +28,7 @@ final class ReadSentence {
             List<Ask> asks,
             Addressees spokenTo,
             boolean salutation,
+            boolean toReader,
             DateContext context) {
         this.sentence = sentence;
         this.parts = asksIn.parts();
@@ -35,6 +37,7 @@ final class ReadSentence {
         this.asks = List.copyOf(asks);
         this.spokenTo = spokenTo;
         this.salutation = salutation;
+        this.toReader = toReader;
         this.dates = salutation ? List.of() : DateScanner.in(sentence, context);
     }
 
@@ -60,6 +63,11 @@ final class ReadSentence {
 
     Addressees spokenTo() {
         return spokenTo;
+    }
+
+    /** Whether the sentence is said to the one it is read for; in a message of mine, to those it goes to. */
+    boolean isToReader() {
+        return toReader;
     }
 
     boolean isSalutation() {

@@ -38,8 +38,16 @@ final class SelfAnswers {
             case "of" -> second.equals("course");
             case "not" -> second.equals("a") || second.equals("one") || second.equals("at") || second.equals("much") || second.equals("even");
             case "obviously", "apparently", "spoiler", "hint", "someone", "somebody" -> !asksYou;
+            case "they", "he", "she" -> !asksYou && isTold(question);
             default -> isWhy(question) && !asksYou && isSettled(following);
         };
+    }
+
+    /** "What did they say? They said …": a story told as question and answer. */
+    private static boolean isTold(Sentence question) {
+        String word = question.norm(0).equals("and") || question.norm(0).equals("so") ? question.norm(1) : question.norm(0);
+        boolean told = question.words().stream().anyMatch(one -> one.is("say", "do", "did", "think", "happened", "reply", "answer"));
+        return told && (word.equals("what") || word.equals("how"));
     }
 
     private static boolean isWhy(Sentence question) {

@@ -242,12 +242,19 @@ final class SentenceAsks {
 
     private boolean isShapedLikeQuestion(int i) {
         String norm = sentence.norm(i);
-        return AUXILIARIES.contains(norm) || QUESTION_WORDS.contains(norm) || QUESTION_IS.contains(norm) || norm.startsWith("any");
+        boolean preposition = QUESTION_WORDS.contains(sentence.norm(i + 1)) && norm.length() <= 5 && !Clauses.isLeadIn(norm);
+        return AUXILIARIES.contains(norm) || QUESTION_WORDS.contains(norm) || QUESTION_IS.contains(norm) || norm.startsWith("any") || preposition;
     }
 
     private boolean isBareQuestion(int i) {
         String norm = sentence.norm(i);
         String next = sentence.norm(i + 1);
+        if (isFragment(i)) {
+            return true;
+        }
+        if (norm.equals("how") && next.equals("come")) {
+            return true;
+        }
         if (QUESTION_IS.contains(norm)) {
             return !next.equals("more") && !next.equals("left") && i + 1 < sentence.size() && sentence.size() - i <= 14 && isWhole(i);
         }
@@ -255,7 +262,7 @@ final class SentenceAsks {
             boolean relative = (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
-        if (!AUXILIARIES.contains(norm) || !SUBJECTS.contains(next) || !isWhole(i)) {
+        if (!AUXILIARIES.contains(norm) || !SUBJECTS.contains(next) || sentence.at(i + 1).followsMark() || !isWhole(i)) {
             return false;
         }
         return switch (norm) {
@@ -265,6 +272,22 @@ final class SentenceAsks {
             case "has", "does", "is", "are", "was", "were" -> true;
             default -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("someone") || next.equals("anyone")
                     || next.equals("somebody") || next.equals("anybody") || next.equals("they") || next.equals("the") || next.equals("it");
+        };
+    }
+
+    /** "which pontoon", "how many": a question word with hardly anything behind it. */
+    private boolean isFragment(int i) {
+        int rest = sentence.size() - i;
+        if (i != afterLeadIn(0) || rest > 3 || rest < 2 && !sentence.norm(i).equals("when") && !sentence.norm(i).equals("where")) {
+            return false;
+        }
+        String next = sentence.norm(i + 1);
+        return switch (sentence.norm(i)) {
+            case "which" -> !next.equals("is") && !next.equals("was");
+            case "what" -> next.equals("time") || next.equals("size") || next.equals("colour") || next.equals("color") || next.equals("number");
+            case "how" -> next.equals("many") || next.equals("much") || next.equals("long") || next.equals("far") || next.equals("often");
+            case "when", "where" -> rest == 1;
+            default -> false;
         };
     }
 
@@ -299,6 +322,10 @@ final class SentenceAsks {
             boolean inside = parts.clauseOf(match.fromInclusive()) >= clause || match.fromInclusive() >= start;
             switch (match.label()) {
                 case "rhetorical", "small-talk" -> {
+                    boolean oneWord = match.toExclusive() - match.fromInclusive() == 1 && match.toExclusive() < sentence.size();
+                    if (oneWord) {
+                        continue;
+                    }
                     if (inside && match.fromInclusive() <= afterLeadIn(start) || parts.isLastClause(parts.clauseOf(match.fromInclusive())) && parts.clauseOf(match.fromInclusive()) != clause && !isShapedLikeQuestion(start)) {
                         return true;
                     }

@@ -55,7 +55,7 @@ final class SentencesRead {
             if (greeting.isOne()) {
                 greeted = greeting.who();
             }
-            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, context);
+            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context);
         }
         List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
         if (answered) {
@@ -75,7 +75,7 @@ final class SentencesRead {
         for (SentenceAsks.Found ask : found) {
             told.add(toldTo(sentence, asks, ask, opening, before));
         }
-        return new ReadSentence(sentence, asks, found, told, spokenTo, false, context);
+        return new ReadSentence(sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context);
     }
 
     private Ask toldTo(
@@ -85,6 +85,9 @@ final class SentencesRead {
             Vocatives.Call opening,
             Addressees before) {
         Addressees who = whom(sentence, asks, ask, opening, before);
+        if (who.everybody() && isOpenInRoom(sentence)) {
+            who = Addressees.ANYBODY;
+        }
         Asked.Answer answer = asked.of(who);
         int wantedEnd = sentence.size();
         Span wanted = ask.wanted() < wantedEnd
@@ -107,11 +110,13 @@ final class SentencesRead {
             SentenceAsks.Found ask,
             Vocatives.Call opening,
             Addressees before) {
-        Addressees subject = vocatives.subject(sentence, ask.from());
+        Addressees subject = vocatives.subject(sentence, ask.from(), ask.kind() == Ask.Kind.NEED);
         if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
             return subject;
         }
-        if (asksAnybody(sentence, ask)) {
+        Vocatives.Call trailing = vocatives.trailing(sentence);
+        boolean calledByName = opening.isOne() && !opening.who().everybody() || trailing.isOne();
+        if (!calledByName && asksAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
         }
         if (asksEverybody(sentence, ask)) {
@@ -125,7 +130,6 @@ final class SentencesRead {
                 return call.who();
             }
         }
-        Vocatives.Call trailing = vocatives.trailing(sentence);
         if (trailing.isOne()) {
             return trailing.who();
         }
@@ -136,9 +140,6 @@ final class SentencesRead {
         if (opening.isOne()) {
             return opening.who();
         }
-        if (before.everybody() && message.inRoom() && !speaksToYou(sentence)) {
-            return Addressees.ANYBODY;
-        }
         return before;
     }
 
@@ -146,9 +147,10 @@ final class SentencesRead {
         return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
     }
 
-    private static boolean speaksToYou(Sentence sentence) {
-        return sentence.words().stream().anyMatch(word -> word.is("you", "your", "please", "you're", "you'll", "you've"))
-                || !sentence.isQuestion();
+    /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
+    private boolean isOpenInRoom(Sentence sentence) {
+        boolean toYou = sentence.words().stream().anyMatch(word -> word.is("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody"));
+        return message.inRoom() && !message.mentions().contains("@room") && !toYou && sentence.isQuestion();
     }
 
     private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {

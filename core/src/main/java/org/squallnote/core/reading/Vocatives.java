@@ -186,9 +186,17 @@ final class Vocatives {
         }
         boolean asksNext = startsAsking(sentence, at + 1);
         if (word.capital()) {
-            return greeted || asksNext;
+            return greeted || asksNext || isJoinedToAsked(sentence, at);
         }
         return asksNext && !sentence.startsPart(at + 1) && at == 0;
+    }
+
+    /** "Tom and Ines can you": a name joined to another one before a request. */
+    private static boolean isJoinedToAsked(Sentence sentence, int at) {
+        boolean and = sentence.norm(at + 1).equals("and");
+        boolean comma = at + 1 < sentence.size() && sentence.at(at + 1).before() == ',';
+        int next = and ? at + 2 : at + 1;
+        return (and || comma) && next < sentence.size() && sentence.at(next).capital() && startsAsking(sentence, next + 1);
     }
 
     /** Whether a request starts there: "can you", "please", "could you". */
@@ -264,7 +272,7 @@ final class Vocatives {
     }
 
     /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */
-    Addressees subject(Sentence sentence, int from) {
+    Addressees subject(Sentence sentence, int from, boolean need) {
         for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
             String norm = sentence.norm(at);
             boolean before = Phrases.MODAL.contains(norm) || norm.equals("need") || norm.equals("want") || norm.equals("like") || norm.equals("from");
@@ -275,7 +283,7 @@ final class Vocatives {
             if (found.isSomebody()) {
                 boolean modal = Phrases.MODAL.contains(norm);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
-                if (modal || to || norm.equals("from")) {
+                if (modal || to || need && norm.equals("from")) {
                     return Addressees.of(found.addresses());
                 }
             }

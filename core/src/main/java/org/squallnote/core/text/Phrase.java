@@ -105,6 +105,13 @@ final class Phrase {
             return at;
         }
         Element element = elements.get(index);
+        boolean joined = element.sort() == Sort.WORDS || element.sort() == Sort.ANY;
+        if (joined && index > 0 && at < s.size() && isApart(s.at(at).before())) {
+            Sort previous = elements.get(index - 1).sort();
+            if (previous != Sort.MARK && previous != Sort.GAP) {
+                return element.optional() ? match(s, at, index + 1, wanted) : -1;
+            }
+        }
         switch (element.sort()) {
             case END:
                 return at == s.size() || s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
@@ -132,6 +139,11 @@ final class Phrase {
                 }
                 return element.optional() ? match(s, at, index + 1, wanted) : -1;
         }
+    }
+
+    /** No mark stands inside a phrase, unless it says so. */
+    private static boolean isApart(char mark) {
+        return mark != Word.NOTHING && mark != '"';
     }
 
     private static boolean isStrong(char mark) {
