@@ -20,7 +20,7 @@ class CoreRulesTest {
     static final ArchRule usesTheJdkAndSmallPureLibrariesOnly = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("java..", "org.squallnote.core..", "org.jspecify..", "org.jsoup..");
+            .resideInAnyPackage("java..", "org.squallnote.core..", "org.jspecify..", "de.focus_shift.jollyday..");
 
     @ArchTest
     static final ArchRule neverReadsTheClock = noClasses()

@@ -68,13 +68,20 @@ final class CalendarDates {
             return Optional.empty();
         }
         int next = sentence.norm(at + 1).equals("of") ? at + 2 : at + 1;
-        if (next - at > 1 && (sentence.norm(next).equals("this") || sentence.norm(next).equals("next"))
+        if (next - at > 1
+                && (sentence.norm(next).equals("this") || sentence.norm(next).equals("next"))
                 && sentence.norm(next + 1).equals("month")) {
-            LocalDate month = sentence.norm(next).equals("this") ? context.today() : context.today().plusMonths(1);
+            LocalDate month = sentence.norm(next).equals("this")
+                    ? context.today()
+                    : context.today().plusMonths(1);
             return exact(from, next + 2, month.getYear(), month.getMonthValue(), day);
         }
         int month = DateWords.month(sentence.norm(next));
-        if (month == DateWords.NONE || (sentence.norm(next).equals("march") && !sentence.at(next).capital() && next == at + 1 && DateWords.ordinal(word) < 0)) {
+        if (month == DateWords.NONE
+                || (sentence.norm(next).equals("march")
+                        && !sentence.at(next).capital()
+                        && next == at + 1
+                        && DateWords.ordinal(word) < 0)) {
             return Optional.empty();
         }
         return yearAfter(from, next + 1, month, day);
@@ -149,7 +156,10 @@ final class CalendarDates {
                 return Optional.empty();
             }
         }
-        boolean looksLikeTime = dots && numeric.group(4) == null && !endsWithDot(from) && numeric.group(3).length() == 2
+        boolean looksLikeTime = dots
+                && numeric.group(4) == null
+                && !endsWithDot(from)
+                && numeric.group(3).length() == 2
                 && second % 15 == 0;
         if (numeric.group(4) != null) {
             int year = number(numeric, 4);
@@ -170,8 +180,24 @@ final class CalendarDates {
     private boolean isIntroduced(int from) {
         String before = sentence.norm(from - 1);
         return switch (before) {
-            case "by", "on", "before", "until", "till", "due", "from", "to", "for", "of", "the", "since", "than", "latest", "deadline", "is",
-                    "between", "and" -> true;
+            case "by",
+                    "on",
+                    "before",
+                    "until",
+                    "till",
+                    "due",
+                    "from",
+                    "to",
+                    "for",
+                    "of",
+                    "the",
+                    "since",
+                    "than",
+                    "latest",
+                    "deadline",
+                    "is",
+                    "between",
+                    "and" -> true;
             default -> DateWords.isWeekday(before) || endsWithDot(from);
         };
     }

@@ -14,8 +14,7 @@ import java.util.Optional;
  * @param time the time, absent where the whole day is meant
  * @param form how it was written
  */
-public record DatePhrase(
-        int fromInclusive, int toExclusive, LocalDate day, Optional<LocalTime> time, Form form) {
+public record DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Optional<LocalTime> time, Form form) {
 
     /** How a date was written, as far as it matters for what it is for. */
     public enum Form {

@@ -57,14 +57,25 @@ public final class DateScanner {
         }
         int next = first.get().toExclusive();
         String join = sentence.norm(next);
-        boolean between = sentence.norm(from - 1).equals("between") || sentence.norm(from - 2).equals("between");
-        boolean joined = join.equals("to") || join.equals("until") || join.equals("till") || join.equals("through")
-                || join.equals("or") || (between && join.equals("and"));
+        boolean between = sentence.norm(from - 1).equals("between")
+                || sentence.norm(from - 2).equals("between");
+        boolean joined = join.equals("to")
+                || join.equals("until")
+                || join.equals("till")
+                || join.equals("through")
+                || join.equals("or")
+                || (between && join.equals("and"));
         if (!joined || first.get().form() == Form.PAST) {
             return hyphenRange(first.get());
         }
-        int secondAt = next + 1 + (sentence.norm(next + 1).equals("the") || sentence.norm(next + 1).equals("on") ? 1 : 0);
-        Optional<DatePhrase> second = phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
+        int secondAt = next
+                + 1
+                + (sentence.norm(next + 1).equals("the")
+                                || sentence.norm(next + 1).equals("on")
+                        ? 1
+                        : 0);
+        Optional<DatePhrase> second =
+                phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
         if (second.isEmpty()) {
             return first;
         }
@@ -87,7 +98,9 @@ public final class DateScanner {
         boolean timesOfOneDay = second.form() == Form.TIME && first.time().isPresent();
         LocalDate day = timesOfOneDay ? first.day() : second.day();
         Optional<LocalTime> time = second.time();
-        if (timesOfOneDay && time.isPresent() && time.get().isBefore(first.time().orElseThrow())) {
+        if (timesOfOneDay
+                && time.isPresent()
+                && time.get().isBefore(first.time().orElseThrow())) {
             time = time.map(t -> t.getHour() < 12 ? t.plusHours(12) : t);
         }
         return new DatePhrase(first.fromInclusive(), second.toExclusive(), day, time, Form.RANGE);
@@ -115,8 +128,13 @@ public final class DateScanner {
             return part.get().from(day.fromInclusive());
         }
         String word = sentence.norm(next);
-        boolean connected = word.equals("at") || word.equals("by") || word.equals("before") || word.equals("around")
-                || word.equals("about") || word.equals("until") || word.equals("till");
+        boolean connected = word.equals("at")
+                || word.equals("by")
+                || word.equals("before")
+                || word.equals("around")
+                || word.equals("about")
+                || word.equals("until")
+                || word.equals("till");
         int timeAt = connected ? next + 1 : next;
         Optional<DatePhrase> time = times.at(timeAt);
         if (time.isEmpty() && connected && word.equals("at")) {
@@ -138,14 +156,20 @@ public final class DateScanner {
             dayAt++;
         }
         Optional<DatePhrase> day = dayAt < sentence.size() ? days.at(dayAt) : Optional.empty();
-        if (day.isPresent() && day.get().time().isEmpty() && day.get().form() != Form.STRETCH && day.get().form() != Form.END) {
+        if (day.isPresent()
+                && day.get().time().isEmpty()
+                && day.get().form() != Form.STRETCH
+                && day.get().form() != Form.END) {
             return new DatePhrase(
-                    time.fromInclusive(), day.get().toExclusive(), day.get().day(), time.time(), day.get().form());
+                    time.fromInclusive(),
+                    day.get().toExclusive(),
+                    day.get().day(),
+                    time.time(),
+                    day.get().form());
         }
         LocalDateTime sameDay = context.today().atTime(time.time().orElseThrow());
         if (sameDay.isBefore(context.sentAt())) {
-            return new DatePhrase(
-                    time.fromInclusive(), next, context.today().plusDays(1), time.time(), Form.TIME);
+            return new DatePhrase(time.fromInclusive(), next, context.today().plusDays(1), time.time(), Form.TIME);
         }
         return time;
     }

@@ -73,7 +73,11 @@ final class DateWords {
 
     /** Whether the word is a month only in the right company: "may", "march", "mar". */
     static boolean isDoubtfulMonth(String word) {
-        return word.equals("may") || word.equals("march") || word.equals("mar") || word.equals("dec") || word.equals("jun");
+        return word.equals("may")
+                || word.equals("march")
+                || word.equals("mar")
+                || word.equals("dec")
+                || word.equals("jun");
     }
 
     /** A whole number in digits or words, or {@link #NONE}. */

@@ -106,14 +106,19 @@ final class DayPhrases {
     private Optional<DatePhrase> weekday(int from) {
         int at = from;
         String lead = sentence.norm(from);
-        boolean led = lead.equals("this") || lead.equals("next") || lead.equals("coming") || lead.equals("last")
+        boolean led = lead.equals("this")
+                || lead.equals("next")
+                || lead.equals("coming")
+                || lead.equals("last")
                 || lead.equals("past");
         if (led) {
             at++;
             if (sentence.norm(at).equals("coming") || sentence.norm(at).equals("next")) {
                 at++;
             }
-        } else if (lead.equals("the") && (sentence.norm(from + 1).equals("coming") || sentence.norm(from + 1).equals("following"))) {
+        } else if (lead.equals("the")
+                && (sentence.norm(from + 1).equals("coming")
+                        || sentence.norm(from + 1).equals("following"))) {
             at += 2;
         } else if (lead.equals("the") || lead.equals("a")) {
             // "on the Wednesday"; "a week on Friday" is a stretch.
@@ -198,8 +203,12 @@ final class DayPhrases {
             return false;
         }
         String before = sentence.norm(at - 1);
-        return !(before.equals("on") || before.equals("by") || before.equals("this") || before.equals("next")
-                || before.equals("before") || before.equals("until")
+        return !(before.equals("on")
+                || before.equals("by")
+                || before.equals("this")
+                || before.equals("next")
+                || before.equals("before")
+                || before.equals("until")
                 || DateWords.digits(sentence.norm(at + 1)).isPresent());
     }
 
@@ -238,8 +247,10 @@ final class DayPhrases {
                         : Optional.empty();
             }
             case "the" -> {
-                boolean end = isEndWord(sentence.norm(from + 1)) || sentence.norm(from + 1).equals("close");
-                boolean weekend = sentence.norm(from + 1).equals("weekend") || sentence.norm(from + 1).equals("week-end");
+                boolean end = isEndWord(sentence.norm(from + 1))
+                        || sentence.norm(from + 1).equals("close");
+                boolean weekend = sentence.norm(from + 1).equals("weekend")
+                        || sentence.norm(from + 1).equals("week-end");
                 if (weekend) {
                     return end(from, from + 2, endOfWeek(0)).map(found -> found.as(Form.PERIOD));
                 }
@@ -255,8 +266,14 @@ final class DayPhrases {
     }
 
     private static boolean isEndWord(String word) {
-        return word.equals("end") || word.equals("beginning") || word.equals("start") || word.equals("middle")
-                || word.equals("early") || word.equals("mid") || word.equals("late") || word.equals("later");
+        return word.equals("end")
+                || word.equals("beginning")
+                || word.equals("start")
+                || word.equals("middle")
+                || word.equals("early")
+                || word.equals("mid")
+                || word.equals("late")
+                || word.equals("later");
     }
 
     /** "end of", "beginning of", "early", "middle of" with a day, a week, a month or a year. */
@@ -266,21 +283,27 @@ final class DayPhrases {
         if (sentence.norm(at).equals("of")) {
             at++;
         } else if (part.equals("end") || part.equals("beginning") || part.equals("middle") || part.equals("start")) {
-            if (!part.equals("end") || !(sentence.norm(at).equals("next") || sentence.norm(at).equals("this"))) {
+            if (!part.equals("end")
+                    || !(sentence.norm(at).equals("next") || sentence.norm(at).equals("this"))) {
                 return Optional.empty();
             }
         } else if (sentence.norm(at).equals("in")) {
             at++;
         }
-        boolean the = sentence.norm(at).equals("the") || sentence.norm(at).equals("this") || sentence.norm(at).equals("my");
+        boolean the = sentence.norm(at).equals("the")
+                || sentence.norm(at).equals("this")
+                || sentence.norm(at).equals("my");
         boolean next = sentence.norm(at).equals("next")
-                || sentence.norm(at).equals("the") && (sentence.norm(at + 1).equals("coming") || sentence.norm(at + 1).equals("following"));
+                || (sentence.norm(at).equals("the")
+                        && (sentence.norm(at + 1).equals("coming")
+                                || sentence.norm(at + 1).equals("following")));
         if (the || next) {
             at += next && sentence.norm(at).equals("the") ? 2 : 1;
         }
         String unit = sentence.norm(at);
         boolean working = unit.equals("working") || unit.equals("business");
-        if (working && (sentence.norm(at + 1).equals("day") || sentence.norm(at + 1).equals("week"))) {
+        if (working
+                && (sentence.norm(at + 1).equals("day") || sentence.norm(at + 1).equals("week"))) {
             at++;
             unit = sentence.norm(at);
         }
@@ -348,7 +371,8 @@ final class DayPhrases {
             }
             case "late", "later" -> {
                 return determined || part.equals("late")
-                        ? end(from, end, weeks == 0 ? endOfWeek(0) : lastWorkingDayOfWeek(monday)).map(d -> d.as(Form.DAY))
+                        ? end(from, end, weeks == 0 ? endOfWeek(0) : lastWorkingDayOfWeek(monday))
+                                .map(d -> d.as(Form.DAY))
                         : Optional.empty();
             }
             case "beginning", "start" -> {
@@ -368,8 +392,8 @@ final class DayPhrases {
         return switch (part) {
             case "end" -> end(from, to, endOfMonth(inMonth));
             case "late", "later" -> day(from, to, endOfMonth(inMonth));
-            case "beginning", "start" -> day(
-                    from, to, context.workingTime().onOrAfter(ahead ? first : first.plusMonths(1)));
+            case "beginning", "start" ->
+                day(from, to, context.workingTime().onOrAfter(ahead ? first : first.plusMonths(1)));
             case "early" -> day(from, to, context.workingTime().onOrAfter(first.plusDays(4)));
             default -> day(from, to, first.withDayOfMonth(15));
         };
@@ -379,15 +403,21 @@ final class DayPhrases {
     private Optional<DatePhrase> weekOrMonth(int from) {
         String lead = sentence.norm(from);
         String unit = sentence.norm(from + 1);
-        if (lead.equals("the") && unit.equals("week") && sentence.norm(from + 2).equals("after")
+        if (lead.equals("the")
+                && unit.equals("week")
+                && sentence.norm(from + 2).equals("after")
                 && sentence.norm(from + 3).equals("next")) {
             LocalDate monday = DateScanner.mondayAfter(context.today()).plusWeeks(1);
             return day(from, from + 4, lastWorkingDayOfWeek(monday)).map(d -> d.as(Form.PERIOD));
         }
         if (lead.equals("last") || lead.equals("past")) {
-            boolean unitOfTime = unit.equals("week") || unit.equals("month") || unit.equals("year") || unit.equals("night")
-                    || unit.equals("time") || DateWords.month(unit) != DateWords.NONE;
-            if (lead.equals("last") && unit.equals("thing") || !unitOfTime) {
+            boolean unitOfTime = unit.equals("week")
+                    || unit.equals("month")
+                    || unit.equals("year")
+                    || unit.equals("night")
+                    || unit.equals("time")
+                    || DateWords.month(unit) != DateWords.NONE;
+            if ((lead.equals("last") && unit.equals("thing")) || !unitOfTime) {
                 return Optional.empty();
             }
             return past(from, from + 2);
@@ -442,7 +472,8 @@ final class DayPhrases {
 
     private Optional<DatePhrase> endOfDay(int from, int to) {
         int at = sentence.norm(to).equals("on") ? to + 1 : to;
-        Optional<DatePhrase> day = at < sentence.size() ? nearDay(at).or(() -> weekday(at)).or(() -> calendar.at(at)) : Optional.empty();
+        Optional<DatePhrase> day =
+                at < sentence.size() ? nearDay(at).or(() -> weekday(at)).or(() -> calendar.at(at)) : Optional.empty();
         if (day.isPresent() && day.get().time().isEmpty() && !startsNewPart(to)) {
             return end(from, day.get().toExclusive(), day.get().day());
         }
@@ -450,7 +481,9 @@ final class DayPhrases {
     }
 
     private boolean startsNewPart(int at) {
-        return at < sentence.size() && sentence.at(at).followsMark() && sentence.at(at).before() != '(';
+        return at < sentence.size()
+                && sentence.at(at).followsMark()
+                && sentence.at(at).before() != '(';
     }
 
     /** The last working day of an ISO week from now on; on a day off at the end of this week, of the next one. */

@@ -30,7 +30,9 @@ final class Stretches {
         if (lead.equals("within") || lead.equals("in") || lead.equals("over")) {
             int at = from + 1;
             boolean next = false;
-            if (sentence.norm(at).equals("the") || sentence.norm(at).equals("about") || sentence.norm(at).equals("around")) {
+            if (sentence.norm(at).equals("the")
+                    || sentence.norm(at).equals("about")
+                    || sentence.norm(at).equals("around")) {
                 at++;
             }
             if (sentence.norm(at).equals("next") || sentence.norm(at).equals("coming")) {
@@ -51,10 +53,12 @@ final class Stretches {
         if (joint.equals("ago")) {
             return Optional.of(fromNow.get().to(to + 1).as(Form.PAST));
         }
-        if (joint.equals("from") && (sentence.norm(to + 1).equals("now") || sentence.norm(to + 1).equals("today"))) {
+        if (joint.equals("from")
+                && (sentence.norm(to + 1).equals("now") || sentence.norm(to + 1).equals("today"))) {
             return Optional.of(fromNow.get().to(to + 2));
         }
-        boolean week = sentence.norm(to - 1).equals("week") || sentence.norm(to - 1).equals("fortnight");
+        boolean week =
+                sentence.norm(to - 1).equals("week") || sentence.norm(to - 1).equals("fortnight");
         boolean weekday = DateWords.isWeekday(sentence.norm(to + 1));
         if (week && weekday && (joint.equals("on") || joint.equals("from"))) {
             DayOfWeek day = DayOfWeek.of(DateWords.weekdayIndex(sentence.norm(to + 1)));
@@ -82,7 +86,8 @@ final class Stretches {
             number = 2;
             counted = true;
             i = afterCouple(i);
-        } else if (sentence.norm(i).equals("few") || (sentence.norm(i).equals("a") && sentence.norm(i + 1).equals("few"))) {
+        } else if (sentence.norm(i).equals("few")
+                || (sentence.norm(i).equals("a") && sentence.norm(i + 1).equals("few"))) {
             number = FEW;
             counted = true;
             i += sentence.norm(i).equals("few") ? 1 : 2;
@@ -104,13 +109,18 @@ final class Stretches {
             return Optional.empty();
         }
         boolean working = false;
-        if (sentence.norm(i).equals("working") || sentence.norm(i).equals("business") || sentence.norm(i).equals("work")) {
+        if (sentence.norm(i).equals("working")
+                || sentence.norm(i).equals("business")
+                || sentence.norm(i).equals("work")) {
             working = true;
             i++;
         }
         String unit = sentence.norm(i);
         // "a day or two"
-        if (counted && number == 1 && sentence.norm(i + 1).equals("or") && sentence.norm(i + 2).equals("two")) {
+        if (counted
+                && number == 1
+                && sentence.norm(i + 1).equals("or")
+                && sentence.norm(i + 2).equals("two")) {
             number = 2;
             i += 2;
         }
@@ -122,7 +132,8 @@ final class Stretches {
     }
 
     private boolean isCouple(int i) {
-        return sentence.norm(i).equals("couple") || (sentence.norm(i).equals("a") && sentence.norm(i + 1).equals("couple"));
+        return sentence.norm(i).equals("couple")
+                || (sentence.norm(i).equals("a") && sentence.norm(i + 1).equals("couple"));
     }
 
     private int afterCouple(int i) {
@@ -132,14 +143,13 @@ final class Stretches {
 
     private Optional<DatePhrase> resolve(int from, int to, int number, boolean half, boolean working, String unit) {
         LocalDate today = context.today();
-        String singular = unit.endsWith("'") || unit.endsWith("'s")
-                ? unit.substring(0, unit.indexOf('\''))
-                : unit;
+        String singular = unit.endsWith("'") || unit.endsWith("'s") ? unit.substring(0, unit.indexOf('\'')) : unit;
         if (singular.endsWith("s")) {
             singular = singular.substring(0, singular.length() - 1);
         }
         return switch (singular) {
-            case "day" -> day(from, to, working ? context.workingTime().addWorkingDays(today, number) : today.plusDays(number));
+            case "day" ->
+                day(from, to, working ? context.workingTime().addWorkingDays(today, number) : today.plusDays(number));
             case "week" -> day(from, to, today.plusWeeks(number));
             case "fortnight" -> day(from, to, today.plusWeeks(2L * number));
             case "month" -> day(from, to, today.plusMonths(number));
@@ -155,7 +165,7 @@ final class Stretches {
 
     private static Optional<DatePhrase> moment(int from, int to, LocalDateTime at) {
         LocalDateTime minute = at.truncatedTo(ChronoUnit.MINUTES);
-        return Optional.of(new DatePhrase(
-                from, to, minute.toLocalDate(), Optional.of(minute.toLocalTime()), Form.STRETCH));
+        return Optional.of(
+                new DatePhrase(from, to, minute.toLocalDate(), Optional.of(minute.toLocalTime()), Form.STRETCH));
     }
 }

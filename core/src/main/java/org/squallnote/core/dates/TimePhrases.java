@@ -40,7 +40,10 @@ final class TimePhrases {
             case "half" -> {
                 boolean past = sentence.norm(from + 1).equals("past");
                 int hour = DateWords.number(sentence.norm(from + (past ? 2 : 1)));
-                if (hour >= 1 && hour <= 12 && (past || introduced(from)) && !sentence.norm(from + 1).startsWith("a")) {
+                if (hour >= 1
+                        && hour <= 12
+                        && (past || introduced(from))
+                        && !sentence.norm(from + 1).startsWith("a")) {
                     return clock(from, from + (past ? 3 : 2), hour, 30);
                 }
                 return Optional.empty();
@@ -64,7 +67,8 @@ final class TimePhrases {
             return Optional.empty();
         }
         int to = from + 2;
-        boolean inTheMorning = sentence.norm(to).equals("in") && sentence.norm(to + 2).equals("morning");
+        boolean inTheMorning =
+                sentence.norm(to).equals("in") && sentence.norm(to + 2).equals("morning");
         LocalTime start = context.startOf(inTheMorning ? context.today().plusDays(1) : context.today());
         if (inTheMorning) {
             return Optional.of(new DatePhrase(from, to + 3, context.today().plusDays(1), Optional.of(start), Form.DAY));
@@ -103,7 +107,8 @@ final class TimePhrases {
         int at = from;
         if (word.equals("end")
                 && sentence.norm(from + 1).equals("of")
-                && (sentence.norm(from + 2).equals("the") || sentence.norm(from + 2).equals("this"))) {
+                && (sentence.norm(from + 2).equals("the")
+                        || sentence.norm(from + 2).equals("this"))) {
             at = from + 3;
         } else if (word.equals("this") || word.equals("later")) {
             at = from + 1 + (sentence.norm(from + 1).equals("this") ? 1 : 0);
@@ -122,12 +127,11 @@ final class TimePhrases {
         if (sentence.norm(at).equals("at") && sentence.norm(at + 1).startsWith("lunch")) {
             at++;
         }
-        Optional<LocalTime> time =
-                switch (sentence.norm(at)) {
-                    case "morning", "lunchtime", "lunch", "noon", "midday" -> Optional.of(NOON);
-                    case "afternoon" -> Optional.of(context.endOf(day));
-                    default -> Optional.empty();
-                };
+        Optional<LocalTime> time = switch (sentence.norm(at)) {
+            case "morning", "lunchtime", "lunch", "noon", "midday" -> Optional.of(NOON);
+            case "afternoon" -> Optional.of(context.endOf(day));
+            default -> Optional.empty();
+        };
         if (time.isPresent()) {
             return Optional.of(new DatePhrase(from, at + 1, day, time, Form.DAY));
         }
@@ -163,7 +167,9 @@ final class TimePhrases {
         if (isClockUnit(sentence.norm(from + 1))) {
             return withUnit(from, hour, minutes);
         }
-        if (word.indexOf(':') > 0 || (hasMinutes && word.indexOf('h') > 0) || (word.indexOf('.') > 0 && introduced(from) && minutes % 5 == 0)) {
+        if (word.indexOf(':') > 0
+                || (hasMinutes && word.indexOf('h') > 0)
+                || (word.indexOf('.') > 0 && introduced(from) && minutes % 5 == 0)) {
             return hasMinutes && hour < 24 ? clock(from, from + 1, hour, minutes) : Optional.empty();
         }
         if (suffix.equals("h") || suffix.equals("hrs") || suffix.equals("ish")) {
@@ -175,19 +181,25 @@ final class TimePhrases {
     /** "by 1700 hrs". */
     private Optional<DatePhrase> militaryAt(int from) {
         String word = sentence.norm(from);
-        boolean unit = sentence.norm(from + 1).equals("hours") || sentence.norm(from + 1).equals("h");
+        boolean unit = sentence.norm(from + 1).equals("hours")
+                || sentence.norm(from + 1).equals("h");
         int hour = Integer.parseInt(word.substring(0, 2));
         int minutes = Integer.parseInt(word.substring(2));
         if (!unit || hour > 23 || minutes > 59) {
             return Optional.empty();
         }
-        return Optional.of(new DatePhrase(
-                from, from + 2, context.today(), Optional.of(LocalTime.of(hour, minutes)), Form.TIME));
+        return Optional.of(
+                new DatePhrase(from, from + 2, context.today(), Optional.of(LocalTime.of(hour, minutes)), Form.TIME));
     }
 
     private static boolean isClockUnit(String word) {
-        return word.equals("am") || word.equals("pm") || word.equals("a.m") || word.equals("p.m")
-                || word.equals("o'clock") || word.equals("oclock") || word.equals("uhr");
+        return word.equals("am")
+                || word.equals("pm")
+                || word.equals("a.m")
+                || word.equals("p.m")
+                || word.equals("o'clock")
+                || word.equals("oclock")
+                || word.equals("uhr");
     }
 
     private Optional<DatePhrase> withUnit(int from, int hour, int minutes) {
@@ -232,14 +244,21 @@ final class TimePhrases {
         if (before.equals("about") || before.equals("around") || before.equals("roughly")) {
             return true;
         }
-        return isDeadlineWord(before) || before.equals("at") || before.equals("from") || before.equals("between")
-                || before.equals("to") && sentence.norm(from - 3).equals("from")
-                || before.equals("and") && sentence.norm(from - 3).equals("between");
+        return isDeadlineWord(before)
+                || before.equals("at")
+                || before.equals("from")
+                || before.equals("between")
+                || (before.equals("to") && sentence.norm(from - 3).equals("from"))
+                || (before.equals("and") && sentence.norm(from - 3).equals("between"));
     }
 
     private static boolean isDeadlineWord(String word) {
-        return word.equals("by") || word.equals("before") || word.equals("until") || word.equals("till")
-                || word.equals("than") || word.equals("for");
+        return word.equals("by")
+                || word.equals("before")
+                || word.equals("until")
+                || word.equals("till")
+                || word.equals("than")
+                || word.equals("for");
     }
 
     /** An hour without am or pm: as office hours have it, so that 3 is in the afternoon and 9 in the morning. */

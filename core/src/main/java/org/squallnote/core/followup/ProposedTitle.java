@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.reading.Reading;
 
 /** Proposes what a follow-up is called: a verb first, then about what. */
 public final class ProposedTitle {
@@ -34,6 +35,15 @@ public final class ProposedTitle {
                 ? "Answer " + from.shortName()
                 : "Answer " + from.shortName() + " about " + withSmallStart(about);
         return cut(title);
+    }
+
+    /** The title for a message that was read: its ask, else its subject, else its first words. */
+    public static String of(Party from, String subject, String firstWords, Reading reading) {
+        return reading.askOfMe()
+                .or(() -> reading.asks().stream().findFirst().filter(ask -> reading.asksMe()))
+                .flatMap(ask -> AskTitle.of(from, reading, ask))
+                .map(ProposedTitle::cut)
+                .orElseGet(() -> of(from, subject, firstWords));
     }
 
     /** "Crane quote" becomes "crane quote"; names and abbreviations ("VAT return", "B12 lease") stay. */

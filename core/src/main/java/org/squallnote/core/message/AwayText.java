@@ -42,7 +42,17 @@ final class AwayText {
         for (String greeting : List.of("hi ", "hello ", "dear ", "hey ", "morning ", "good morning ")) {
             if (lower.startsWith(greeting)) {
                 String next = lower.substring(greeting.length()).split("[ ,!.\n]", 2)[0];
-                return !List.of("there", "sender", "all", "sir", "madam", "and", "everyone", "correspondent", "customer").contains(next);
+                return !List.of(
+                                "there",
+                                "sender",
+                                "all",
+                                "sir",
+                                "madam",
+                                "and",
+                                "everyone",
+                                "correspondent",
+                                "customer")
+                        .contains(next);
             }
         }
         return false;

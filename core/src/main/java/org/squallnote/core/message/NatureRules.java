@@ -93,7 +93,10 @@ public final class NatureRules {
     }
 
     private static boolean hasEmptyReturnPath(Input m) {
-        return m.headers().value("Return-Path").map(path -> path.strip().equals("<>") || path.isBlank()).orElse(false);
+        return m.headers()
+                .value("Return-Path")
+                .map(path -> path.strip().equals("<>") || path.isBlank())
+                .orElse(false);
     }
 
     private static boolean reportsNoFailure(Input m) {
@@ -119,7 +122,8 @@ public final class NatureRules {
     private static boolean reportsFailedDelivery(Input m) {
         return m.deliveryAction().filter("failed"::equals).isPresent()
                 || m.headers().lowerValue("Content-Type").contains("delivery-status")
-                || (comesFromMailSystem(m) && (hasEmptyReturnPath(m) || !m.headers().has("Return-Path")))
+                || (comesFromMailSystem(m)
+                        && (hasEmptyReturnPath(m) || !m.headers().has("Return-Path")))
                 || (comesFromMailSystem(m) && isReport(m));
     }
 

@@ -34,8 +34,7 @@ final class Acts {
     }
 
     boolean onlyThanks() {
-        return isAll("thanks", "praise")
-                && said().stream().anyMatch(read -> read.has("thanks"));
+        return isAll("thanks", "praise") && said().stream().anyMatch(read -> read.has("thanks"));
     }
 
     private boolean isAll(String... labels) {
@@ -47,7 +46,9 @@ final class Acts {
 
     /** Whether the first thing said thanks or confirms. */
     boolean opensWithThanks() {
-        return said().stream().limit(1).anyMatch(read -> read.has("thanks") || read.has("praise") || read.consistsOf("confirm"));
+        return said().stream()
+                .limit(1)
+                .anyMatch(read -> read.has("thanks") || read.has("praise") || read.consistsOf("confirm"));
     }
 
     boolean holds() {
@@ -59,9 +60,11 @@ final class Acts {
                 .anyMatch(act -> act.label().equals("holding")
                         && isFirstPerson(read.sentence(), act)
                         && !read.sentence().at(act.fromInclusive()).quoted()
-                        && read.found().stream().noneMatch(ask -> ask.from() <= act.fromInclusive()
-                                && read.parts().clauseOf(ask.from()) == read.parts().clauseOf(act.fromInclusive())
-                                && ask.kind() != Ask.Kind.QUESTION));
+                        && read.found().stream()
+                                .noneMatch(ask -> ask.from() <= act.fromInclusive()
+                                        && read.parts().clauseOf(ask.from())
+                                                == read.parts().clauseOf(act.fromInclusive())
+                                        && ask.kind() != Ask.Kind.QUESTION));
     }
 
     boolean solves() {
@@ -76,7 +79,9 @@ final class Acts {
     Optional<Withdrawal> withdrawal() {
         for (ReadSentence read : said()) {
             for (PhraseMatch act : read.acts()) {
-                if (act.label().equals("withdraw") && !read.sentence().at(act.fromInclusive()).quoted() && !isInsideQuestion(read, act)) {
+                if (act.label().equals("withdraw")
+                        && !read.sentence().at(act.fromInclusive()).quoted()
+                        && !isInsideQuestion(read, act)) {
                     return Optional.of(withdrawal(read.sentence(), act));
                 }
             }
@@ -86,13 +91,17 @@ final class Acts {
 
     private static boolean isInsideQuestion(ReadSentence read, PhraseMatch act) {
         return read.sentence().isQuestion()
-                && read.found().stream().anyMatch(ask -> read.parts().unitOf(ask.from()) == read.parts().unitOf(act.fromInclusive()) && ask.from() <= act.fromInclusive());
+                && read.found().stream()
+                        .anyMatch(ask ->
+                                read.parts().unitOf(ask.from()) == read.parts().unitOf(act.fromInclusive())
+                                        && ask.from() <= act.fromInclusive());
     }
 
     private static Withdrawal withdrawal(Sentence sentence, PhraseMatch act) {
         boolean lastOnly = false;
         int end = act.fromInclusive();
-        while (end < sentence.size() && (end == act.fromInclusive() || !sentence.at(end).followsMark())) {
+        while (end < sentence.size()
+                && (end == act.fromInclusive() || !sentence.at(end).followsMark())) {
             String norm = sentence.norm(end);
             lastOnly |= norm.equals("last") || norm.equals("previous");
             end++;
@@ -119,12 +128,14 @@ final class Acts {
         }
         for (PhraseMatch act : read.acts()) {
             boolean answer = act.label().equals("holding") && !read.dates().isEmpty();
-            if (!act.label().equals("promise") && !answer || sentence.at(act.fromInclusive()).quoted()) {
+            if ((!act.label().equals("promise") && !answer)
+                    || sentence.at(act.fromInclusive()).quoted()) {
                 continue;
             }
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !isConditional(read, act)) {
                 boolean holding = read.hasIn("holding", read.parts().unitOf(act.fromInclusive()));
-                return Optional.of(new Promise(sentence.span(), promisedBy(read, act), holding, !read.isToReader() || isToAnother(read, act)));
+                return Optional.of(new Promise(
+                        sentence.span(), promisedBy(read, act), holding, !read.isToReader() || isToAnother(read, act)));
             }
         }
         return Optional.empty();
@@ -139,12 +150,17 @@ final class Acts {
             return true;
         }
         String before = sentence.norm(at - 1);
-        return before.equals("i") || before.equals("we") || before.equals("also") || before.equals("then") || before.equals("just");
+        return before.equals("i")
+                || before.equals("we")
+                || before.equals("also")
+                || before.equals("then")
+                || before.equals("just");
     }
 
     private static boolean isDenied(ReadSentence read, PhraseMatch promise) {
         for (PhraseMatch act : read.acts()) {
-            boolean near = act.fromInclusive() >= promise.fromInclusive() - 1 && act.fromInclusive() <= promise.fromInclusive() + 1;
+            boolean near = act.fromInclusive() >= promise.fromInclusive() - 1
+                    && act.fromInclusive() <= promise.fromInclusive() + 1;
             if (act.label().equals("no-promise") && near) {
                 return true;
             }
@@ -156,7 +172,11 @@ final class Acts {
             }
         }
         String before = sentence.norm(promise.fromInclusive() - 1);
-        return before.equals("if") || before.equals("hope") || before.equals("that") || before.equals("what") || before.equals("think");
+        return before.equals("if")
+                || before.equals("hope")
+                || before.equals("that")
+                || before.equals("what")
+                || before.equals("think");
     }
 
     /** "I'll order it once you confirm" waits for somebody else and is no promise yet. */
@@ -164,10 +184,17 @@ final class Acts {
         Sentence sentence = read.sentence();
         for (int i = 0; i < sentence.size() - 1; i++) {
             String norm = sentence.norm(i);
-            boolean condition = norm.equals("if") || norm.equals("once") || norm.equals("unless") || norm.equals("until") || norm.equals("when")
-                    || norm.equals("as") && sentence.norm(i + 1).equals("soon");
+            boolean condition = norm.equals("if")
+                    || norm.equals("once")
+                    || norm.equals("unless")
+                    || norm.equals("until")
+                    || norm.equals("when")
+                    || (norm.equals("as") && sentence.norm(i + 1).equals("soon"));
             int you = norm.equals("as") ? i + 3 : i + 1;
-            if (condition && (sentence.norm(you).startsWith("you") && !sentence.norm(you + 1).equals("like") && !sentence.norm(you + 1).equals("want"))) {
+            if (condition
+                    && (sentence.norm(you).startsWith("you")
+                            && !sentence.norm(you + 1).equals("like")
+                            && !sentence.norm(you + 1).equals("want"))) {
                 return read.parts().unitOf(i) == read.parts().unitOf(promise.fromInclusive());
             }
         }
@@ -181,7 +208,9 @@ final class Acts {
         for (DatePhrase phrase : read.dates()) {
             Dated dated = roles.roleOf(phrase, read.dates().size(), true);
             boolean ahead = !phrase.end().isBefore(context.sentAt());
-            if (dated.role() != Role.MENTION && ahead && (found.isEmpty() || read.parts().unitOf(phrase.fromInclusive()) == unit)) {
+            if (dated.role() != Role.MENTION
+                    && ahead
+                    && (found.isEmpty() || read.parts().unitOf(phrase.fromInclusive()) == unit)) {
                 found = Optional.of(Deadlines.deadline(read.sentence(), dated, false));
             }
         }
@@ -211,13 +240,19 @@ final class Acts {
     boolean onlyAsksBack() {
         boolean asked = false;
         for (ReadSentence read : said()) {
-            boolean question = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());
+            boolean question = read.found().stream()
+                    .anyMatch(ask ->
+                            ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());
             if (question && !startsWithAnswer(read)) {
                 asked = true;
                 continue;
             }
-            boolean aside = read.consistsOf("thanks", "willing") || read.has("introduction") || read.has("reason") || isGreetingOnly(read);
-            boolean clarify = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST) && clarifies(read.sentence());
+            boolean aside = read.consistsOf("thanks", "willing")
+                    || read.has("introduction")
+                    || read.has("reason")
+                    || isGreetingOnly(read);
+            boolean clarify =
+                    read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST) && clarifies(read.sentence());
             if (clarify) {
                 asked = true;
             } else if (!aside) {
@@ -228,13 +263,19 @@ final class Acts {
     }
 
     private static boolean isGreetingOnly(ReadSentence read) {
-        return read.sentence().size() <= 7 && (read.sentence().norm(0).equals("hope") || read.sentence().norm(1).equals("hope"));
+        return read.sentence().size() <= 7
+                && (read.sentence().norm(0).equals("hope")
+                        || read.sentence().norm(1).equals("hope"));
     }
 
     private static boolean clarifies(Sentence sentence) {
         for (int i = 0; i < sentence.size(); i++) {
             String norm = sentence.norm(i);
-            if (norm.equals("clarify") || norm.equals("which") || norm.equals("whether") || norm.equals("mean") || norm.equals("specify")) {
+            if (norm.equals("clarify")
+                    || norm.equals("which")
+                    || norm.equals("whether")
+                    || norm.equals("mean")
+                    || norm.equals("specify")) {
                 return true;
             }
         }
@@ -245,7 +286,12 @@ final class Acts {
         Sentence sentence = read.sentence();
         int first = 0;
         String norm = sentence.norm(first);
-        boolean yesOrNo = norm.equals("yes") || norm.equals("no") || norm.equals("yep") || norm.equals("yeah") || norm.equals("sure") || norm.equals("nope");
+        boolean yesOrNo = norm.equals("yes")
+                || norm.equals("no")
+                || norm.equals("yep")
+                || norm.equals("yeah")
+                || norm.equals("sure")
+                || norm.equals("nope");
         return yesOrNo && !Clauses.isConjunction(sentence.norm(1));
     }
 }

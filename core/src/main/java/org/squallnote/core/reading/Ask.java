@@ -16,7 +16,14 @@ import org.squallnote.core.text.Span;
  * @param named whether those asked are named in the sentence or above it
  */
 public record Ask(
-        Span sentence, Span words, Span wanted, Kind kind, Set<String> asked, boolean ofMe, boolean openToAll, boolean named) {
+        Span sentence,
+        Span words,
+        Span wanted,
+        Kind kind,
+        Set<String> asked,
+        boolean ofMe,
+        boolean openToAll,
+        boolean named) {
 
     /** How an ask asks. */
     public enum Kind {

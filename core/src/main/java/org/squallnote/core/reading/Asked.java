@@ -46,7 +46,7 @@ final class Asked {
             if (who.everybody()) {
                 asked.addAll(usual());
             }
-            boolean mine = asked.stream().anyMatch(me.addresses()::contains) || who.everybody() && everybodyIsMe();
+            boolean mine = asked.stream().anyMatch(me.addresses()::contains) || (who.everybody() && everybodyIsMe());
             return new Answer(asked, !outgoing && mine, false, true);
         }
         if (who.everybody()) {
@@ -55,7 +55,8 @@ final class Asked {
         if (who.anybody()) {
             boolean open = toMany && !outgoing;
             Set<String> asked = toMany && message.channel() == Channel.CHAT ? Set.of() : recipients();
-            return new Answer(asked, !outgoing && !open && usualIsMe(), recipients().size() > 1 || toMany, false);
+            return new Answer(
+                    asked, !outgoing && !open && usualIsMe(), recipients().size() > 1 || toMany, false);
         }
         if (who.somebodyUnknown() && !onlyOnePossible()) {
             return new Answer(Set.of(), false, false, true);
@@ -94,7 +95,9 @@ final class Asked {
 
     private boolean usualIsMe() {
         if (toMany) {
-            return message.answersMe() || message.mentions().stream().anyMatch(m -> m.equals("@room") || me.addresses().contains(m));
+            return message.answersMe()
+                    || message.mentions().stream()
+                            .anyMatch(m -> m.equals("@room") || me.addresses().contains(m));
         }
         return message.channel() == Channel.CHAT || inTo || !inCc;
     }

@@ -35,15 +35,80 @@ final class DateRoles {
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm) {}
 
     private static final Set<String> VAGUE = Set.of("about", "around", "roughly", "approximately", "circa");
-    private static final Set<String> SKIPPED =
-            Set.of("about", "around", "roughly", "approximately", "circa", "the", "very", "say", "ideally", "preferably", "perhaps", "maybe", "latest", "back", "just");
-    private static final Set<String> DEADLINE_NOUNS =
-            Set.of("deadline", "due", "cut-off", "cutoff", "deadline's", "closing", "latest", "expires", "closes", "required", "needed", "wanted");
+    private static final Set<String> SKIPPED = Set.of(
+            "about",
+            "around",
+            "roughly",
+            "approximately",
+            "circa",
+            "the",
+            "very",
+            "say",
+            "ideally",
+            "preferably",
+            "perhaps",
+            "maybe",
+            "latest",
+            "back",
+            "just");
+    private static final Set<String> DEADLINE_NOUNS = Set.of(
+            "deadline",
+            "due",
+            "cut-off",
+            "cutoff",
+            "deadline's",
+            "closing",
+            "latest",
+            "expires",
+            "closes",
+            "required",
+            "needed",
+            "wanted");
     private static final Set<String> STAYING = Set.of(
-            "open", "closed", "away", "out", "valid", "available", "here", "off", "leave", "busy", "holds", "held", "hold", "booked", "in", "stay",
-            "stays", "runs", "lasts", "wait", "waiting", "continue", "keep", "works", "working", "travelling", "traveling", "not", "nothing", "never",
-            "holiday", "vacation", "abroad", "up", "down", "good", "there", "sits", "till", "shut", "back", "extended");
-    private static final Set<String> PRONOUNS = Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
+            "open",
+            "closed",
+            "away",
+            "out",
+            "valid",
+            "available",
+            "here",
+            "off",
+            "leave",
+            "busy",
+            "holds",
+            "held",
+            "hold",
+            "booked",
+            "in",
+            "stay",
+            "stays",
+            "runs",
+            "lasts",
+            "wait",
+            "waiting",
+            "continue",
+            "keep",
+            "works",
+            "working",
+            "travelling",
+            "traveling",
+            "not",
+            "nothing",
+            "never",
+            "holiday",
+            "vacation",
+            "abroad",
+            "up",
+            "down",
+            "good",
+            "there",
+            "sits",
+            "till",
+            "shut",
+            "back",
+            "extended");
+    private static final Set<String> PRONOUNS =
+            Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
     private final Sentence sentence;
     private final Parts parts;
@@ -96,7 +161,9 @@ final class DateRoles {
                 return sentence.norm(k - 1).equals("stand") ? Role.MENTION : Role.STATED;
             }
             case "before" -> {
-                return sentence.norm(k - 1).equals("day") || sentence.norm(k - 1).equals("week") || sentence.norm(k - 1).equals("as")
+                return sentence.norm(k - 1).equals("day")
+                                || sentence.norm(k - 1).equals("week")
+                                || sentence.norm(k - 1).equals("as")
                         ? Role.MENTION
                         : Role.STATED;
             }
@@ -117,7 +184,8 @@ final class DateRoles {
             }
             default -> {}
         }
-        if (phrase.form() == Form.STRETCH && sentence.norm(phrase.fromInclusive()).equals("within")) {
+        if (phrase.form() == Form.STRETCH
+                && sentence.norm(phrase.fromInclusive()).equals("within")) {
             return Role.STATED;
         }
         if (isAttributive(phrase)) {
@@ -126,7 +194,8 @@ final class DateRoles {
         if (lead.equals("at") && phrase.time().isPresent()) {
             return Role.EVENT;
         }
-        if (phrase.form() == Form.RANGE && !sentence.norm(phrase.fromInclusive() - 1).equals("between")) {
+        if (phrase.form() == Form.RANGE
+                && !sentence.norm(phrase.fromInclusive() - 1).equals("between")) {
             return sentence.norm(phrase.fromInclusive() + 1).equals("or") ? governed(phrase, needed) : Role.EVENT;
         }
         if (isAtEdge(phrase) && isAlone(phrase)) {
@@ -147,15 +216,22 @@ final class DateRoles {
         }
         String before = sentence.norm(phrase.fromInclusive() - 1);
         String first = sentence.norm(phrase.fromInclusive());
-        boolean determined = before.equals("the") || before.equals("your") || before.equals("my") || before.equals("our") || before.equals("his")
-                || before.equals("her") || first.equals("the") && phrase.time().isEmpty() && phrase.form() == Form.DAY;
+        boolean determined = before.equals("the")
+                || before.equals("your")
+                || before.equals("my")
+                || before.equals("our")
+                || before.equals("his")
+                || before.equals("her")
+                || (first.equals("the") && phrase.time().isEmpty() && phrase.form() == Form.DAY);
         String next = sentence.norm(to);
-        boolean functionWord = Clauses.isLeadIn(next) || Clauses.isConjunction(next) || next.length() <= 3 || NotNames.isOne(next);
+        boolean functionWord =
+                Clauses.isLeadIn(next) || Clauses.isConjunction(next) || next.length() <= 3 || NotNames.isOne(next);
         return determined && !functionWord;
     }
 
     private boolean isAtEdge(DatePhrase phrase) {
-        return phrase.toExclusive() >= sentence.size() || sentence.at(phrase.toExclusive()).followsMark();
+        return phrase.toExclusive() >= sentence.size()
+                || sentence.at(phrase.toExclusive()).followsMark();
     }
 
     /** Whether the date is all that its clause says: "Friday, please". */
@@ -182,7 +258,7 @@ final class DateRoles {
                 boolean version = norm.equals("latest") && i < phrase.fromInclusive() - 2;
                 return !closes && !version;
             }
-            if (Phrases.EVENT.contains(norm) || sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1) {
+            if (Phrases.EVENT.contains(norm) || (sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1)) {
                 return false;
             }
         }
@@ -208,7 +284,11 @@ final class DateRoles {
         boolean gives = false;
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
             String norm = sentence.norm(i);
-            needs |= norm.equals("need") || norm.equals("needs") || norm.equals("want") || norm.equals("wants") || norm.equals("needed");
+            needs |= norm.equals("need")
+                    || norm.equals("needs")
+                    || norm.equals("want")
+                    || norm.equals("wants")
+                    || norm.equals("needed");
             gives |= Phrases.GIVING.contains(norm);
         }
         if (PRONOUNS.contains(before)) {
@@ -227,7 +307,9 @@ final class DateRoles {
             if (near && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
                 return Role.EVENT;
             }
-            if (norm.equals("who") || norm.equals("which") || norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s")) {
+            if (norm.equals("who")
+                    || norm.equals("which")
+                    || (norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s"))) {
                 return Role.EVENT;
             }
             if (Phrases.HAPPENING.contains(norm) && isVerbHere(i)) {
@@ -249,8 +331,17 @@ final class DateRoles {
         int telling = 0;
         for (int i = from; i <= toInclusive; i++) {
             String norm = sentence.norm(i);
-            boolean small = Clauses.isLeadIn(norm) || SKIPPED.contains(norm) || norm.equals("if") || norm.equals("possible") || norm.equals("on")
-                    || norm.equals("at") || norm.equals("for") || norm.equals("can") || norm.equals("you") || norm.equals("in") || norm.equals("some")
+            boolean small = Clauses.isLeadIn(norm)
+                    || SKIPPED.contains(norm)
+                    || norm.equals("if")
+                    || norm.equals("possible")
+                    || norm.equals("on")
+                    || norm.equals("at")
+                    || norm.equals("for")
+                    || norm.equals("can")
+                    || norm.equals("you")
+                    || norm.equals("in")
+                    || norm.equals("some")
                     || norm.equals("time");
             telling += small ? 0 : 1;
         }
@@ -259,7 +350,9 @@ final class DateRoles {
 
     /** A date in front of its verb: "on Friday please send me …". */
     private Role followed(DatePhrase phrase, int unit) {
-        for (int i = phrase.toExclusive(); i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit; i++) {
+        for (int i = phrase.toExclusive();
+                i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit;
+                i++) {
             String norm = sentence.norm(i);
             if (Phrases.HAPPENING.contains(norm)) {
                 return Role.EVENT;
@@ -274,15 +367,25 @@ final class DateRoles {
     /** "the order", "a quote" are nouns; "to order", "please order" are not. */
     private boolean isVerbHere(int i) {
         String before = sentence.norm(i - 1);
-        return !(before.equals("the") || before.equals("a") || before.equals("an") || before.equals("your") || before.equals("my")
-                || before.equals("our") || before.equals("his") || before.equals("her") || before.equals("of") || before.equals("this"));
+        return !(before.equals("the")
+                || before.equals("a")
+                || before.equals("an")
+                || before.equals("your")
+                || before.equals("my")
+                || before.equals("our")
+                || before.equals("his")
+                || before.equals("her")
+                || before.equals("of")
+                || before.equals("this"));
     }
 
     private boolean isHard(DatePhrase phrase) {
         for (PhraseMatch act : acts) {
             boolean after = act.fromInclusive() == phrase.toExclusive();
-            boolean before = act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
-            boolean overlaps = act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
+            boolean before =
+                    act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
+            boolean overlaps =
+                    act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
             if (act.label().equals("hard") && (after || before || overlaps)) {
                 return true;
             }
@@ -295,7 +398,9 @@ final class DateRoles {
         for (PhraseMatch act : acts) {
             if (act.label().equals("soft")) {
                 boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
-                boolean adjacent = act.fromInclusive() == phrase.toExclusive() || act.toExclusive() >= phrase.fromInclusive() - 2 && act.toExclusive() <= phrase.fromInclusive();
+                boolean adjacent = act.fromInclusive() == phrase.toExclusive()
+                        || (act.toExclusive() >= phrase.fromInclusive() - 2
+                                && act.toExclusive() <= phrase.fromInclusive());
                 if (dates == 1 || sameClause || adjacent) {
                     return true;
                 }

@@ -26,8 +26,37 @@ final class Deadlines {
     private static final int LONGEST_FRAGMENT = 9;
 
     private static final Set<String> BEFORE_A_BARE_DATE = Set.of(
-            "on", "by", "ideally", "preferably", "at", "the", "if", "possible", "latest", "rush", "some", "time", "sometime", "all", "hurry", "urgent",
-            "not", "before", "within", "say", "hopefully", "around", "about", "until", "you", "can", "could", "for", "no", "later", "than");
+            "on",
+            "by",
+            "ideally",
+            "preferably",
+            "at",
+            "the",
+            "if",
+            "possible",
+            "latest",
+            "rush",
+            "some",
+            "time",
+            "sometime",
+            "all",
+            "hurry",
+            "urgent",
+            "not",
+            "before",
+            "within",
+            "say",
+            "hopefully",
+            "around",
+            "about",
+            "until",
+            "you",
+            "can",
+            "could",
+            "for",
+            "no",
+            "later",
+            "than");
 
     private final List<ReadSentence> sentences;
     private final DateContext context;
@@ -50,10 +79,11 @@ final class Deadlines {
             if (mine) {
                 inAsks.addAll(ofAskSentence(read));
             } else if (read.asks().isEmpty() && !isForSomebodyElse(read)) {
-                boolean next = i + 1 < sentences.size() && sentences.get(i + 1).asks().stream().anyMatch(wanted);
-                elsewhere.addAll(ofOtherSentence(read, asked || next && read.has("soft")));
+                boolean next = i + 1 < sentences.size()
+                        && sentences.get(i + 1).asks().stream().anyMatch(wanted);
+                elsewhere.addAll(ofOtherSentence(read, asked || (next && read.has("soft"))));
             }
-            asked = mine || asked && read.asks().isEmpty();
+            asked = mine || (asked && read.asks().isEmpty());
         }
         if (inAsks.isEmpty()) {
             inAsks.addAll(byThen());
@@ -89,10 +119,15 @@ final class Deadlines {
         for (ReadSentence read : sentences) {
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() - 1; i++) {
-                boolean then = sentence.norm(i + 1).equals("then") || sentence.norm(i + 1).equals("that");
+                boolean then = sentence.norm(i + 1).equals("then")
+                        || sentence.norm(i + 1).equals("that");
                 boolean by = sentence.norm(i).equals("by") || sentence.norm(i).equals("before");
                 int at = sentence.at(i).span().fromInclusive();
-                if (by && then && last.isPresent() && read.asks().stream().anyMatch(wanted) && last.get().words().fromInclusive() < at) {
+                if (by
+                        && then
+                        && last.isPresent()
+                        && read.asks().stream().anyMatch(wanted)
+                        && last.get().words().fromInclusive() < at) {
                     found.add(last.get());
                 }
                 for (DatePhrase phrase : read.dates()) {
@@ -108,8 +143,9 @@ final class Deadlines {
     private boolean isForSomebodyElse(ReadSentence read) {
         // A promise of the writer, or a word to somebody who is not asked here.
         return !read.spokenTo().addresses().isEmpty()
-                && sentences.stream().noneMatch(other -> other.spokenTo().equals(read.spokenTo())
-                        && other.asks().stream().anyMatch(wanted));
+                && sentences.stream()
+                        .noneMatch(other -> other.spokenTo().equals(read.spokenTo())
+                                && other.asks().stream().anyMatch(wanted));
     }
 
     private Optional<Deadline> best(List<Deadline> candidates) {
@@ -157,7 +193,7 @@ final class Deadlines {
     }
 
     private static boolean counts(ReadSentence read, Dated dated) {
-        return dated.role() == Role.TIED || dated.role() == Role.STATED && !isPlanOfWriter(read, dated);
+        return dated.role() == Role.TIED || (dated.role() == Role.STATED && !isPlanOfWriter(read, dated));
     }
 
     /** A date goes with the ask that begins last before it; before any ask, with the first. */
@@ -186,17 +222,33 @@ final class Deadlines {
         boolean writer = false;
         for (int i = read.parts().firstOfUnit(unit); i < at; i++) {
             String norm = sentence.norm(i);
-            writer |= norm.equals("i") || norm.equals("we") || norm.equals("i'll") || norm.equals("we'll") || norm.equals("i'm") || norm.equals("we're")
-                    || norm.equals("they") || norm.equals("he") || norm.equals("she");
-            having |= norm.equals("need") || norm.equals("have") || norm.equals("get") || norm.equals("receive") || norm.equals("want") || norm.equals("needs") || norm.equals("see");
+            writer |= norm.equals("i")
+                    || norm.equals("we")
+                    || norm.equals("i'll")
+                    || norm.equals("we'll")
+                    || norm.equals("i'm")
+                    || norm.equals("we're")
+                    || norm.equals("they")
+                    || norm.equals("he")
+                    || norm.equals("she");
+            having |= norm.equals("need")
+                    || norm.equals("have")
+                    || norm.equals("get")
+                    || norm.equals("receive")
+                    || norm.equals("want")
+                    || norm.equals("needs")
+                    || norm.equals("see");
         }
-        boolean obliged = sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");
-        return isPromisedIn(read, unit, at) || writer && (!having || obliged);
+        boolean obliged =
+                sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");
+        return isPromisedIn(read, unit, at) || (writer && (!having || obliged));
     }
 
     private static boolean isPromisedIn(ReadSentence read, int unit, int at) {
         for (PhraseMatch act : read.acts()) {
-            if (act.label().equals("promise") && read.parts().unitOf(act.fromInclusive()) == unit && act.fromInclusive() < at) {
+            if (act.label().equals("promise")
+                    && read.parts().unitOf(act.fromInclusive()) == unit
+                    && act.fromInclusive() < at) {
                 return true;
             }
         }
@@ -209,7 +261,8 @@ final class Deadlines {
         for (Dated dated : datesOf(read)) {
             boolean fragment = afterAsk && isFragment(read, dated);
             boolean says = dated.role() == Role.STATED
-                    && (saysWhatFor(read, dated) && !isPlanOfWriter(read, dated) || afterAsk && isWhatItIsNeededFor(read, dated));
+                    && ((saysWhatFor(read, dated) && !isPlanOfWriter(read, dated))
+                            || (afterAsk && isWhatItIsNeededFor(read, dated)));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -222,7 +275,9 @@ final class Deadlines {
         Sentence sentence = read.sentence();
         for (int i = 0; i < dated.lead() - 1; i++) {
             boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
-            boolean must = sentence.norm(i + 1).equals("have") || sentence.norm(i + 1).equals("need") || sentence.norm(i + 1).equals("must");
+            boolean must = sentence.norm(i + 1).equals("have")
+                    || sentence.norm(i + 1).equals("need")
+                    || sentence.norm(i + 1).equals("must");
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
             if (writer && must && Phrases.GIVING.contains(sentence.norm(verb))) {
                 return true;
@@ -236,15 +291,39 @@ final class Deadlines {
         int unit = read.parts().unitOf(dated.phrase().fromInclusive());
         for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
             switch (sentence.norm(i)) {
-                case "deadline", "due", "cut-off", "cutoff", "need", "needs", "needed", "want", "wants", "wanted", "expects", "expect", "expected",
-                        "required", "requires", "must", "latest", "deadline's", "payable", "closes", "close" -> {
-                    return !(sentence.norm(i).equals("need") && sentence.norm(i + 1).equals("to"));
+                case "deadline",
+                        "due",
+                        "cut-off",
+                        "cutoff",
+                        "need",
+                        "needs",
+                        "needed",
+                        "want",
+                        "wants",
+                        "wanted",
+                        "expects",
+                        "expect",
+                        "expected",
+                        "required",
+                        "requires",
+                        "must",
+                        "latest",
+                        "deadline's",
+                        "payable",
+                        "closes",
+                        "close" -> {
+                    return !(sentence.norm(i).equals("need")
+                            && sentence.norm(i + 1).equals("to"));
                 }
                 case "has", "have" -> {
-                    boolean thing = i > 0 && !sentence.norm(i - 1).equals("i") && !sentence.norm(i - 1).equals("we")
+                    boolean thing = i > 0
+                            && !sentence.norm(i - 1).equals("i")
+                            && !sentence.norm(i - 1).equals("we")
                             && !sentence.norm(i - 1).equals("they");
-                    boolean untilThen = sentence.norm(dated.lead()).startsWith("until") || sentence.norm(dated.lead()).startsWith("till");
-                    if (thing && sentence.norm(i + 1).equals("to") || untilThen && !sentence.norm(i - 1).equals("they")) {
+                    boolean untilThen = sentence.norm(dated.lead()).startsWith("until")
+                            || sentence.norm(dated.lead()).startsWith("till");
+                    if ((thing && sentence.norm(i + 1).equals("to"))
+                            || (untilThen && !sentence.norm(i - 1).equals("they"))) {
                         return true;
                     }
                 }
@@ -266,7 +345,8 @@ final class Deadlines {
             return false;
         }
         for (int i = 0; i < dated.lead(); i++) {
-            if (!BEFORE_A_BARE_DATE.contains(sentence.norm(i)) && !org.squallnote.core.text.Clauses.isLeadIn(sentence.norm(i))) {
+            if (!BEFORE_A_BARE_DATE.contains(sentence.norm(i))
+                    && !org.squallnote.core.text.Clauses.isLeadIn(sentence.norm(i))) {
                 return false;
             }
         }
@@ -290,7 +370,7 @@ final class Deadlines {
             for (DatePhrase phrase : dates) {
                 Dated dated = roles.roleOf(phrase, dates.size(), false);
                 boolean end = phrase.form() == DatePhrase.Form.END;
-                if (dated.role() == Role.STATED || end && dated.role() == Role.TIED) {
+                if (dated.role() == Role.STATED || (end && dated.role() == Role.TIED)) {
                     found.add(deadline(sentence, dated, true));
                 }
             }

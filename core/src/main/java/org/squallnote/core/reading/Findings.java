@@ -112,13 +112,18 @@ final class Findings {
             return false;
         }
         boolean inTo = message.to().stream().anyMatch(me::is);
-        return inTo || message.to().isEmpty() || (!me.name().isBlank() && message.text().contains(me.name()))
-                || me.addresses().stream().anyMatch(address -> message.text().toLowerCase(Locale.ROOT).contains(address));
+        return inTo
+                || message.to().isEmpty()
+                || (!me.name().isBlank() && message.text().contains(me.name()))
+                || me.addresses().stream()
+                        .anyMatch(address ->
+                                message.text().toLowerCase(Locale.ROOT).contains(address));
     }
 
     /** A counter-proposal to my invitation wants an answer (RFC 5546 section 3.2.7). */
     private boolean countersMe() {
-        return message.calendarMethod().filter("COUNTER"::equals).isPresent() && message.to().stream().anyMatch(me::is);
+        return message.calendarMethod().filter("COUNTER"::equals).isPresent()
+                && message.to().stream().anyMatch(me::is);
     }
 
     private Weight weight(Acts acts) {
@@ -141,7 +146,11 @@ final class Findings {
                     .limit(MOST_HINTS)
                     .toList();
             boolean any = !spans.isEmpty() && nature.nature() == Nature.BULK;
-            return new Hints(spans, any ? new Deadlines(sentences, context, ask -> true).explicit(Reader.bounded(message.subject())) : Optional.empty());
+            return new Hints(
+                    spans,
+                    any
+                            ? new Deadlines(sentences, context, ask -> true).explicit(Reader.bounded(message.subject()))
+                            : Optional.empty());
         }
         List<Span> forwarded = words.linesOf(OwnWords.Kind.FORWARDED);
         if (!asksMe || forwarded.isEmpty()) {
@@ -165,13 +174,19 @@ final class Findings {
                 Sentence sentence = read.sentence();
                 for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 6); i--) {
                     String norm = sentence.norm(i);
-                    boolean back = norm.equals("until") || norm.equals("till") || norm.equals("back") || norm.startsWith("return") || norm.equals("reopen") || norm.equals("reopens");
+                    boolean back = norm.equals("until")
+                            || norm.equals("till")
+                            || norm.equals("back")
+                            || norm.startsWith("return")
+                            || norm.equals("reopen")
+                            || norm.equals("reopens");
                     if (back && !phrase.day().isBefore(context.today())) {
                         return Optional.of(phrase.day());
                     }
                 }
                 if (phrase.form() == DatePhrase.Form.RANGE && found.isEmpty()) {
-                    found = Optional.of(context.workingTime().onOrAfter(phrase.day().plusDays(1)));
+                    found = Optional.of(
+                            context.workingTime().onOrAfter(phrase.day().plusDays(1)));
                 }
             }
         }
@@ -181,11 +196,14 @@ final class Findings {
     /** The addresses that a delivery report names as failed (RFC 3464 section 2.3.2), mine and the mail system's left out. */
     private List<String> failedRecipients() {
         Set<String> found = new LinkedHashSet<>();
-        String text = message.text().length() > LONGEST_BOUNCE ? message.text().substring(0, LONGEST_BOUNCE) : message.text();
+        String text =
+                message.text().length() > LONGEST_BOUNCE ? message.text().substring(0, LONGEST_BOUNCE) : message.text();
         List<Sentence> lines = new ArrayList<>();
         for (Span line : SentenceSplitter.linesOf(text)) {
             String bare = line.in(text).strip().toLowerCase(Locale.ROOT);
-            if (bare.startsWith("---") && (bare.contains("copy of") || bare.contains("original")) || bare.startsWith("--- below") || bare.startsWith("from:")) {
+            if ((bare.startsWith("---") && (bare.contains("copy of") || bare.contains("original")))
+                    || bare.startsWith("--- below")
+                    || bare.startsWith("from:")) {
                 break;
             }
             lines.addAll(SentenceSplitter.split(text, List.of(line), 50));
@@ -194,7 +212,8 @@ final class Findings {
             line.words().forEach(word -> {
                 int at = word.norm().indexOf('@');
                 boolean address = at > 0 && word.norm().indexOf('.', at) > 0;
-                boolean system = word.norm().startsWith("postmaster@") || word.norm().startsWith("mailer-daemon@");
+                boolean system =
+                        word.norm().startsWith("postmaster@") || word.norm().startsWith("mailer-daemon@");
                 if (address && !system && !me.addresses().contains(word.norm())) {
                     found.add(word.norm());
                 }

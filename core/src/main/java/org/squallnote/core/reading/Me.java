@@ -17,7 +17,8 @@ public record Me(String name, Set<String> addresses, List<String> nicknames) {
 
     /** Copies the parts and lower-cases the addresses. */
     public Me {
-        addresses = addresses.stream().map(a -> a.strip().toLowerCase(Locale.ROOT)).collect(Collectors.toUnmodifiableSet());
+        addresses =
+                addresses.stream().map(a -> a.strip().toLowerCase(Locale.ROOT)).collect(Collectors.toUnmodifiableSet());
         nicknames = List.copyOf(nicknames);
     }
 

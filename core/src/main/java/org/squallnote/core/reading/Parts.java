@@ -20,10 +20,17 @@ final class Parts {
         for (int i = 0; i < sentence.size(); i++) {
             char mark = sentence.at(i).before();
             boolean joined = i > 0 && isJoint(sentence, i);
-            if (i > 0 && (mark != ' ' && mark != '"' || joined)) {
+            if (i > 0 && ((mark != ' ' && mark != '"') || joined)) {
                 clause++;
             }
-            if (i > 0 && (joined || mark == ';' || mark == ':' || mark == '(' || mark == ')' || mark == '-' || mark == '*')) {
+            if (i > 0
+                    && (joined
+                            || mark == ';'
+                            || mark == ':'
+                            || mark == '('
+                            || mark == ')'
+                            || mark == '-'
+                            || mark == '*')) {
                 unit++;
             }
             clauses[i] = clause;
@@ -40,12 +47,16 @@ final class Parts {
         if (norm.equals("as")) {
             return isReason(sentence, i);
         }
-        if (!norm.equals("and") && !norm.equals("so") && !norm.equals("then") && !norm.equals("or") && !norm.equals("plus")) {
+        if (!norm.equals("and")
+                && !norm.equals("so")
+                && !norm.equals("then")
+                && !norm.equals("or")
+                && !norm.equals("plus")) {
             return false;
         }
         String next = sentence.norm(i + 1);
         return sentence.at(i).before() == ','
-                || Clauses.isLeadIn(next) && !next.equals("all") && !next.equals("both")
+                || (Clauses.isLeadIn(next) && !next.equals("all") && !next.equals("both"))
                 || Clauses.isConjunction(next)
                 || Phrases.MODAL.contains(next)
                 || Phrases.IMPERATIVE.contains(next)
@@ -56,18 +67,68 @@ final class Parts {
     /** "as our vessel sails on Wednesday", but not "as soon as the", "as well as our". */
     private static boolean isReason(Sentence sentence, int i) {
         String before = sentence.norm(i - 1);
-        boolean compares = before.equals("soon") || before.equals("well") || before.equals("long") || before.equals("same") || before.equals("such")
-                || before.equals("just") || before.equals("far") || before.equals("much");
-        return !compares && switch (sentence.norm(i + 1)) {
-            case "our", "we", "i", "he", "she", "they", "the", "my", "it", "i'm", "we're", "there", "this", "that" -> true;
-            default -> false;
-        };
+        boolean compares = before.equals("soon")
+                || before.equals("well")
+                || before.equals("long")
+                || before.equals("same")
+                || before.equals("such")
+                || before.equals("just")
+                || before.equals("far")
+                || before.equals("much");
+        return !compares
+                && switch (sentence.norm(i + 1)) {
+                    case "our",
+                            "we",
+                            "i",
+                            "he",
+                            "she",
+                            "they",
+                            "the",
+                            "my",
+                            "it",
+                            "i'm",
+                            "we're",
+                            "there",
+                            "this",
+                            "that" -> true;
+                    default -> false;
+                };
     }
 
     private static boolean isSubject(String norm) {
         return switch (norm) {
-            case "i", "i'm", "i'll", "i've", "i'd", "we", "we'll", "we're", "we'd", "we've", "you", "he", "she", "they", "it", "if", "who",
-                    "when", "what", "where", "how", "is", "are", "do", "does", "did", "have", "has", "don't", "that", "there", "let" -> true;
+            case "i",
+                    "i'm",
+                    "i'll",
+                    "i've",
+                    "i'd",
+                    "we",
+                    "we'll",
+                    "we're",
+                    "we'd",
+                    "we've",
+                    "you",
+                    "he",
+                    "she",
+                    "they",
+                    "it",
+                    "if",
+                    "who",
+                    "when",
+                    "what",
+                    "where",
+                    "how",
+                    "is",
+                    "are",
+                    "do",
+                    "does",
+                    "did",
+                    "have",
+                    "has",
+                    "don't",
+                    "that",
+                    "there",
+                    "let" -> true;
             default -> false;
         };
     }

@@ -140,7 +140,9 @@ final class People {
             return Found.NOBODY;
         }
         int to = i + 1;
-        while (to < sentence.size() && !sentence.at(to).followsMark() && !sentence.at(to).isMention()) {
+        while (to < sentence.size()
+                && !sentence.at(to).followsMark()
+                && !sentence.at(to).isMention()) {
             Set<String> further = new LinkedHashSet<>(named(sentence.norm(to)));
             further.retainAll(found);
             if (further.isEmpty()) {

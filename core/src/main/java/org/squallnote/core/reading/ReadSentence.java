@@ -99,7 +99,10 @@ final class ReadSentence {
             int end = clause == last ? sentence.size() : parts.firstOfClause(clause + 1);
             boolean covered = false;
             for (PhraseMatch act : acts) {
-                if (act.fromInclusive() >= first && act.fromInclusive() < end && isOneOf(act.label(), labels) && onlyLeadIn(first, act.fromInclusive())) {
+                if (act.fromInclusive() >= first
+                        && act.fromInclusive() < end
+                        && isOneOf(act.label(), labels)
+                        && onlyLeadIn(first, act.fromInclusive())) {
                     covered = true;
                 }
             }
@@ -132,7 +135,8 @@ final class ReadSentence {
 
     private boolean onlyLeadInOrNames(int from, int to) {
         for (int i = from; i < to; i++) {
-            boolean name = sentence.at(i).capital() && !NotNames.isOne(sentence.norm(i)) || sentence.at(i).isMention();
+            boolean name = (sentence.at(i).capital() && !NotNames.isOne(sentence.norm(i)))
+                    || sentence.at(i).isMention();
             if (!Clauses.isLeadIn(sentence.norm(i)) && !name) {
                 return false;
             }

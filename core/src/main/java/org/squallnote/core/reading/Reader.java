@@ -64,8 +64,7 @@ public final class Reader {
                 message.deliveryAction(),
                 message.channel() == Channel.MAIL ? text.substring(0, Math.min(text.length(), 4_000)) : ""));
         OwnWords words = OwnWords.of(text, message.from().name());
-        DateContext context =
-                new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+        DateContext context = new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
         boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;
         List<Span> lines = words.ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
@@ -87,8 +86,20 @@ public final class Reader {
 
     private static MessageToRead answering(MessageToRead m) {
         return new MessageToRead(
-                m.channel(), m.from(), m.to(), m.cc(), m.sentAt(), bounded(m.subject()), m.headers(), m.text(), m.calendarMethod(),
-                m.deliveryAction(), m.inRoom(), m.mentions(), true, m.known());
+                m.channel(),
+                m.from(),
+                m.to(),
+                m.cc(),
+                m.sentAt(),
+                bounded(m.subject()),
+                m.headers(),
+                m.text(),
+                m.calendarMethod(),
+                m.deliveryAction(),
+                m.inRoom(),
+                m.mentions(),
+                true,
+                m.known());
     }
 
     static String bounded(String subject) {

@@ -7,8 +7,9 @@ import org.squallnote.core.text.Sentence;
 /** Knows a question that its writer answers at once: "Why was it cold? Because somebody …", "Does it work? No." */
 final class SelfAnswers {
 
-    private static final Set<String> ALONE =
-            Set.of("yes", "no", "yep", "nope", "nothing", "nobody", "simple", "easy", "exactly", "none", "never", "well", "yup", "nah");
+    private static final Set<String> ALONE = Set.of(
+            "yes", "no", "yep", "nope", "nothing", "nobody", "simple", "easy", "exactly", "none", "never", "well",
+            "yup", "nah");
     private static final Set<String> SETTLED =
             Set.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
 
@@ -36,7 +37,12 @@ final class SelfAnswers {
             case "turns" -> second.equals("out");
             case "it's", "that's" -> second.equals("because");
             case "of" -> second.equals("course");
-            case "not" -> second.equals("a") || second.equals("one") || second.equals("at") || second.equals("much") || second.equals("even");
+            case "not" ->
+                second.equals("a")
+                        || second.equals("one")
+                        || second.equals("at")
+                        || second.equals("much")
+                        || second.equals("even");
             case "obviously", "apparently", "spoiler", "hint", "someone", "somebody" -> !asksYou;
             case "they", "he", "she" -> !asksYou && isTold(question);
             default -> isWhy(question) && !asksYou && isSettled(following);
@@ -45,8 +51,10 @@ final class SelfAnswers {
 
     /** "What did they say? They said …": a story told as question and answer. */
     private static boolean isTold(Sentence question) {
-        String word = question.norm(0).equals("and") || question.norm(0).equals("so") ? question.norm(1) : question.norm(0);
-        boolean told = question.words().stream().anyMatch(one -> one.is("say", "do", "did", "think", "happened", "reply", "answer"));
+        String word =
+                question.norm(0).equals("and") || question.norm(0).equals("so") ? question.norm(1) : question.norm(0);
+        boolean told = question.words().stream()
+                .anyMatch(one -> one.is("say", "do", "did", "think", "happened", "reply", "answer"));
         return told && (word.equals("what") || word.equals("how"));
     }
 

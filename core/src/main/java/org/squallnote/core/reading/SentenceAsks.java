@@ -12,11 +12,38 @@ import org.squallnote.core.text.Sentence;
 final class SentenceAsks {
 
     private static final Set<String> AUXILIARIES = Set.of(
-            "is", "are", "was", "were", "do", "does", "did", "have", "has", "had", "can", "could", "will", "would", "shall", "should",
-            "may", "isn't", "aren't", "don't", "doesn't", "didn't", "haven't", "hasn't", "can't", "won't");
+            "is", "are", "was", "were", "do", "does", "did", "have", "has", "had", "can", "could", "will", "would",
+            "shall", "should", "may", "isn't", "aren't", "don't", "doesn't", "didn't", "haven't", "hasn't", "can't",
+            "won't");
     private static final Set<String> SUBJECTS = Set.of(
-            "you", "we", "i", "they", "he", "she", "it", "the", "your", "my", "our", "his", "her", "their", "this", "that", "these", "those",
-            "there", "anyone", "anybody", "someone", "somebody", "everyone", "everybody", "any", "all", "both");
+            "you",
+            "we",
+            "i",
+            "they",
+            "he",
+            "she",
+            "it",
+            "the",
+            "your",
+            "my",
+            "our",
+            "his",
+            "her",
+            "their",
+            "this",
+            "that",
+            "these",
+            "those",
+            "there",
+            "anyone",
+            "anybody",
+            "someone",
+            "somebody",
+            "everyone",
+            "everybody",
+            "any",
+            "all",
+            "both");
     private static final Set<String> QUESTION_WORDS =
             Set.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
     private static final Set<String> QUESTION_IS =
@@ -132,7 +159,7 @@ final class SentenceAsks {
             }
             boolean objectFollows = i + 1 < sentence.size()
                     && !sentence.at(i + 1).followsMark()
-                    && (Phrases.OBJECT.contains(sentence.norm(i + 1)) || verb && looksLikeObject(i + 1));
+                    && (Phrases.OBJECT.contains(sentence.norm(i + 1)) || (verb && looksLikeObject(i + 1)));
             if (objectFollows && isImperativeHere(i) && !isVoid(i, "request")) {
                 found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
             }
@@ -142,7 +169,25 @@ final class SentenceAsks {
     private boolean looksLikeObject(int at) {
         String norm = sentence.norm(at);
         return switch (norm) {
-            case "of", "is", "was", "are", "were", "has", "had", "on", "at", "by", "for", "as", "with", "from", "i", "we", "you", "he", "she",
+            case "of",
+                    "is",
+                    "was",
+                    "are",
+                    "were",
+                    "has",
+                    "had",
+                    "on",
+                    "at",
+                    "by",
+                    "for",
+                    "as",
+                    "with",
+                    "from",
+                    "i",
+                    "we",
+                    "you",
+                    "he",
+                    "she",
                     "they" -> false;
             default -> !norm.endsWith("ed");
         };
@@ -154,8 +199,10 @@ final class SentenceAsks {
         int first = parts.firstOfClause(clause);
         for (int i = first; i < at; i++) {
             String norm = sentence.norm(i);
-            boolean leads = Clauses.isLeadIn(norm) || Clauses.isConjunction(norm) || sentence.at(i).isMention()
-                    || sentence.at(i).capital() && !norm.equals("i");
+            boolean leads = Clauses.isLeadIn(norm)
+                    || Clauses.isConjunction(norm)
+                    || sentence.at(i).isMention()
+                    || (sentence.at(i).capital() && !norm.equals("i"));
             if (!leads) {
                 return false;
             }
@@ -177,20 +224,28 @@ final class SentenceAsks {
             }
         }
         int first = parts.firstOfClause(0);
-        while (first < sentence.size() && (Clauses.isLeadIn(sentence.norm(first)) || sentence.at(first).isMention())) {
+        while (first < sentence.size()
+                && (Clauses.isLeadIn(sentence.norm(first)) || sentence.at(first).isMention())) {
             first++;
         }
-        return Phrases.IMPERATIVE.contains(sentence.norm(first)) || Phrases.IMPERATIVE_OR_NOUN.contains(sentence.norm(first));
+        return Phrases.IMPERATIVE.contains(sentence.norm(first))
+                || Phrases.IMPERATIVE_OR_NOUN.contains(sentence.norm(first));
     }
 
     /** "Your picks, please.", "the door code pls". */
     private void trailingPlease(List<Found> found) {
         int last = sentence.size() - 1;
-        if (last < 2 || !sentence.norm(last).equals("please") || sentence.at(last).quoted()) {
+        if (last < 2
+                || !sentence.norm(last).equals("please")
+                || sentence.at(last).quoted()) {
             return;
         }
         String first = sentence.norm(0);
-        boolean answer = first.equals("yes") || first.equals("no") || first.equals("yeah") || first.equals("yep") || first.equals("ok");
+        boolean answer = first.equals("yes")
+                || first.equals("no")
+                || first.equals("yeah")
+                || first.equals("yep")
+                || first.equals("ok");
         if (!answer && !isVoid(last, "request")) {
             found.add(new Found(Ask.Kind.REQUEST, 0, sentence.size(), 0));
         }
@@ -198,7 +253,10 @@ final class SentenceAsks {
 
     private void question(List<Found> found) {
         int start = sentence.isQuestion() ? questionStart() : bareQuestionStart();
-        if (start < 0 || start >= sentence.size() || sentence.at(start).quoted() && sentence.at(sentence.size() - 1).quoted()) {
+        if (start < 0
+                || start >= sentence.size()
+                || (sentence.at(start).quoted()
+                        && sentence.at(sentence.size() - 1).quoted())) {
             return;
         }
         if (!isOnlyTalk(start)) {
@@ -224,7 +282,9 @@ final class SentenceAsks {
             return -1;
         }
         for (int i = 0; i < sentence.size(); i++) {
-            if (Clauses.startsAt(sentence, i) && isBareQuestion(i) && !sentence.at(i).quoted()) {
+            if (Clauses.startsAt(sentence, i)
+                    && isBareQuestion(i)
+                    && !sentence.at(i).quoted()) {
                 return i;
             }
         }
@@ -234,7 +294,9 @@ final class SentenceAsks {
     private int afterLeadIn(int from) {
         int i = from;
         while (i < sentence.size()
-                && (Clauses.isLeadIn(sentence.norm(i)) || Clauses.isConjunction(sentence.norm(i)) || sentence.at(i).isMention())) {
+                && (Clauses.isLeadIn(sentence.norm(i))
+                        || Clauses.isConjunction(sentence.norm(i))
+                        || sentence.at(i).isMention())) {
             i++;
         }
         return i;
@@ -242,8 +304,13 @@ final class SentenceAsks {
 
     private boolean isShapedLikeQuestion(int i) {
         String norm = sentence.norm(i);
-        boolean preposition = QUESTION_WORDS.contains(sentence.norm(i + 1)) && norm.length() <= 5 && !Clauses.isLeadIn(norm);
-        return AUXILIARIES.contains(norm) || QUESTION_WORDS.contains(norm) || QUESTION_IS.contains(norm) || norm.startsWith("any") || preposition;
+        boolean preposition =
+                QUESTION_WORDS.contains(sentence.norm(i + 1)) && norm.length() <= 5 && !Clauses.isLeadIn(norm);
+        return AUXILIARIES.contains(norm)
+                || QUESTION_WORDS.contains(norm)
+                || QUESTION_IS.contains(norm)
+                || norm.startsWith("any")
+                || preposition;
     }
 
     private boolean isBareQuestion(int i) {
@@ -256,36 +323,69 @@ final class SentenceAsks {
             return true;
         }
         if (QUESTION_IS.contains(norm)) {
-            return !next.equals("more") && !next.equals("left") && i + 1 < sentence.size() && sentence.size() - i <= 14 && isWhole(i);
+            return !next.equals("more")
+                    && !next.equals("left")
+                    && i + 1 < sentence.size()
+                    && sentence.size() - i <= 14
+                    && isWhole(i);
         }
         if (QUESTION_WORDS.contains(norm)) {
-            boolean relative = (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
+            boolean relative =
+                    (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
-        if (!AUXILIARIES.contains(norm) || !SUBJECTS.contains(next) || sentence.at(i + 1).followsMark() || !isWhole(i)) {
+        if (!AUXILIARIES.contains(norm)
+                || !SUBJECTS.contains(next)
+                || sentence.at(i + 1).followsMark()
+                || !isWhole(i)) {
             return false;
         }
         return switch (norm) {
-            case "did" -> !next.equals("it") && !next.equals("that") && !next.equals("the") || sentence.size() - i > 4 && !next.equals("it") && !next.equals("that");
+            case "did" ->
+                (!next.equals("it") && !next.equals("that") && !next.equals("the"))
+                        || (sentence.size() - i > 4 && !next.equals("it") && !next.equals("that"));
             case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
             case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
             case "has", "does", "is", "are", "was", "were" -> true;
-            default -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("someone") || next.equals("anyone")
-                    || next.equals("somebody") || next.equals("anybody") || next.equals("they") || next.equals("the") || next.equals("it");
+            default ->
+                next.equals("you")
+                        || next.equals("we")
+                        || next.equals("i")
+                        || next.equals("someone")
+                        || next.equals("anyone")
+                        || next.equals("somebody")
+                        || next.equals("anybody")
+                        || next.equals("they")
+                        || next.equals("the")
+                        || next.equals("it");
         };
     }
 
     /** "which pontoon", "how many": a question word with hardly anything behind it. */
     private boolean isFragment(int i) {
         int rest = sentence.size() - i;
-        if (i != afterLeadIn(0) || rest > 3 || rest < 2 && !sentence.norm(i).equals("when") && !sentence.norm(i).equals("where")) {
+        if (i != afterLeadIn(0)
+                || rest > 3
+                || (rest < 2
+                        && !sentence.norm(i).equals("when")
+                        && !sentence.norm(i).equals("where"))) {
             return false;
         }
         String next = sentence.norm(i + 1);
         return switch (sentence.norm(i)) {
             case "which" -> !next.equals("is") && !next.equals("was");
-            case "what" -> next.equals("time") || next.equals("size") || next.equals("colour") || next.equals("color") || next.equals("number");
-            case "how" -> next.equals("many") || next.equals("much") || next.equals("long") || next.equals("far") || next.equals("often");
+            case "what" ->
+                next.equals("time")
+                        || next.equals("size")
+                        || next.equals("colour")
+                        || next.equals("color")
+                        || next.equals("number");
+            case "how" ->
+                next.equals("many")
+                        || next.equals("much")
+                        || next.equals("long")
+                        || next.equals("far")
+                        || next.equals("often");
             case "when", "where" -> rest == 1;
             default -> false;
         };
@@ -304,8 +404,10 @@ final class SentenceAsks {
         for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
             if (AUXILIARIES.contains(sentence.norm(i))) {
                 boolean whoOrWhat = word.equals("who") && i == from;
-                boolean subject = SUBJECTS.contains(sentence.norm(i + 1)) || sentence.at(i + 1).capital();
-                boolean relative = word.equals("which") && i == from || word.equals("what") && sentence.norm(i).equals("is") && !subject;
+                boolean subject = SUBJECTS.contains(sentence.norm(i + 1))
+                        || sentence.at(i + 1).capital();
+                boolean relative = (word.equals("which") && i == from)
+                        || (word.equals("what") && sentence.norm(i).equals("is") && !subject);
                 return !relative && (subject || whoOrWhat);
             }
             if (SUBJECTS.contains(sentence.norm(i)) && !sentence.norm(i).equals("all")) {
@@ -322,11 +424,15 @@ final class SentenceAsks {
             boolean inside = parts.clauseOf(match.fromInclusive()) >= clause || match.fromInclusive() >= start;
             switch (match.label()) {
                 case "rhetorical", "small-talk" -> {
-                    boolean oneWord = match.toExclusive() - match.fromInclusive() == 1 && match.toExclusive() < sentence.size();
+                    boolean oneWord =
+                            match.toExclusive() - match.fromInclusive() == 1 && match.toExclusive() < sentence.size();
                     if (oneWord) {
                         continue;
                     }
-                    if (inside && match.fromInclusive() <= afterLeadIn(start) || parts.isLastClause(parts.clauseOf(match.fromInclusive())) && parts.clauseOf(match.fromInclusive()) != clause && !isShapedLikeQuestion(start)) {
+                    if ((inside && match.fromInclusive() <= afterLeadIn(start))
+                            || (parts.isLastClause(parts.clauseOf(match.fromInclusive()))
+                                    && parts.clauseOf(match.fromInclusive()) != clause
+                                    && !isShapedLikeQuestion(start))) {
                         return true;
                     }
                 }

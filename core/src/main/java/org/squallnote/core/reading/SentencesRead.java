@@ -34,7 +34,8 @@ final class SentencesRead {
         for (int i = 0; i < sentences.size(); i++) {
             Sentence sentence = sentences.get(i);
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
-            boolean answered = goesOn && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
+            boolean answered = goesOn
+                    && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
             ReadSentence one = read(sentence, goesOn, !said, answered);
             read.add(one);
             said |= !one.isSalutation();
@@ -79,11 +80,7 @@ final class SentencesRead {
     }
 
     private Ask toldTo(
-            Sentence sentence,
-            SentenceAsks asks,
-            SentenceAsks.Found ask,
-            Vocatives.Call opening,
-            Addressees before) {
+            Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
         Addressees who = whom(sentence, asks, ask, opening, before);
         if (who.everybody() && isOpenInRoom(sentence)) {
             who = Addressees.ANYBODY;
@@ -105,17 +102,13 @@ final class SentencesRead {
     }
 
     private Addressees whom(
-            Sentence sentence,
-            SentenceAsks asks,
-            SentenceAsks.Found ask,
-            Vocatives.Call opening,
-            Addressees before) {
+            Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
         Addressees subject = vocatives.subject(sentence, ask.from(), ask.kind() == Ask.Kind.NEED);
         if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
             return subject;
         }
         Vocatives.Call trailing = vocatives.trailing(sentence);
-        boolean calledByName = opening.isOne() && !opening.who().everybody() || trailing.isOne();
+        boolean calledByName = (opening.isOne() && !opening.who().everybody()) || trailing.isOne();
         if (!calledByName && asksAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
         }
@@ -149,7 +142,9 @@ final class SentencesRead {
 
     /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
     private boolean isOpenInRoom(Sentence sentence) {
-        boolean toYou = sentence.words().stream().anyMatch(word -> word.is("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody"));
+        boolean toYou = sentence.words().stream()
+                .anyMatch(word ->
+                        word.is("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody"));
         return message.inRoom() && !message.mentions().contains("@room") && !toYou && sentence.isQuestion();
     }
 
@@ -157,9 +152,13 @@ final class SentencesRead {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);
             if (norm.equals("anyone") || norm.equals("anybody") || norm.equals("someone") || norm.equals("somebody")) {
-                return i == ask.from() || i == ask.from() + 1 || !sentence.norm(i - 1).equals("to");
+                return i == ask.from()
+                        || i == ask.from() + 1
+                        || !sentence.norm(i - 1).equals("to");
             }
-            if (norm.equals("any") && sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you")) {
+            if (norm.equals("any")
+                    && sentence.norm(i + 1).equals("of")
+                    && sentence.norm(i + 2).equals("you")) {
                 return true;
             }
             if (norm.equals("you")) {
@@ -179,12 +178,23 @@ final class SentencesRead {
             }
             if (norm.equals("you") && i + 1 < sentence.size() && i >= ask.from() - 1) {
                 String next = sentence.norm(i + 1);
-                if (next.equals("all") && !sentence.norm(i + 2).equals("the") && !sentence.norm(i + 2).equals("of") || next.equals("both") || next.equals("each") || next.equals("guys") || next.equals("two")) {
+                if ((next.equals("all")
+                                && !sentence.norm(i + 2).equals("the")
+                                && !sentence.norm(i + 2).equals("of"))
+                        || next.equals("both")
+                        || next.equals("each")
+                        || next.equals("guys")
+                        || next.equals("two")) {
                     return true;
                 }
             }
             boolean everybody = norm.equals("everyone") || norm.equals("everybody");
-            if (everybody && i > 0 && i >= ask.from() && (Phrases.MODAL.contains(sentence.norm(i - 1)) || sentence.norm(i - 1).equals("please") || sentence.norm(i - 1).equals("need"))) {
+            if (everybody
+                    && i > 0
+                    && i >= ask.from()
+                    && (Phrases.MODAL.contains(sentence.norm(i - 1))
+                            || sentence.norm(i - 1).equals("please")
+                            || sentence.norm(i - 1).equals("need"))) {
                 return true;
             }
             if (everybody && sentence.norm(i + 1).equals("please")) {

@@ -18,7 +18,13 @@ final class Signatures {
     private static final List<String> FOOTERS = WordList.lines(Signatures.class, "footers.txt");
 
     private static final List<String> FOOTER_STARTS = List.of(
-            "this ", "the information", "the content", "if you are not", "if you have received", "confidential", "any ");
+            "this ",
+            "the information",
+            "the content",
+            "if you are not",
+            "if you have received",
+            "confidential",
+            "any ");
 
     /** A complimentary close has at most this many words. */
     private static final int LONGEST_CLOSE = 6;
@@ -79,7 +85,7 @@ final class Signatures {
 
     private static boolean startsPostscript(String line) {
         String lower = line.toLowerCase(Locale.ROOT);
-        return lower.startsWith("ps") && (lower.length() == 2 || !Character.isLetter(lower.charAt(2)))
+        return (lower.startsWith("ps") && (lower.length() == 2 || !Character.isLetter(lower.charAt(2))))
                 || lower.startsWith("p.s")
                 || lower.startsWith("pps");
     }
@@ -109,7 +115,7 @@ final class Signatures {
             return !thanks;
         }
         String next = lines.get(following);
-        return next.split(" ").length <= 5 && !next.endsWith("?") && !next.endsWith(".") || next.length() <= 3;
+        return (next.split(" ").length <= 5 && !next.endsWith("?") && !next.endsWith(".")) || next.length() <= 3;
     }
 
     private static String withoutName(String words, List<String> names) {
@@ -160,9 +166,8 @@ final class Signatures {
         if (words.isEmpty() || names.isEmpty()) {
             return false;
         }
-        String kept = words.endsWith(" x") || words.endsWith(" xx")
-                ? words.substring(0, words.lastIndexOf(' '))
-                : words;
+        String kept =
+                words.endsWith(" x") || words.endsWith(" xx") ? words.substring(0, words.lastIndexOf(' ')) : words;
         if (names.contains(kept) || names.contains(kept.replace(" ", ""))) {
             return !line.endsWith("?") && (line.length() > 2 || !line.endsWith("!"));
         }
@@ -173,7 +178,9 @@ final class Signatures {
             return names.stream().anyMatch(name -> name.length() > kept.length() && name.startsWith(kept));
         }
         // "Dr Niamh Costigan-Hale": every name of hers, with a title.
-        return names.get(0).contains(" ") && kept.endsWith(names.get(0)) && kept.length() <= names.get(0).length() + 6;
+        return names.get(0).contains(" ")
+                && kept.endsWith(names.get(0))
+                && kept.length() <= names.get(0).length() + 6;
     }
 
     private static char firstLetter(String line) {
@@ -191,7 +198,9 @@ final class Signatures {
             if (footer.startsWith("^") && lower.startsWith(footer.substring(1))) {
                 return true;
             }
-            if (!footer.startsWith("^") && lower.contains(footer) && FOOTER_STARTS.stream().anyMatch(lower::startsWith)) {
+            if (!footer.startsWith("^")
+                    && lower.contains(footer)
+                    && FOOTER_STARTS.stream().anyMatch(lower::startsWith)) {
                 return true;
             }
         }

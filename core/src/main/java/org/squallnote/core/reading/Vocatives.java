@@ -13,8 +13,9 @@ final class Vocatives {
     private static final Set<String> GREETINGS = new HashSet<>(WordList.lines(Vocatives.class, "greetings.txt"));
     private static final Set<String> ALL = new HashSet<>(WordList.lines(Vocatives.class, "everybody.txt"));
     private static final Set<String> BEFORE_THIRD_PERSON = Set.of(
-            "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen", "meet",
-            "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give", "show", "email", "mail");
+            "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
+            "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
+            "show", "email", "mail");
 
     private final People people;
 
@@ -65,7 +66,10 @@ final class Vocatives {
             return found.toExclusive();
         }
         boolean title = People.isTitle(norm) || norm.equals("my") || norm.equals("fellow");
-        return title || (greeted && (sentence.at(i).capital() || i == sentence.size() - 1) && !sentence.at(i).isNumber())
+        return title
+                        || (greeted
+                                && (sentence.at(i).capital() || i == sentence.size() - 1)
+                                && !sentence.at(i).isNumber())
                 ? i + 1
                 : -1;
     }
@@ -85,7 +89,9 @@ final class Vocatives {
             greeted |= isGreeting(sentence, i) && !isSkipped(sentence, i);
             i++;
         }
-        if (sentence.norm(i).equals("for") || sentence.norm(i).equals("question") || sentence.norm(i).equals("action")) {
+        if (sentence.norm(i).equals("for")
+                || sentence.norm(i).equals("question")
+                || sentence.norm(i).equals("action")) {
             return labelled(sentence, i);
         }
         Addressees who = Addressees.UNSAID;
@@ -97,7 +103,8 @@ final class Vocatives {
             }
             who = who.and(one.who());
             at = one.toExclusive();
-            boolean joined = sentence.norm(at).equals("and") || sentence.norm(at).equals("or");
+            boolean joined =
+                    sentence.norm(at).equals("and") || sentence.norm(at).equals("or");
             boolean comma = at < sentence.size() && sentence.at(at).before() == ',';
             int next = joined ? at + 1 : at;
             while (next < sentence.size() && isGreeting(sentence, next)) {
@@ -120,25 +127,30 @@ final class Vocatives {
     /** "For Ines:", "Question for Ines:", "Action Ines:". */
     private Call labelled(Sentence sentence, int from) {
         int i = from;
-        while (sentence.norm(i).equals("for") || sentence.norm(i).equals("question") || sentence.norm(i).equals("action")) {
+        while (sentence.norm(i).equals("for")
+                || sentence.norm(i).equals("question")
+                || sentence.norm(i).equals("action")) {
             i++;
         }
         People.Found found = people.at(sentence, i);
         boolean colon = found.isSomebody()
                 && found.toExclusive() < sentence.size()
-                && (sentence.at(found.toExclusive()).before() == ':' || sentence.at(found.toExclusive()).before() == '-');
+                && (sentence.at(found.toExclusive()).before() == ':'
+                        || sentence.at(found.toExclusive()).before() == '-');
         return colon ? new Call(Addressees.of(found.addresses()), found.toExclusive()) : Call.NONE;
     }
 
     private boolean isListOfNames(Sentence sentence, int at) {
         Word word = sentence.at(at);
-        return word.isMention() || word.capital() && people.at(sentence, at).isSomebody();
+        return word.isMention() || (word.capital() && people.at(sentence, at).isSomebody());
     }
 
     /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
     private boolean isSkipped(Sentence sentence, int i) {
         String norm = sentence.norm(i);
-        return !ALL.contains(norm) && (Clauses.isLeadIn(norm) || Clauses.isConjunction(norm)) && !people.at(sentence, i).isSomebody();
+        return !ALL.contains(norm)
+                && (Clauses.isLeadIn(norm) || Clauses.isConjunction(norm))
+                && !people.at(sentence, i).isSomebody();
     }
 
     private Call one(Sentence sentence, int at, boolean greeted) {
@@ -150,7 +162,8 @@ final class Vocatives {
             return mention(sentence, at);
         }
         if (ALL.contains(word.norm())) {
-            boolean you = sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
+            boolean you =
+                    sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
             return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
         }
         People.Found found = people.at(sentence, at);
@@ -159,7 +172,9 @@ final class Vocatives {
         }
         if (isUnknownName(sentence, at, greeted)) {
             int to = at + 1;
-            while (People.isTitle(sentence.norm(to - 1)) && to < sentence.size() && sentence.at(to).capital()) {
+            while (People.isTitle(sentence.norm(to - 1))
+                    && to < sentence.size()
+                    && sentence.at(to).capital()) {
                 to++;
             }
             return new Call(Addressees.UNKNOWN, to);
@@ -169,7 +184,11 @@ final class Vocatives {
 
     private Call mention(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        if (norm.equals("@room") || norm.equals("@all") || norm.equals("@everyone") || norm.equals("@here") || norm.equals("@team")) {
+        if (norm.equals("@room")
+                || norm.equals("@all")
+                || norm.equals("@everyone")
+                || norm.equals("@here")
+                || norm.equals("@team")) {
             return new Call(Addressees.EVERYBODY, at + 1);
         }
         People.Found found = people.at(sentence, at);
@@ -196,7 +215,10 @@ final class Vocatives {
         boolean and = sentence.norm(at + 1).equals("and");
         boolean comma = at + 1 < sentence.size() && sentence.at(at + 1).before() == ',';
         int next = and ? at + 2 : at + 1;
-        return (and || comma) && next < sentence.size() && sentence.at(next).capital() && startsAsking(sentence, next + 1);
+        return (and || comma)
+                && next < sentence.size()
+                && sentence.at(next).capital()
+                && startsAsking(sentence, next + 1);
     }
 
     /** Whether a request starts there: "can you", "please", "could you". */
@@ -223,16 +245,45 @@ final class Vocatives {
             // "Ines to send the list": a line of minutes.
             return !sentence.norm(at + 1).equals("the");
         }
-        return Clauses.isLeadIn(next) && !next.equals("all") && !next.equals("both") && !next.equals("there") && !next.equals("just")
-                || next.equals("need") || next.equals("i") || next.equals("we") || next.equals("i'm") || next.equals("don't")
-                || next.equals("remember") || next.equals("any");
+        return (Clauses.isLeadIn(next)
+                        && !next.equals("all")
+                        && !next.equals("both")
+                        && !next.equals("there")
+                        && !next.equals("just"))
+                || next.equals("need")
+                || next.equals("i")
+                || next.equals("we")
+                || next.equals("i'm")
+                || next.equals("don't")
+                || next.equals("remember")
+                || next.equals("any");
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {
         return switch (sentence.norm(at)) {
-            case "what", "what's", "where", "where's", "when", "when's", "which", "who", "who's", "how", "how's", "why", "do", "did",
-                    "are", "have", "shall", "should" -> !sentence.norm(at + 1).equals("is") || !sentence.norm(at).equals("which");
-            case "can", "could", "would", "will" -> sentence.norm(at + 1).equals("you") || sentence.norm(at + 1).equals("i") || sentence.norm(at + 1).equals("we");
+            case "what",
+                    "what's",
+                    "where",
+                    "where's",
+                    "when",
+                    "when's",
+                    "which",
+                    "who",
+                    "who's",
+                    "how",
+                    "how's",
+                    "why",
+                    "do",
+                    "did",
+                    "are",
+                    "have",
+                    "shall",
+                    "should" ->
+                !sentence.norm(at + 1).equals("is") || !sentence.norm(at).equals("which");
+            case "can", "could", "would", "will" ->
+                sentence.norm(at + 1).equals("you")
+                        || sentence.norm(at + 1).equals("i")
+                        || sentence.norm(at + 1).equals("we");
             default -> false;
         };
     }
@@ -275,7 +326,11 @@ final class Vocatives {
     Addressees subject(Sentence sentence, int from, boolean need) {
         for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
             String norm = sentence.norm(at);
-            boolean before = Phrases.MODAL.contains(norm) || norm.equals("need") || norm.equals("want") || norm.equals("like") || norm.equals("from");
+            boolean before = Phrases.MODAL.contains(norm)
+                    || norm.equals("need")
+                    || norm.equals("want")
+                    || norm.equals("like")
+                    || norm.equals("from");
             if (!before) {
                 continue;
             }
@@ -283,7 +338,7 @@ final class Vocatives {
             if (found.isSomebody()) {
                 boolean modal = Phrases.MODAL.contains(norm);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
-                if (modal || to || need && norm.equals("from")) {
+                if (modal || to || (need && norm.equals("from"))) {
                     return Addressees.of(found.addresses());
                 }
             }

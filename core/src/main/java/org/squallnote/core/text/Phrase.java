@@ -112,33 +112,37 @@ final class Phrase {
                 return element.optional() ? match(s, at, index + 1, wanted) : -1;
             }
         }
-        switch (element.sort()) {
-            case END:
-                return at == s.size() || s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
-            case MARK:
-                return at < s.size() && s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
-            case GAP:
-                for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
-                    if (skip > 0 && at + skip - 1 > 0 && isStrong(s.at(at + skip - 1).before())) {
-                        return -1;
-                    }
-                    int end = match(s, at + skip, index + 1, wanted);
-                    if (end >= 0) {
-                        return end;
-                    }
-                }
-                return -1;
-            case ANY:
-                return at < s.size() ? match(s, at + 1, index + 1, wanted) : -1;
-            default:
-                if (at < s.size() && element.words().contains(s.at(at).norm())) {
-                    int end = match(s, at + 1, index + 1, wanted);
-                    if (end >= 0) {
-                        return end;
-                    }
-                }
-                return element.optional() ? match(s, at, index + 1, wanted) : -1;
+        return switch (element.sort()) {
+            case END -> at == s.size() || s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
+            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
+            case ANY -> at < s.size() ? match(s, at + 1, index + 1, wanted) : -1;
+            case GAP -> gap(s, at, index, wanted);
+            case WORDS -> words(s, at, index, wanted);
+        };
+    }
+
+    private int words(Sentence s, int at, int index, int[] wanted) {
+        Element element = elements.get(index);
+        if (at < s.size() && element.words().contains(s.at(at).norm())) {
+            int end = match(s, at + 1, index + 1, wanted);
+            if (end >= 0) {
+                return end;
+            }
         }
+        return element.optional() ? match(s, at, index + 1, wanted) : -1;
+    }
+
+    private int gap(Sentence s, int at, int index, int[] wanted) {
+        for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
+            if (skip > 0 && at + skip > 1 && isStrong(s.at(at + skip - 1).before())) {
+                return -1;
+            }
+            int end = match(s, at + skip, index + 1, wanted);
+            if (end >= 0) {
+                return end;
+            }
+        }
+        return -1;
     }
 
     /** No mark stands inside a phrase, unless it says so. */

@@ -72,7 +72,7 @@ public final class PhraseBook {
         for (int i = 0; i < sentence.size(); i++) {
             for (Phrase phrase : byFirstWord.getOrDefault(sentence.at(i).norm(), List.of())) {
                 PhraseMatch match = phrase.at(sentence, i);
-                if (match != PhraseMatch.NONE) {
+                if (match.toExclusive() > 0) {
                     found.add(match);
                 }
             }

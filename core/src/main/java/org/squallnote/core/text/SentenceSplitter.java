@@ -48,8 +48,7 @@ public final class SentenceSplitter {
         for (int i = 0; i < lines.size() && splitter.sentences.size() < most; i++) {
             Span line = lines.get(i);
             boolean gap = expected >= 0 && line.fromInclusive() > expected;
-            boolean wrapped =
-                    i > 0 && !gap && splitter.continues(lines.get(i - 1), line);
+            boolean wrapped = i > 0 && !gap && splitter.continues(lines.get(i - 1), line);
             if (gap || splitter.isBlank(line)) {
                 splitter.endParagraph();
             } else if (!wrapped) {
@@ -119,7 +118,11 @@ public final class SentenceSplitter {
             return false;
         }
         char c = text.charAt(i);
-        if (c == '*' || c == '•' || c == '·' || c == '–' || (c == '-' && i + 1 < line.toExclusive() && text.charAt(i + 1) == ' ')) {
+        if (c == '*'
+                || c == '•'
+                || c == '·'
+                || c == '–'
+                || (c == '-' && i + 1 < line.toExclusive() && text.charAt(i + 1) == ' ')) {
             return true;
         }
         int digits = i;
@@ -157,7 +160,7 @@ public final class SentenceSplitter {
     private void chunk(int from, int to, int lineEnd) {
         int i = from;
         while (i < to) {
-                if (isWordStart(i, to)) {
+            if (isWordStart(i, to)) {
                 i = word(i, to, lineEnd);
             } else {
                 i = markAt(i, to);
@@ -167,7 +170,8 @@ public final class SentenceSplitter {
 
     private boolean isWordStart(int i, int to) {
         char c = text.charAt(i);
-        return Character.isLetterOrDigit(c) || (c == '@' && i + 1 < to && Character.isLetterOrDigit(text.charAt(i + 1)));
+        return Character.isLetterOrDigit(c)
+                || (c == '@' && i + 1 < to && Character.isLetterOrDigit(text.charAt(i + 1)));
     }
 
     private int markAt(int i, int to) {
@@ -258,8 +262,7 @@ public final class SentenceSplitter {
         return switch (c) {
             case '.' -> between && !isMissingSpace(i, next);
             case '\'', '’', '-', '/', '@', '+' -> between;
-            case ':' -> Character.isDigit(next) && Character.isDigit(text.charAt(i - 1))
-                    || next == '/';
+            case ':' -> (Character.isDigit(next) && Character.isDigit(text.charAt(i - 1))) || next == '/';
             case ',' -> Character.isDigit(next) && Character.isDigit(text.charAt(i - 1));
             default -> Character.getType(c) == Character.NON_SPACING_MARK;
         };

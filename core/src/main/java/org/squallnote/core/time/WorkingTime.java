@@ -4,13 +4,24 @@ import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
-/** The hours of the week in which somebody works, in one time zone. Immutable. */
+/**
+ * When somebody works, in one time zone: hours by weekday, less public holidays and own days off; and when they are busy
+ * with meetings. Immutable.
+ *
+ * <p>Hours are those of the clock on the wall: on a day of clock change a working day from 01:00 to 09:00 is an hour
+ * shorter or longer, as it is lived.
+ */
 public final class WorkingTime {
 
     /** Longer silences are counted up to this many days; nobody needs the exact figure after two years. */
@@ -33,12 +44,53 @@ public final class WorkingTime {
         }
     }
 
+    /** Nobody is off for longer; the search for a working day ends there. */
+    private static final int LONGEST_ABSENCE_DAYS = 800;
+
+    /**
+     * A meeting or another time that is taken.
+     *
+     * @param fromInclusive its start
+     * @param toExclusive its end, after the start
+     */
+    public record Busy(Instant fromInclusive, Instant toExclusive) {
+
+        /** Checks that it has a length. */
+        public Busy {
+            if (!fromInclusive.isBefore(toExclusive)) {
+                throw new IllegalArgumentException("Nothing can last from " + fromInclusive + " to " + toExclusive);
+            }
+        }
+    }
+
     private final Map<DayOfWeek, Hours> week;
     private final ZoneId zone;
+    private final Holidays holidays;
+    private final Set<LocalDate> daysOff;
+    private final List<Busy> busy;
 
-    private WorkingTime(Map<DayOfWeek, Hours> week, ZoneId zone) {
+    private WorkingTime(
+            Map<DayOfWeek, Hours> week, ZoneId zone, Holidays holidays, Set<LocalDate> daysOff, List<Busy> busy) {
         this.week = week;
         this.zone = zone;
+        this.holidays = holidays;
+        this.daysOff = Set.copyOf(daysOff);
+        this.busy = List.copyOf(busy);
+    }
+
+    /** The same with the public holidays of a region. */
+    public WorkingTime withHolidays(Holidays ofRegion) {
+        return new WorkingTime(week, zone, ofRegion, daysOff, busy);
+    }
+
+    /** The same with these own days off. */
+    public WorkingTime withDaysOff(Set<LocalDate> off) {
+        return new WorkingTime(week, zone, holidays, off, busy);
+    }
+
+    /** The same with these times taken; they may overlap. */
+    public WorkingTime withBusy(List<Busy> taken) {
+        return new WorkingTime(week, zone, holidays, daysOff, taken);
     }
 
     /**
@@ -50,7 +102,7 @@ public final class WorkingTime {
         if (week.isEmpty()) {
             throw new IllegalArgumentException("A week needs at least one working day");
         }
-        return new WorkingTime(new EnumMap<>(week), zone);
+        return new WorkingTime(new EnumMap<>(week), zone, Holidays.NONE, Set.of(), List.of());
     }
 
     /** Monday to Friday, 09:00 to 17:00. */
@@ -62,7 +114,7 @@ public final class WorkingTime {
                 week.put(day, hours);
             }
         }
-        return new WorkingTime(week, zone);
+        return new WorkingTime(week, zone, Holidays.NONE, Set.of(), List.of());
     }
 
     /** The time zone in which days are counted. */
@@ -72,18 +124,29 @@ public final class WorkingTime {
 
     /** The hours worked on that day, absent on a day off. */
     public Optional<Hours> hoursOn(LocalDate day) {
-        return Optional.ofNullable(week.get(day.getDayOfWeek()));
+        return isWorkingDay(day) ? Optional.ofNullable(week.get(day.getDayOfWeek())) : Optional.empty();
+    }
+
+    /** Why no work is done on that day: the name of a holiday, "day off" or "weekend"; absent on a working day. */
+    public Optional<String> whyOff(LocalDate day) {
+        if (!week.containsKey(day.getDayOfWeek())) {
+            return Optional.of("weekend");
+        }
+        Optional<String> holiday = holidays.on(day);
+        return holiday.isPresent() || !daysOff.contains(day) ? holiday : Optional.of("day off");
     }
 
     /** Whether any work is done on that day. */
     public boolean isWorkingDay(LocalDate day) {
-        return week.containsKey(day.getDayOfWeek());
+        return week.containsKey(day.getDayOfWeek())
+                && !daysOff.contains(day)
+                && holidays.on(day).isEmpty();
     }
 
     /** The day, or the next working day when it is a day off. */
     public LocalDate onOrAfter(LocalDate day) {
         LocalDate d = day;
-        while (!isWorkingDay(d)) {
+        for (int i = 0; i < LONGEST_ABSENCE_DAYS && !isWorkingDay(d); i++) {
             d = d.plusDays(1);
         }
         return d;
@@ -92,7 +155,7 @@ public final class WorkingTime {
     /** The day, or the last working day before it when it is a day off. */
     public LocalDate onOrBefore(LocalDate day) {
         LocalDate d = day;
-        while (!isWorkingDay(d)) {
+        for (int i = 0; i < LONGEST_ABSENCE_DAYS && !isWorkingDay(d); i++) {
             d = d.minusDays(1);
         }
         return d;
@@ -129,17 +192,63 @@ public final class WorkingTime {
             day = last.minusDays(FARTHEST_DAYS);
         }
         for (; !day.isAfter(last); day = day.plusDays(1)) {
-            Hours hours = week.get(day.getDayOfWeek());
-            if (hours == null) {
+            Optional<Hours> hours = hoursOn(day);
+            if (hours.isEmpty()) {
                 continue;
             }
-            Instant start = later(day.atTime(hours.fromInclusive()).atZone(zone).toInstant(), fromInclusive);
-            Instant end = earlier(day.atTime(hours.toExclusive()).atZone(zone).toInstant(), toExclusive);
+            Instant start = later(start(day, hours.get()), fromInclusive);
+            Instant end = earlier(end(day, hours.get()), toExclusive);
             if (start.isBefore(end)) {
                 sum = sum.plus(Duration.between(start, end));
             }
         }
         return sum;
+    }
+
+    /** The working minutes of a day that no meeting takes; of today those that are still ahead. */
+    public long freeMinutes(LocalDate day, Instant now) {
+        Optional<Hours> hours = hoursOn(day);
+        if (hours.isEmpty()) {
+            return 0;
+        }
+        Instant at = later(start(day, hours.get()), now);
+        Instant end = end(day, hours.get());
+        List<Busy> inOrder = new ArrayList<>(busy);
+        inOrder.sort(Comparator.comparing(Busy::fromInclusive));
+        Duration free = Duration.ZERO;
+        for (Busy taken : inOrder) {
+            if (at.isBefore(earlier(taken.fromInclusive(), end))) {
+                free = free.plus(Duration.between(at, earlier(taken.fromInclusive(), end)));
+            }
+            at = later(at, taken.toExclusive());
+        }
+        return at.isBefore(end) ? free.plus(Duration.between(at, end)).toMinutes() : free.toMinutes();
+    }
+
+    /** The last working moment that is not after a moment: the moment itself inside working hours. */
+    public LocalDateTime lastWorkingMomentUpTo(LocalDateTime moment) {
+        LocalDate day = onOrBefore(moment.toLocalDate());
+        Optional<Hours> hours = hoursOn(day);
+        if (hours.isEmpty()) {
+            return moment;
+        }
+        LocalDateTime end = day.atTime(hours.get().toExclusive());
+        if (moment.isAfter(end)) {
+            return end;
+        }
+        if (!moment.isBefore(day.atTime(hours.get().fromInclusive()))) {
+            return moment;
+        }
+        LocalDate before = onOrBefore(day.minusDays(1));
+        return hoursOn(before).map(h -> before.atTime(h.toExclusive())).orElse(moment);
+    }
+
+    private Instant start(LocalDate day, Hours hours) {
+        return day.atTime(hours.fromInclusive()).atZone(zone).toInstant();
+    }
+
+    private Instant end(LocalDate day, Hours hours) {
+        return day.atTime(hours.toExclusive()).atZone(zone).toInstant();
     }
 
     private static Instant later(Instant a, Instant b) {

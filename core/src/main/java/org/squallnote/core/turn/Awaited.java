@@ -27,13 +27,6 @@ public record Awaited(
         boolean openToAll) {
 
     Awaited promisedBy(TurnEvent promise) {
-        return new Awaited(
-                party,
-                messageId,
-                since,
-                promise.facts().promisedBy().or(() -> by),
-                true,
-                what,
-                openToAll);
+        return new Awaited(party, messageId, since, promise.facts().promisedBy().or(() -> by), true, what, openToAll);
     }
 }

@@ -47,11 +47,21 @@ public record Debt(
     }
 
     Debt promisedBy(Optional<LocalDateTime> day) {
-        return new Debt(reason, to, messageId, since, day.or(() -> by), what, others, openToAll, answeredBy, answeredIn);
+        return new Debt(
+                reason, to, messageId, since, day.or(() -> by), what, others, openToAll, answeredBy, answeredIn);
     }
 
     Debt answeredInMyPlace(TurnEvent answer) {
         return new Debt(
-                reason, to, messageId, since, by, what, others, openToAll, Optional.of(answer.from()), Optional.of(answer.messageId()));
+                reason,
+                to,
+                messageId,
+                since,
+                by,
+                what,
+                others,
+                openToAll,
+                Optional.of(answer.from()),
+                Optional.of(answer.messageId()));
     }
 }

@@ -71,10 +71,11 @@ public record Facts(
     /** The facts of a message that was read. */
     public static Facts of(Reading reading, Direction direction) {
         boolean outgoing = direction == Direction.OUTGOING;
-        List<Ask> asks = outgoing ? reading.asks() : reading.asks().stream().filter(Ask::ofMe).toList();
-        Optional<Promise> promise = reading.promises().stream()
-                .filter(one -> !one.toSomebodyElse())
-                .findFirst();
+        List<Ask> asks = outgoing
+                ? reading.asks()
+                : reading.asks().stream().filter(Ask::ofMe).toList();
+        Optional<Promise> promise =
+                reading.promises().stream().filter(one -> !one.toSomebodyElse()).findFirst();
         Optional<Withdrawal> withdrawal = reading.withdrawal();
         String text = reading.words().text();
         return new Facts(
@@ -83,7 +84,10 @@ public record Facts(
                 asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()),
                 asks.stream().anyMatch(Ask::named),
                 !asks.isEmpty() && asks.stream().allMatch(Ask::openToAll),
-                asks.stream().findFirst().map(ask -> bounded(ask.sentence().foldedIn(text))).orElse(""),
+                asks.stream()
+                        .findFirst()
+                        .map(ask -> bounded(ask.sentence().foldedIn(text)))
+                        .orElse(""),
                 reading.replyBy().map(Deadline::end),
                 reading.thanksOnly(),
                 reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),

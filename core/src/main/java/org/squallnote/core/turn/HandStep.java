@@ -15,12 +15,11 @@ final class HandStep {
     /** The state right after the decision. */
     static TurnState after(HandDecision hand, TurnState before, List<TurnEvent> known) {
         boolean closes = hand.turn() == Turn.CLOSED;
-        List<Awaited> awaited =
-                switch (hand.turn()) {
-                    case WITH_OTHERS -> handedTo(hand, before, known);
-                    case NOBODY -> before.iOwe() ? before.awaited() : List.of();
-                    default -> List.of();
-                };
+        List<Awaited> awaited = switch (hand.turn()) {
+            case WITH_OTHERS -> handedTo(hand, before, known);
+            case NOBODY -> before.iOwe() ? before.awaited() : List.of();
+            default -> List.of();
+        };
         return new TurnState(
                 List.of(),
                 List.of(),
@@ -34,7 +33,8 @@ final class HandStep {
 
     /** A closed thread opens only when somebody asks me something in it; anything else leaves a decision standing until it changes the facts. */
     static TurnState next(TurnState state, TurnStep step, TurnEvent event) {
-        boolean asksMe = event.direction() == Direction.INCOMING && event.facts().asksMe();
+        boolean asksMe =
+                event.direction() == Direction.INCOMING && event.facts().asksMe();
         if (state.closed()) {
             if (!asksMe) {
                 return state;
@@ -68,16 +68,18 @@ final class HandStep {
         List<Awaited> awaited = new ArrayList<>(before.awaited());
         for (Debt debt : before.debts()) {
             if (awaited.stream().noneMatch(one -> one.party().isSameAs(debt.to()))) {
-                awaited.add(new Awaited(debt.to(), debt.messageId(), hand.decidedAt(), Optional.empty(), false, "", false));
+                awaited.add(
+                        new Awaited(debt.to(), debt.messageId(), hand.decidedAt(), Optional.empty(), false, "", false));
             }
         }
         for (int i = known.size() - 1; i >= 0 && awaited.isEmpty(); i--) {
             TurnEvent event = known.get(i);
-            boolean personal = event.facts().nature() == Nature.PERSON || event.facts().nature() == Nature.INVITATION;
+            boolean personal =
+                    event.facts().nature() == Nature.PERSON || event.facts().nature() == Nature.INVITATION;
             if (personal && !event.reaction()) {
                 List<Party> others = event.direction() == Direction.INCOMING ? List.of(event.from()) : event.to();
-                others.forEach(party -> awaited.add(new Awaited(
-                        party, event.messageId(), hand.decidedAt(), Optional.empty(), false, "", false)));
+                others.forEach(party -> awaited.add(
+                        new Awaited(party, event.messageId(), hand.decidedAt(), Optional.empty(), false, "", false)));
             }
         }
         return awaited;

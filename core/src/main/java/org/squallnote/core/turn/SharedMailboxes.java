@@ -16,7 +16,10 @@ final class SharedMailboxes {
             return false;
         }
         String domain = address.substring(at + 1);
-        return domain.startsWith("lists.") || domain.startsWith("list.") || ROLES.contains(address.substring(0, at)) || throughList;
+        return domain.startsWith("lists.")
+                || domain.startsWith("list.")
+                || ROLES.contains(address.substring(0, at))
+                || throughList;
     }
 
     /** Whether the message comes through that address or from the same house. */
@@ -25,6 +28,8 @@ final class SharedMailboxes {
         boolean through = event.to().stream().anyMatch(party -> party.address().equals(address))
                 || event.cc().stream().anyMatch(party -> party.address().equals(address));
         boolean list = domain.startsWith("lists.") || domain.startsWith("list.");
-        return through || (list && event.throughList()) || event.from().address().endsWith("@" + domain);
+        return through
+                || (list && event.throughList())
+                || event.from().address().endsWith("@" + domain);
     }
 }

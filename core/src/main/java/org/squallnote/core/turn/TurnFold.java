@@ -68,7 +68,8 @@ public final class TurnFold {
         while (known < events.size() && !isNewer(events.get(known), hand.lastKnownSentAt())) {
             known++;
         }
-        TurnState state = HandStep.after(hand, known == 0 ? TurnState.START : states.get(known - 1), events.subList(0, known));
+        TurnState state =
+                HandStep.after(hand, known == 0 ? TurnState.START : states.get(known - 1), events.subList(0, known));
         for (int i = known; i < events.size(); i++) {
             state = HandStep.next(state, new TurnStep(events.subList(0, i), state), events.get(i));
         }

@@ -31,8 +31,8 @@ public record TurnState(
         Optional<Instant> decidedAt) {
 
     /** Before any message. */
-    public static final TurnState START =
-            new TurnState(List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+    public static final TurnState START = new TurnState(
+            List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
 
     /**
      * A debt that rests while my question back is open.
@@ -82,7 +82,11 @@ public record TurnState(
     public Optional<Instant> since() {
         return switch (turn()) {
             case WITH_ME -> oldestDebt().map(Debt::since);
-            case WITH_OTHERS -> awaited.stream().map(Awaited::since).min(Comparator.naturalOrder()).map(first -> decidedAt.filter(first::isBefore).orElse(first));
+            case WITH_OTHERS ->
+                awaited.stream()
+                        .map(Awaited::since)
+                        .min(Comparator.naturalOrder())
+                        .map(first -> decidedAt.filter(first::isBefore).orElse(first));
             case CLOSED, NOBODY -> decidedAt;
         };
     }
@@ -91,7 +95,8 @@ public record TurnState(
     public Optional<UUID> by() {
         return switch (turn()) {
             case WITH_ME -> oldestDebt().map(Debt::messageId);
-            case WITH_OTHERS -> awaited.stream().min(Comparator.comparing(Awaited::since)).map(Awaited::messageId);
+            case WITH_OTHERS ->
+                awaited.stream().min(Comparator.comparing(Awaited::since)).map(Awaited::messageId);
             case CLOSED, NOBODY -> Optional.empty();
         };
     }

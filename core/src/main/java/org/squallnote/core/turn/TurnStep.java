@@ -51,7 +51,8 @@ final class TurnStep {
         } else {
             switch (facts.nature()) {
                 case BULK -> {}
-                case AUTO_REPLY -> facts.returnsOn().ifPresent(day -> returns.put(event.from().address(), day));
+                case AUTO_REPLY ->
+                    facts.returnsOn().ifPresent(day -> returns.put(event.from().address(), day));
                 case BOUNCE -> bounce(event);
                 default -> incoming(event);
             }
@@ -69,8 +70,10 @@ final class TurnStep {
 
     /** Incoming 2: those it names are not awaited any more, and the message has to go another way. */
     private void bounce(TurnEvent event) {
-        awaited.removeIf(one -> event.facts().failedRecipients().contains(one.party().address()));
-        asking.removeIf(one -> event.facts().failedRecipients().contains(one.party().address()));
+        awaited.removeIf(
+                one -> event.facts().failedRecipients().contains(one.party().address()));
+        asking.removeIf(
+                one -> event.facts().failedRecipients().contains(one.party().address()));
         debts.add(debt(Reason.BOUNCED, event, Set.of()));
     }
 
@@ -84,7 +87,13 @@ final class TurnStep {
         boolean wasAwaited = answer(event);
         if (!wasAwaited && facts.promises() && !isAwaited(event.from())) {
             awaited.add(new Awaited(
-                    event.from(), event.messageId(), event.sentAt(), facts.promisedBy(), true, facts.promised(), false));
+                    event.from(),
+                    event.messageId(),
+                    event.sentAt(),
+                    facts.promisedBy(),
+                    true,
+                    facts.promised(),
+                    false));
         }
         if (facts.asksMe()) {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
@@ -148,7 +157,8 @@ final class TurnStep {
         Set<String> words = tellingWords(about);
         Set<UUID> named = new HashSet<>();
         for (Debt debt : debts) {
-            if (ids.contains(debt.messageId()) && tellingWords(debt.what()).stream().anyMatch(words::contains)) {
+            if (ids.contains(debt.messageId())
+                    && tellingWords(debt.what()).stream().anyMatch(words::contains)) {
                 named.add(debt.messageId());
             }
         }
@@ -162,14 +172,39 @@ final class TurnStep {
                 words.add(word);
             }
         }
-        words.removeAll(Set.of("could", "would", "please", "that", "this", "what", "with", "your", "have", "send", "from", "about", "message", "just", "asked", "need", "needed", "longer", "forward", "forwarded"));
+        words.removeAll(Set.of(
+                "could",
+                "would",
+                "please",
+                "that",
+                "this",
+                "what",
+                "with",
+                "your",
+                "have",
+                "send",
+                "from",
+                "about",
+                "message",
+                "just",
+                "asked",
+                "need",
+                "needed",
+                "longer",
+                "forward",
+                "forwarded"));
         return words;
     }
 
     /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
     private void answerInMyPlace(TurnEvent event) {
         Facts facts = event.facts();
-        boolean answers = !facts.thanksOnly() && !facts.holding() && !facts.promises() && !facts.questionBack() && facts.nature() == Nature.PERSON && facts.asked().isEmpty();
+        boolean answers = !facts.thanksOnly()
+                && !facts.holding()
+                && !facts.promises()
+                && !facts.questionBack()
+                && facts.nature() == Nature.PERSON
+                && facts.asked().isEmpty();
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
             boolean asker = debt.to().isSameAs(event.from());
@@ -179,11 +214,17 @@ final class TurnStep {
             if (asker) {
                 boolean thanksForIt = debt.answeredIn().isPresent()
                         && facts.acknowledges()
-                        && (event.answers().isEmpty() || event.answers().equals(debt.answeredIn()) || event.answers().filter(debt.messageId()::equals).isEmpty());
+                        && (event.answers().isEmpty()
+                                || event.answers().equals(debt.answeredIn())
+                                || event.answers()
+                                        .filter(debt.messageId()::equals)
+                                        .isEmpty());
                 if (thanksForIt) {
                     debts.remove(i);
                 }
-            } else if (answers && event.isAddressedTo(debt.to().address()) && !debt.others().contains(event.from().address())) {
+            } else if (answers
+                    && event.isAddressedTo(debt.to().address())
+                    && !debt.others().contains(event.from().address())) {
                 if (debt.openToAll()) {
                     debts.remove(i);
                 } else if (answersIt(event, debt)) {
@@ -196,7 +237,8 @@ final class TurnStep {
     /** In a mail to the asker; in a room only where it says that it answers that message. */
     private static boolean answersIt(TurnEvent event, Debt debt) {
         return event.answers().filter(debt.messageId()::equals).isPresent()
-                || event.channel() == org.squallnote.core.message.Channel.MAIL && event.answers().isEmpty();
+                || (event.channel() == org.squallnote.core.message.Channel.MAIL
+                        && event.answers().isEmpty());
     }
 
     /** Outgoing 4: my question back is answered, so that I owe the first ask again, unless it has been settled. */
@@ -205,7 +247,7 @@ final class TurnStep {
         for (int i = paused.size() - 1; i >= 0; i--) {
             Paused rest = paused.get(i);
             boolean meant = rest.waitingFor().contains(event.from().address());
-            if (!meant || facts.holding() && !facts.asksMe()) {
+            if (!meant || (facts.holding() && !facts.asksMe())) {
                 continue;
             }
             List<String> still = new ArrayList<>(rest.waitingFor());
@@ -277,7 +319,9 @@ final class TurnStep {
         if (!facts.thanksOnly()) {
             answerDebts(event);
             if (!facts.holding()) {
-                asking.stream().filter(one -> event.isAddressedTo(one.party().address())).forEach(awaited::add);
+                asking.stream()
+                        .filter(one -> event.isAddressedTo(one.party().address()))
+                        .forEach(awaited::add);
                 asking.removeIf(one -> event.isAddressedTo(one.party().address()));
             }
         }
@@ -356,7 +400,13 @@ final class TurnStep {
         }
         Optional<LocalDateTime> by = event.facts().askBy();
         awaited.add(new Awaited(
-                party, event.messageId(), event.sentAt(), by, false, event.facts().what(), event.facts().openToAll()));
+                party,
+                event.messageId(),
+                event.sentAt(),
+                by,
+                false,
+                event.facts().what(),
+                event.facts().openToAll()));
     }
 
     private Party partyOf(String address, TurnEvent event) {
@@ -364,7 +414,8 @@ final class TurnStep {
         all.addAll(event.cc());
         before.forEach(earlier -> all.add(earlier.from()));
         return all.stream()
-                .filter(party -> party.address().equals(address) && !party.name().isEmpty())
+                .filter(party ->
+                        party.address().equals(address) && !party.name().isEmpty())
                 .findFirst()
                 .orElse(new Party("", address));
     }

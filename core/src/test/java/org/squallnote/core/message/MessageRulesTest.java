@@ -68,6 +68,6 @@ class MessageRulesTest {
     private static Nature nature(
             String from, Map<String, String> headers, Optional<String> calendar, Optional<String> delivery) {
         return NatureRules.natureOf(
-                new NatureRules.Input(new Party("", from), "A subject", Headers.of(headers), calendar, delivery));
+                new NatureRules.Input(new Party("", from), "A subject", Headers.of(headers), calendar, delivery, ""));
     }
 }

@@ -33,7 +33,8 @@ final class Stories {
     /** A thread. */
     record Story(String name, List<TurnEvent> events, List<String> expected) {}
 
-    private static final Pattern LINE = Pattern.compile("([^>]+)>([^:\\[(]+)(?:\\(cc ([^)]+)\\))?((?: ?\\[[^\\]]+])*): (.*)");
+    private static final Pattern LINE =
+            Pattern.compile("([^>]+)>([^:\\[(]+)(?:\\(cc ([^)]+)\\))?((?: ?\\[[^\\]]+])*): (.*)");
     private static final Pattern MARK = Pattern.compile("\\[([^\\]]+)]");
     private static final Instant START = Instant.parse("2026-03-10T10:20:00Z");
     private static final Reader READER = new Reader(
@@ -49,8 +50,8 @@ final class Stories {
     static List<Story> all() {
         Stories teller = new Stories();
         List<Story> stories = new ArrayList<>();
-        try (BufferedReader in = new BufferedReader(new InputStreamReader(
-                Stories.class.getResourceAsStream("stories.txt"), StandardCharsets.UTF_8))) {
+        try (BufferedReader in = new BufferedReader(
+                new InputStreamReader(Stories.class.getResourceAsStream("stories.txt"), StandardCharsets.UTF_8))) {
             for (String line = in.readLine(); line != null; line = in.readLine()) {
                 if (line.startsWith("==")) {
                     teller.end(stories);
@@ -120,8 +121,12 @@ final class Stories {
             }
         }
         String text = parts.group(5);
-        Optional<String> bounced = marks.stream().filter(m -> m.startsWith("bounce ")).findFirst();
-        String body = text + bounced.map(m -> "\nFinal-Recipient: rfc822; " + party(m.substring(7)).address()).orElse("");
+        Optional<String> bounced =
+                marks.stream().filter(m -> m.startsWith("bounce ")).findFirst();
+        String body = text
+                + bounced.map(m -> "\nFinal-Recipient: rfc822; "
+                                + party(m.substring(7)).address())
+                        .orElse("");
         Direction direction = from.name().equals("me") ? Direction.OUTGOING : Direction.INCOMING;
         Instant sentAt = START.plusSeconds(600L * events.size());
         MessageToRead message = new MessageToRead(
@@ -162,16 +167,24 @@ final class Stories {
             return Headers.of(Map.of("List-Unsubscribe", "<mailto:off@shop.example>"));
         }
         if (marks.stream().anyMatch(mark -> mark.startsWith("bounce"))) {
-            return Headers.of(Map.of("Return-Path", "<>", "Content-Type", "multipart/report; report-type=delivery-status"));
+            return Headers.of(
+                    Map.of("Return-Path", "<>", "Content-Type", "multipart/report; report-type=delivery-status"));
         }
         return marks.contains("list")
-                ? Headers.of(Map.of("List-Id", "<quays.lists.harbours.example>", "List-Post", "<mailto:quays@lists.harbours.example>"))
+                ? Headers.of(Map.of(
+                        "List-Id",
+                        "<quays.lists.harbours.example>",
+                        "List-Post",
+                        "<mailto:quays@lists.harbours.example>"))
                 : Headers.none();
     }
 
     private static Optional<String> calendar(Set<String> marks) {
         return marks.stream()
-                .filter(mark -> mark.equals("request") || mark.equals("cancel") || mark.equals("counter") || mark.equals("reply"))
+                .filter(mark -> mark.equals("request")
+                        || mark.equals("cancel")
+                        || mark.equals("counter")
+                        || mark.equals("reply"))
                 .map(mark -> mark.toUpperCase(Locale.ROOT))
                 .findFirst();
     }
