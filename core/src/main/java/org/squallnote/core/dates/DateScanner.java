@@ -2,7 +2,6 @@ package org.squallnote.core.dates;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -94,16 +93,27 @@ public final class DateScanner {
         return Optional.of(first);
     }
 
-    private static DatePhrase joined(DatePhrase first, DatePhrase second) {
+    private DatePhrase joined(DatePhrase first, DatePhrase second) {
         boolean timesOfOneDay = second.form() == Form.TIME && first.time().isPresent();
-        LocalDate day = timesOfOneDay ? first.day() : second.day();
-        Optional<LocalTime> time = second.time();
-        if (timesOfOneDay
-                && time.isPresent()
-                && time.get().isBefore(first.time().orElseThrow())) {
-            time = time.map(t -> t.getHour() < 12 ? t.plusHours(12) : t);
+        if (timesOfOneDay) {
+            LocalTime start = first.time().orElseThrow();
+            LocalTime written = second.time().orElseThrow();
+            LocalTime end = written.isBefore(start) && written.getHour() < 12 ? written.plusHours(12) : written;
+            return range(first, second, first.form() == Form.TIME ? dayOf(end) : first.day(), Optional.of(end));
         }
+        boolean weekdayBeforeStart =
+                second.day().isBefore(first.day()) && second.day().plusWeeks(1).isAfter(first.day());
+        return range(first, second, weekdayBeforeStart ? second.day().plusWeeks(1) : second.day(), second.time());
+    }
+
+    private static DatePhrase range(DatePhrase first, DatePhrase second, LocalDate day, Optional<LocalTime> time) {
         return new DatePhrase(first.fromInclusive(), second.toExclusive(), day, time, Form.RANGE);
+    }
+
+    /** The day of writing or, once the time has passed, the next. */
+    private LocalDate dayOf(LocalTime time) {
+        LocalDate today = context.today();
+        return today.atTime(time).isBefore(context.sentAt()) ? today.plusDays(1) : today;
     }
 
     private Optional<DatePhrase> phraseAt(int from) {
@@ -167,11 +177,8 @@ public final class DateScanner {
                     time.time(),
                     day.get().form());
         }
-        LocalDateTime sameDay = context.today().atTime(time.time().orElseThrow());
-        if (sameDay.isBefore(context.sentAt())) {
-            return new DatePhrase(time.fromInclusive(), next, context.today().plusDays(1), time.time(), Form.TIME);
-        }
-        return time;
+        LocalDate dayOfTime = dayOf(time.time().orElseThrow());
+        return new DatePhrase(time.fromInclusive(), next, dayOfTime, time.time(), Form.TIME);
     }
 
     /** Monday of the week that follows the one of a day. */

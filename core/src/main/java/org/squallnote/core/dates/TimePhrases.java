@@ -13,6 +13,7 @@ final class TimePhrases {
 
     private static final Pattern CLOCK =
             Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))?(am|pm|a\\.m|p\\.m|a|p|h|hrs|ish)?");
+    private static final Pattern FOUR_DIGITS = Pattern.compile("\\d{4}");
     private static final int LONGEST_TIME = 9;
     private static final LocalTime NOON = LocalTime.NOON;
 
@@ -150,6 +151,9 @@ final class TimePhrases {
             }
             return bareHourAt(from);
         }
+        if (FOUR_DIGITS.matcher(word).matches()) {
+            return militaryAt(from);
+        }
         Matcher clock = word.length() <= LONGEST_TIME ? CLOCK.matcher(word) : CLOCK.matcher("");
         if (!clock.matches()) {
             return Optional.empty();
@@ -159,7 +163,7 @@ final class TimePhrases {
         int minutes = hasMinutes ? Integer.parseInt(clock.group(2)) : 0;
         String suffix = clock.group(3) == null ? "" : clock.group(3);
         if (hour > 24 || minutes > 59) {
-            return word.matches("\\d{4}") ? militaryAt(from) : Optional.empty();
+            return Optional.empty();
         }
         if (suffix.startsWith("a") || suffix.startsWith("p")) {
             return halfDay(from, from + 1, hour, minutes, suffix.startsWith("p"));

@@ -51,7 +51,8 @@ final class AskTitle {
             "good",
             "enough",
             "as",
-            "might");
+            "might",
+            "mind");
     private static final Pattern TAIL = Pattern.compile(
             "(?i)[,;]? *(please|if possible|if you can|if you could|if at all possible|by any chance|ideally|preferably|at the latest|if you have a (moment|minute)|if you get a chance|thanks|thank you|for me)$");
     private static final Pattern NEW_CLAUSE = Pattern.compile(
@@ -99,7 +100,9 @@ final class AskTitle {
         return one.replaceAll(" (on|by|before|for|until|in|at)$", "");
     }
 
-    private static Optional<String> verbFirst(String wanted, String who) {
+    private static Optional<String> verbFirst(String sentence, String who) {
+        // "let me know whether" asks to be told; "let me have" to be sent.
+        String wanted = sentence.replaceFirst("(?i)\\blet (me|us) (know|have)\\b", "$2");
         String[] words = wanted.split(" ");
         int i = 0;
         while (i < words.length - 1

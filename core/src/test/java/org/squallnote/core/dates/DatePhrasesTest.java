@@ -114,7 +114,7 @@ class DatePhrasesTest {
                     before the weekend                  | 2026-03-13
                     before the end of the month         | 2026-03-31
                     between Monday and Wednesday        | 2026-03-18
-                    from Monday to Friday               | 2026-03-13
+                    from Monday to Friday               | 2026-03-20
                     from nine to five                   | 2026-03-10T17:00
                     by Christmas                        | 2026-12-25
                     by Easter                           | 2026-04-05
