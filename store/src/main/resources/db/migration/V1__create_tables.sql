@@ -9,6 +9,22 @@ create table account (
     constraint account_sign_in unique (sign_in)
 );
 
+-- How an account works: names, working hours, days off. Without a row, the usual ones hold.
+create table account_settings (
+    owner uuid primary key references account (id),
+    settings varchar(100000) not null
+);
+
+-- What the user has said about everything from one address or list.
+create table party_rule (
+    owner uuid not null references account (id),
+    party varchar(320) not null,
+    asks varchar(10),
+    reply_days int,
+    made_at timestamp(9) with time zone not null,
+    primary key (owner, party)
+);
+
 create table source (
     id uuid primary key,
     owner uuid not null references account (id),
@@ -67,6 +83,7 @@ create table thread (
     turn varchar(20) not null,
     since timestamp(9) with time zone,
     by_message uuid,
+    debts varchar(400000) not null,
     awaited varchar(400000) not null,
     reopened_by uuid,
     last_message_at timestamp(9) with time zone not null,
@@ -108,6 +125,12 @@ create table message (
     thread_id uuid not null,
     decision varchar(20) not null,
     decided_at timestamp(9) with time zone,
+    mentions varchar(8000) not null,
+    list_address varchar(320),
+    reply_day date,
+    reply_time time,
+    reply_firm boolean not null,
+    correction varchar(10),
     edited boolean not null,
     removed boolean not null,
     version int not null,
@@ -118,6 +141,15 @@ create index message_in_thread on message (owner, thread_id, sent_at);
 create index message_in_component on message (owner, component);
 create index message_by_subject on message (owner, base_subject, sent_at);
 create index message_in_room on message (owner, room_id, sent_at);
+
+-- What the engine found in a message, as far as whose turn it is depends on it: a cache.
+create table reading (
+    message_id uuid primary key references message (id),
+    owner uuid not null,
+    version varchar(80) not null,
+    facts varchar(100000) not null
+);
+create index reading_by_version on reading (owner, version);
 
 create table message_raw (
     message_id uuid primary key references message (id),
@@ -165,6 +197,7 @@ create table category (
     monogram varchar(4) not null,
     letter varchar(1),
     place int not null,
+    reply_days int,
     retired_at timestamp(9) with time zone,
     version int not null
 );
@@ -179,6 +212,8 @@ create table follow_up (
     reply_time time,
     firm boolean not null,
     effort_minutes int,
+    for_reply boolean not null,
+    answer_seen uuid,
     state varchar(10) not null,
     created_at timestamp(9) with time zone not null,
     ended_at timestamp(9) with time zone,

@@ -6,10 +6,13 @@ import org.mybatis.spring.annotation.MapperScan;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.squallnote.core.turn.Facts;
 import org.squallnote.store.message.Files;
-import org.squallnote.store.message.Parties;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.Texts;
+import org.squallnote.store.settings.AccountSettings;
+import org.squallnote.store.thread.Awaiting;
+import org.squallnote.store.thread.Debts;
 import org.squallnote.store.type.StoreTypes;
 
 /** Makes the stores of this module beans. */
@@ -20,7 +23,15 @@ public class StoreConfiguration {
     /** The mapping of types and names. */
     @Bean
     public ConfigurationCustomizer storeTypes() {
-        return configuration ->
-                StoreTypes.register(configuration, List.of(Recipients.class, Parties.class, Files.class, Texts.class));
+        return configuration -> StoreTypes.register(
+                configuration,
+                List.of(
+                        Recipients.class,
+                        Files.class,
+                        Texts.class,
+                        Debts.class,
+                        Awaiting.class,
+                        Facts.class,
+                        AccountSettings.class));
     }
 }

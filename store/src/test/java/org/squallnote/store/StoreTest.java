@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -17,6 +19,7 @@ import org.squallnote.core.category.Hue;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.store.account.Account;
@@ -25,7 +28,6 @@ import org.squallnote.store.category.Category;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.Parties;
 import org.squallnote.store.outbox.OutboxEntry;
 import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.outbox.OutboxState;
@@ -35,6 +37,8 @@ import org.squallnote.store.source.Cursor;
 import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStatus;
 import org.squallnote.store.source.SourceStore;
+import org.squallnote.store.thread.Awaiting;
+import org.squallnote.store.thread.Debts;
 import org.squallnote.store.thread.StoredThread;
 import org.squallnote.store.thread.ThreadStore;
 
@@ -103,7 +107,7 @@ class StoreTest {
 
     @Test
     void anUpdateCountsOnlyOnTheVersionItWasBasedOn() {
-        Category category = new Category(UUID.randomUUID(), owner, "Crane", Hue.CLAY, "Cr", null, 0, null, 0);
+        Category category = new Category(UUID.randomUUID(), owner, "Crane", Hue.CLAY, "Cr", null, 0, 3, null, 0);
         categories.insert(category);
 
         assertThat(categories.update(category)).isEqualTo(1);
@@ -136,6 +140,8 @@ class StoreTest {
                 time,
                 false,
                 15,
+                true,
+                null,
                 FollowUpState.OPEN,
                 CLOCK_CHANGE,
                 null,
@@ -153,7 +159,15 @@ class StoreTest {
                 Turn.WITH_OTHERS,
                 CLOCK_CHANGE,
                 null,
-                new Parties(List.of(new Party("Tilda", "tilda@x.example"))),
+                new Debts(List.of()),
+                new Awaiting(List.of(new Awaited(
+                        new Party("Tilda", "tilda@x.example"),
+                        UUID.randomUUID(),
+                        CLOCK_CHANGE,
+                        Optional.of(LocalDateTime.parse("2026-03-06T15:00")),
+                        true,
+                        "I'll send it by three",
+                        false))),
                 null,
                 CLOCK_CHANGE,
                 1,

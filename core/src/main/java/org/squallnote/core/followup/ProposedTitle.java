@@ -1,10 +1,12 @@
 package org.squallnote.core.followup;
 
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.text.WordList;
 
 /** Proposes what a follow-up is called: a verb first, then about what. */
 public final class ProposedTitle {
@@ -16,6 +18,9 @@ public final class ProposedTitle {
     private static final Pattern REPLY_MARKS =
             Pattern.compile("^((re|fwd?|aw|wg)\\s*:\\s*)+", Pattern.CASE_INSENSITIVE);
     private static final Pattern SPACE = Pattern.compile("\\s+");
+
+    private static final Set<String> BY_ANSWERING =
+            Set.copyOf(WordList.lines(ProposedTitle.class, "answering-verbs.txt"));
 
     private ProposedTitle() {}
 
@@ -44,6 +49,11 @@ public final class ProposedTitle {
                 .flatMap(ask -> AskTitle.of(from, reading, ask))
                 .map(ProposedTitle::cut)
                 .orElseGet(() -> of(from, subject, firstWords));
+    }
+
+    /** Whether what the title says is done by answering: to answer, tell, send, confirm. */
+    public static boolean endsWithAnswer(String title) {
+        return BY_ANSWERING.contains(title.strip().split(" ", 2)[0].toLowerCase(Locale.ROOT));
     }
 
     /** "Crane quote" becomes "crane quote"; names and abbreviations ("VAT return", "B12 lease") stay. */

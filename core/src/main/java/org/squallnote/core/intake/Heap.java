@@ -11,15 +11,12 @@ public enum Heap {
     /**
      * The heap of an undecided message.
      *
-     * @param asksMe whether an ask for me was found in it
+     * @param asksMe whether an ask for me was found in it, or the user has said that it asks
      */
     public static Heap of(Nature nature, boolean asksMe) {
-        if (nature == Nature.BOUNCE || nature == Nature.INVITATION) {
+        if (asksMe || nature == Nature.BOUNCE || nature == Nature.INVITATION) {
             return ASKS_YOU;
         }
-        if (!nature.isPersonal()) {
-            return AUTOMATIC;
-        }
-        return asksMe ? ASKS_YOU : TO_READ;
+        return nature.isPersonal() ? TO_READ : AUTOMATIC;
     }
 }

@@ -62,6 +62,29 @@ public record Facts(
 
     private static final int LONGEST_WORDS = 300;
 
+    /** Says nothing: a reaction, or a message whose writer has taken it back. */
+    public static final Facts SILENT = new Facts(
+            Nature.PERSON,
+            false,
+            Set.of(),
+            false,
+            false,
+            "",
+            Optional.empty(),
+            false,
+            false,
+            false,
+            false,
+            Optional.empty(),
+            "",
+            false,
+            false,
+            false,
+            false,
+            "",
+            Optional.empty(),
+            List.of());
+
     /** Copies the collections. */
     public Facts {
         asked = Set.copyOf(asked);
@@ -102,6 +125,35 @@ public record Facts(
                 withdrawal.map(one -> bounded(one.about().foldedIn(text))).orElse(""),
                 reading.returnsOn(),
                 reading.failedRecipients());
+    }
+
+    /** The same with the user's own word on whether it asks them, which holds against what was read. */
+    public Facts asking(boolean me) {
+        if (me == asksMe) {
+            return this;
+        }
+        boolean fromProgram = nature == Nature.BULK || nature == Nature.AUTO_REPLY;
+        return new Facts(
+                me && fromProgram ? Nature.PERSON : nature,
+                me,
+                me ? asked : Set.of(),
+                me && askedByName,
+                me && openToAll,
+                me ? what : "",
+                me ? askBy : Optional.empty(),
+                thanksOnly && !me,
+                acknowledges && !me,
+                holding,
+                promises,
+                promisedBy,
+                promised,
+                questionBack && me,
+                solved,
+                withdraws,
+                withdrawsLastOnly,
+                withdrawsAbout,
+                returnsOn,
+                failedRecipients);
     }
 
     private static String bounded(String words) {

@@ -27,7 +27,9 @@ class IntakeRulesTest {
     void heapsFollowFromNatureAndAsk() {
         assertThat(Heap.of(Nature.PERSON, true)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.PERSON, false)).isEqualTo(Heap.TO_READ);
-        assertThat(Heap.of(Nature.BULK, true)).isEqualTo(Heap.AUTOMATIC);
+        assertThat(Heap.of(Nature.BULK, false)).isEqualTo(Heap.AUTOMATIC);
+        // The user has said that this sender asks, whatever the headers say.
+        assertThat(Heap.of(Nature.BULK, true)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.BOUNCE, false)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.INVITATION, false)).isEqualTo(Heap.ASKS_YOU);
     }

@@ -2,8 +2,10 @@ package org.squallnote.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.squallnote.core.text.Span;
 
 /** In each text the words KEEP are the writer's own, and what holds DROP is carried along. */
 class OwnWordsTest {
@@ -41,5 +43,17 @@ class OwnWordsTest {
         assertThat(words.own().split("KEEP", -1)).as(words.own()).hasSize(wanted);
         assertThat(words.own()).doesNotContain("DROP");
         assertThat(words.carried()).doesNotContain("KEEP");
+    }
+
+    @Test
+    void aStretchIsFoundAgainInTheOwnWords() {
+        String text = "\n\n  Hi,\n> When does it open?\ncould you send\nme the key?\n> old\n";
+        OwnWords words = OwnWords.of(text);
+        int from = text.indexOf("could");
+        Span sentence = new Span(from, text.indexOf("key?") + 4);
+
+        assertThat(words.inOwn(sentence).orElseThrow().in(words.own())).isEqualTo("could you send\nme the key?");
+        assertThat(words.inOwn(new Span(text.indexOf("When"), text.indexOf("When") + 4)))
+                .isEmpty();
     }
 }

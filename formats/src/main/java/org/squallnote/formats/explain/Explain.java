@@ -32,8 +32,7 @@ import org.squallnote.formats.mail.ParsedMail;
  */
 public final class Explain {
 
-    private static final String USAGE =
-            """
+    private static final String USAGE = """
             ./squallnote explain [--me ADDRESS[,ADDRESS...]] [--name NAME] [--zone ZONE] [--locale en-US] FILE...
                 what was found in .eml files, mbox files and JSON Lines, and why
             ./squallnote explain --jsonl FILE...

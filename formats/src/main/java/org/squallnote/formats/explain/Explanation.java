@@ -40,14 +40,21 @@ final class Explanation {
                     "I owe",
                     debt.to().displayName() + ", " + debt.reason().name().toLowerCase(Locale.ROOT)
                             + by(debt.by().map(Object::toString).orElse("")) + quoted(debt.what())
-                            + debt.answeredBy().map(who -> ", answered by " + who.displayName()).orElse(""));
+                            + debt.answeredBy()
+                                    .map(who -> ", answered by " + who.displayName())
+                                    .orElse(""));
         }
-        state.paused().forEach(rest -> out.line("I owe later", rest.debt().to().displayName() + quoted(rest.debt().what())));
+        state.paused()
+                .forEach(rest -> out.line(
+                        "I owe later",
+                        rest.debt().to().displayName() + quoted(rest.debt().what())));
         for (Awaited one : state.awaited()) {
             out.line(
                     "awaited",
-                    one.party().displayName() + (one.promised() ? ", promised" : ", asked")
-                            + by(one.by().map(Object::toString).orElse("")) + quoted(one.what()));
+                    one.party().displayName()
+                            + (one.promised() ? ", promised" : ", asked")
+                            + by(one.by().map(Object::toString).orElse(""))
+                            + quoted(one.what()));
         }
         state.asking().forEach(one -> out.line("asks back", one.party().displayName()));
         state.returns().forEach((who, day) -> out.line("away", who + " is back on " + day));
@@ -67,20 +74,26 @@ final class Explanation {
         line("nature", reading.nature().name().toLowerCase(Locale.ROOT).replace('_', '-') + ", since " + reading.why());
         line("asks me", reading.asksMe() ? "yes" : "no");
         for (Ask ask : reading.asks()) {
-            String whom = ask.ofMe() ? "me" : ask.asked().isEmpty() ? "nobody in particular" : String.join(", ", ask.asked());
+            String whom =
+                    ask.ofMe() ? "me" : ask.asked().isEmpty() ? "nobody in particular" : String.join(", ", ask.asked());
             line(
                     "ask",
-                    ask.kind().name().toLowerCase(Locale.ROOT) + " of " + whom + ": \u201c" + ask.sentence().foldedIn(text)
-                            + "\u201d, by \u201c" + ask.words().foldedIn(text) + "\u201d");
+                    ask.kind().name().toLowerCase(Locale.ROOT) + " of " + whom + ": \u201c"
+                            + ask.sentence().foldedIn(text) + "\u201d, by \u201c"
+                            + ask.words().foldedIn(text) + "\u201d");
         }
         reading.replyBy().ifPresent(deadline -> line("reply by", dated(deadline, message, text)));
         reading.events().forEach(event -> line("event", dated(event, message, text)));
         for (Promise promise : reading.promises()) {
             line(
                     promise.toSomebodyElse() ? "promise to another" : "promise",
-                    "\u201c" + promise.words().foldedIn(text) + "\u201d" + promise.by().map(day -> ", by " + Predictions.written(day)).orElse(""));
+                    "\u201c" + promise.words().foldedIn(text) + "\u201d"
+                            + promise.by()
+                                    .map(day -> ", by " + Predictions.written(day))
+                                    .orElse(""));
         }
-        reading.withdrawal().ifPresent(taken -> line("takes back", "\u201c" + taken.words().foldedIn(text) + "\u201d"));
+        reading.withdrawal()
+                .ifPresent(taken -> line("takes back", "\u201c" + taken.words().foldedIn(text) + "\u201d"));
         flag(reading.acknowledgement(), "acknowledges");
         flag(reading.holding(), "says an answer will come");
         flag(reading.questionBack(), "asks back");

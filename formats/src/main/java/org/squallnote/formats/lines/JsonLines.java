@@ -128,7 +128,9 @@ public final class JsonLines {
             Reader reader = new Reader(me, monthFirst, WorkingTime.officeHours(zone));
             String id = required(row, "id").asString();
             boolean conversation = row.has("messages");
-            List<Entry> entries = conversation ? conversation() : List.of(entry(required(row, "message"), row.path("message"), Set.of(), Map.of(), id));
+            List<Entry> entries = conversation
+                    ? conversation()
+                    : List.of(entry(required(row, "message"), row.path("message"), Set.of(), Map.of(), id));
             return new Line(id, reader, entries, conversation);
         }
 
@@ -138,16 +140,19 @@ public final class JsonLines {
             Map<String, String> writers = new HashMap<>();
             List<Entry> entries = new ArrayList<>();
             for (JsonNode message : row.path("messages")) {
-                Entry entry = entry(message, row, people, writers, required(message, "id").asString());
+                Entry entry = entry(
+                        message, row, people, writers, required(message, "id").asString());
                 writers.put(entry.id(), entry.message().from().address());
                 entries.add(entry);
             }
             return entries;
         }
 
-        private Entry entry(JsonNode message, JsonNode shared, Set<Party> people, Map<String, String> writers, String id) {
+        private Entry entry(
+                JsonNode message, JsonNode shared, Set<Party> people, Map<String, String> writers, String id) {
             boolean chat = shared.path("channel").asString("mail").equals("chat");
-            boolean inRoom = chat && shared.path("room").path("kind").asString("direct").equals("group");
+            boolean inRoom =
+                    chat && shared.path("room").path("kind").asString("direct").equals("group");
             Party from = party(required(message, "from"));
             List<Party> to = parties(message.path("to"));
             Optional<String> answers = text(message, "inReplyTo");
@@ -156,7 +161,9 @@ public final class JsonLines {
             }
             Headers headers = headers(message.path("headers"));
             boolean answersMe = message.path("answersMe").asBoolean(false)
-                    || answers.map(writers::get).filter(me.addresses()::contains).isPresent();
+                    || answers.map(writers::get)
+                            .filter(me.addresses()::contains)
+                            .isPresent();
             MessageToRead read = new MessageToRead(
                     chat ? Channel.CHAT : Channel.MAIL,
                     from,
@@ -200,7 +207,8 @@ public final class JsonLines {
         }
 
         private static Party party(JsonNode node) {
-            return new Party(text(node, "name").orElse(""), text(node, "address").orElse(""));
+            return new Party(
+                    text(node, "name").orElse(""), text(node, "address").orElse(""));
         }
 
         private static List<Party> parties(JsonNode node) {
@@ -221,7 +229,9 @@ public final class JsonLines {
 
         private static Headers headers(JsonNode node) {
             Map<String, String> fields = new LinkedHashMap<>();
-            node.properties().forEach(field -> fields.put(field.getKey(), field.getValue().asString("")));
+            node.properties()
+                    .forEach(
+                            field -> fields.put(field.getKey(), field.getValue().asString("")));
             return Headers.of(fields);
         }
 

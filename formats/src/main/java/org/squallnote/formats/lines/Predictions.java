@@ -68,8 +68,11 @@ public final class Predictions {
             TurnState state = fold.state();
             ObjectNode step = steps.addObject();
             step.put("iOwe", state.iOwe());
-            List<String> awaiting =
-                    state.awaited().stream().map(Awaited::party).map(party -> party.address()).distinct().toList();
+            List<String> awaiting = state.awaited().stream()
+                    .map(Awaited::party)
+                    .map(party -> party.address())
+                    .distinct()
+                    .toList();
             ArrayNode addresses = step.putArray("awaiting");
             awaiting.forEach(addresses::add);
         }

@@ -19,15 +19,19 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.reading.Ask;
-import org.squallnote.core.reading.AskFinder;
+import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.ChatConversations;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
+import org.squallnote.server.reading.AccountReader;
+import org.squallnote.server.reading.AccountReaders;
+import org.squallnote.server.reading.ReadableMessage;
+import org.squallnote.server.reading.Readings;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.sources.chat.ChatEvent;
 import org.squallnote.store.message.ChatChange;
 import org.squallnote.store.message.Files;
+import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.Reaction;
 import org.squallnote.store.message.Recipients;
@@ -48,6 +52,9 @@ public class ChatArrivals {
     private final MessageStore messages;
     private final SourceStore sources;
     private final ThreadAssignment assignment;
+    private final ThreadTurns turns;
+    private final AccountReaders readers;
+    private final Readings readings;
     private final IntakeGate gate;
     private final LiveEvents live;
     private final UuidV7 ids;
@@ -56,12 +63,18 @@ public class ChatArrivals {
             MessageStore messages,
             SourceStore sources,
             ThreadAssignment assignment,
+            ThreadTurns turns,
+            AccountReaders readers,
+            Readings readings,
             IntakeGate gate,
             LiveEvents live,
             UuidV7 ids) {
         this.messages = messages;
         this.sources = sources;
         this.assignment = assignment;
+        this.turns = turns;
+        this.readers = readers;
+        this.readings = readings;
         this.gate = gate;
         this.live = live;
         this.ids = ids;
@@ -75,6 +88,7 @@ public class ChatArrivals {
     public boolean takeIn(Source source, List<ChatEvent> events) {
         UUID owner = source.owner();
         boolean known = false;
+        AccountReader reader = readers.of(owner);
         Map<String, List<StoredMessage>> freshByRoom = new LinkedHashMap<>();
         for (ChatEvent event : events) {
             if (event instanceof ChatEvent.Message message) {
@@ -82,15 +96,13 @@ public class ChatArrivals {
                     known = true;
                     continue;
                 }
-                StoredMessage stored = toStore(source, message);
-                messages.insert(stored);
-                messages.insertRaw(owner, stored.id(), message.raw().getBytes(StandardCharsets.UTF_8));
-                messages.changesOf(owner, message.eventId()).forEach(change -> apply(owner, change));
+                StoredMessage stored = store(source, message, reader);
+                messages.changesOf(owner, message.eventId()).forEach(change -> apply(owner, change, reader));
                 freshByRoom
                         .computeIfAbsent(message.roomId(), room -> new ArrayList<>())
                         .add(stored);
             } else {
-                takeInChange(owner, event);
+                takeInChange(owner, event, reader);
             }
         }
         freshByRoom.forEach((room, fresh) -> {
@@ -101,7 +113,7 @@ public class ChatArrivals {
         return known;
     }
 
-    private void takeInChange(UUID owner, ChatEvent event) {
+    private void takeInChange(UUID owner, ChatEvent event, AccountReader reader) {
         if (event instanceof ChatEvent.Reaction reaction) {
             boolean takenBack =
                     messages.changesOf(owner, reaction.eventId()).stream().anyMatch(ChatChange::removal);
@@ -114,40 +126,46 @@ public class ChatArrivals {
                                 reaction.sender(),
                                 reaction.content(),
                                 reaction.sentAt()));
+                refreshTurn(owner, reaction.target());
             }
         } else if (event instanceof ChatEvent.Edit edit) {
             keep(
                     owner,
-                    new ChatChange(edit.eventId(), edit.target(), edit.sender(), false, edit.text(), edit.sentAt()));
+                    new ChatChange(edit.eventId(), edit.target(), edit.sender(), false, edit.text(), edit.sentAt()),
+                    reader);
         } else if (event instanceof ChatEvent.Removal removal) {
+            Optional<Reaction> reaction = messages.reaction(owner, removal.target());
             messages.deleteReaction(owner, removal.target());
+            reaction.ifPresent(gone -> refreshTurn(owner, gone.target()));
             keep(
                     owner,
-                    new ChatChange(removal.eventId(), removal.target(), removal.sender(), true, "", removal.sentAt()));
+                    new ChatChange(removal.eventId(), removal.target(), removal.sender(), true, "", removal.sentAt()),
+                    reader);
         }
     }
 
-    private void keep(UUID owner, ChatChange change) {
+    private void refreshTurn(UUID owner, String eventId) {
+        messages.byIdentity(owner, identity(eventId))
+                .filter(message -> !message.threadId().equals(MailThreads.UNTHREADED))
+                .ifPresent(message -> turns.refresh(owner, message.threadId()));
+    }
+
+    private void keep(UUID owner, ChatChange change, AccountReader reader) {
         messages.saveChange(owner, change);
         // In the order in which they were made, since reading backwards meets the last edit first.
-        messages.changesOf(owner, change.target()).forEach(each -> apply(owner, each));
+        messages.changesOf(owner, change.target()).forEach(each -> apply(owner, each, reader));
+        refreshTurn(owner, change.target());
         live.changed(owner, List.of(Topic.INTAKE));
     }
 
-    private void apply(UUID owner, ChatChange change) {
+    private void apply(UUID owner, ChatChange change, AccountReader reader) {
         messages.byIdentity(owner, identity(change.target())).ifPresent(message -> {
             if (change.removal()) {
                 messages.remove(owner, message.id());
             } else if (message.fromAddress().equals(change.sender().toLowerCase(Locale.ROOT))) {
-                Optional<Ask> ask =
-                        message.direction() == Direction.INCOMING ? AskFinder.firstIn(change.body()) : Optional.empty();
-                messages.edit(
-                        owner,
-                        message.id(),
-                        change.body(),
-                        ask.isPresent(),
-                        ask.map(Ask::sentence).map(MailArrivals::cutAsk).orElse(""));
+                messages.edit(owner, message.id(), change.body());
             }
+            messages.byId(owner, message.id()).ifPresent(changed -> readings.refresh(reader, changed));
         });
     }
 
@@ -155,9 +173,26 @@ public class ChatArrivals {
         return "c:" + eventId;
     }
 
-    private StoredMessage toStore(Source source, ChatEvent.Message event) {
+    private StoredMessage store(Source source, ChatEvent.Message event, AccountReader reader) {
+        Optional<ChatRoom> room = sources.room(source.owner(), event.roomId());
+        StoredMessage unread = toStore(source, event, room);
+        boolean answersMine = readings.isMineInChat(source.owner(), event.answers());
+        Reading reading = reader.read(ReadableMessage.chat(unread, room, answersMine), unread.direction());
+        Found found = Readings.found(reader, unread.party(), null, unread.nature(), unread.direction(), reading);
+        messages.insert(unread);
+        messages.insertRaw(source.owner(), unread.id(), event.raw().getBytes(StandardCharsets.UTF_8));
+        messages.found(source.owner(), unread.id(), found);
+        readings.keep(reader, unread, reading);
+        if (unread.direction() == Direction.OUTGOING) {
+            // Reading backwards meets answers before what they answer.
+            messages.answering(source.owner(), event.roomId(), event.eventId())
+                    .forEach(answer -> readings.refresh(reader, answer));
+        }
+        return unread;
+    }
+
+    private StoredMessage toStore(Source source, ChatEvent.Message event, Optional<ChatRoom> room) {
         UUID owner = source.owner();
-        Optional<ChatRoom> room = sources.room(owner, event.roomId());
         String sender = event.sender().toLowerCase(Locale.ROOT);
         List<Party> members = room.map(found -> found.members().list()).orElse(List.of());
         Party from = members.stream()
@@ -168,12 +203,6 @@ public class ChatArrivals {
                 .filter(member -> !member.address().equals(sender))
                 .toList();
         boolean mine = sender.equals(source.address());
-        boolean addressed = room.map(ChatRoom::direct).orElse(false)
-                || event.mentions().contains("@room")
-                || event.mentions().stream().anyMatch(source.address()::equalsIgnoreCase)
-                || answersMine(owner, event);
-        Optional<Ask> ask =
-                !mine && addressed && !event.automatic() ? AskFinder.firstIn(event.text()) : Optional.empty();
         String beginning = event.text().replaceAll("\\s+", " ").strip();
         return new StoredMessage(
                 ids.next(),
@@ -191,8 +220,8 @@ public class ChatArrivals {
                 event.sentAt(),
                 event.sentAt(),
                 event.text(),
-                ask.isPresent(),
-                ask.map(Ask::sentence).map(MailArrivals::cutAsk).orElse(""),
+                false,
+                "",
                 false,
                 new Files(event.file()
                         .map(file -> List.of(new Files.StoredFile(0, file.name(), file.type(), file.size())))
@@ -206,16 +235,15 @@ public class ChatArrivals {
                 MailThreads.UNTHREADED,
                 Decision.NOT_ASKED,
                 null,
+                new Texts(event.mentions().stream().limit(50).toList()),
+                null,
+                null,
+                null,
+                false,
+                null,
                 false,
                 false,
                 0);
-    }
-
-    private boolean answersMine(UUID owner, ChatEvent.Message event) {
-        return event.answers()
-                .flatMap(id -> messages.byIdentity(owner, identity(id)))
-                .filter(message -> message.direction() == Direction.OUTGOING)
-                .isPresent();
     }
 
     /** Cuts the room into conversations again around the new messages. */

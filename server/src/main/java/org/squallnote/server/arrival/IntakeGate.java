@@ -1,6 +1,7 @@
 package org.squallnote.server.arrival;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashMap;
@@ -8,12 +9,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.intake.IntakeStart;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.turn.Debt;
+import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
@@ -30,15 +34,29 @@ import org.squallnote.store.source.SourceStore;
 @Component
 class IntakeGate {
 
+    /** About older answers, met while a mailbox is read for the first time, nobody wants to be told. */
+    private static final Duration RECENT = Duration.ofHours(12);
+
     private final MessageStore messages;
     private final SourceStore sources;
+    private final ThreadTurns turns;
+    private final AnswerSeen answerSeen;
     private final Commands commands;
     private final LiveEvents live;
     private final Clock clock;
 
-    IntakeGate(MessageStore messages, SourceStore sources, Commands commands, LiveEvents live, Clock clock) {
+    IntakeGate(
+            MessageStore messages,
+            SourceStore sources,
+            ThreadTurns turns,
+            AnswerSeen answerSeen,
+            Commands commands,
+            LiveEvents live,
+            Clock clock) {
         this.messages = messages;
         this.sources = sources;
+        this.turns = turns;
+        this.answerSeen = answerSeen;
         this.commands = commands;
         this.live = live;
         this.clock = clock;
@@ -93,28 +111,34 @@ class IntakeGate {
                 .toList();
     }
 
-    /** Takes out of Intake what this answer of mine answers. */
+    /** Takes out of Intake what this answer of mine answers; what I have only promised stays. */
     private void settle(UUID owner, StoredMessage answer, UUID threadId) {
+        TurnState state = turns.state(owner, threadId);
+        Set<UUID> stillOwed = state.debts().stream().map(Debt::messageId).collect(Collectors.toSet());
         List<String> to = Stream.concat(answer.recipients().to().stream(), answer.recipients().cc().stream())
                 .map(Party::address)
                 .toList();
         List<ThreadingRow> settled = messages.undecidedInThread(owner, threadId, answer.sentAt()).stream()
-                .filter(row -> to.contains(row.fromAddress()))
+                .filter(row -> to.contains(row.fromAddress()) && !stillOwed.contains(row.id()))
                 .toList();
-        if (settled.isEmpty()) {
-            return;
-        }
         Instant now = clock.instant();
-        commands.runWithin(owner, "answer-seen", changes -> {
-            for (ThreadingRow row : settled) {
-                messages.decide(owner, row.id(), Decision.ANSWERED, now);
-                changes.record(
-                        SubjectType.MESSAGE,
-                        row.id(),
-                        new DecisionState(row.decision(), null),
-                        new DecisionState(Decision.ANSWERED, now));
-            }
-            changes.label("Taken out of Intake, since your answer was seen").touch(Topic.INTAKE);
-        });
+        boolean recent = answer.sentAt().isAfter(now.minus(RECENT));
+        if (!settled.isEmpty()) {
+            commands.runWithin(owner, "answer-seen", changes -> {
+                for (ThreadingRow row : settled) {
+                    messages.decide(owner, row.id(), Decision.ANSWERED, now);
+                    changes.record(
+                            SubjectType.MESSAGE,
+                            row.id(),
+                            new DecisionState(row.decision(), null, null),
+                            new DecisionState(Decision.ANSWERED, now, null));
+                }
+                changes.label("Taken out of Intake, since your answer was seen").touch(Topic.INTAKE);
+                if (recent) {
+                    changes.announce();
+                }
+            });
+        }
+        answerSeen.seen(owner, answer, threadId, state, recent);
     }
 }

@@ -6,7 +6,7 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
+import java.util.Collection;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,23 +20,24 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
-import org.squallnote.core.message.Nature;
-import org.squallnote.core.message.NatureRules;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.reading.Ask;
-import org.squallnote.core.reading.AskFinder;
-import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.server.reading.AccountReader;
+import org.squallnote.server.reading.AccountReaders;
+import org.squallnote.server.reading.ReadableMessage;
+import org.squallnote.server.reading.Readings;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.sources.mail.ArrivedMail;
 import org.squallnote.store.message.Files;
+import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.Place;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
-import org.squallnote.store.source.SourceStore;
+import org.squallnote.store.message.ThreadingRow;
 
 /**
  * Takes in mail: each message once, whatever folder, account or file it is found in and however often it is handed
@@ -51,15 +52,26 @@ public class MailArrivals {
     private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
 
     private final MessageStore messages;
-    private final SourceStore sources;
     private final MailThreads threads;
+    private final ThreadTurns turns;
+    private final AccountReaders readers;
+    private final Readings readings;
     private final IntakeGate gate;
     private final UuidV7 ids;
 
-    MailArrivals(MessageStore messages, SourceStore sources, MailThreads threads, IntakeGate gate, UuidV7 ids) {
+    MailArrivals(
+            MessageStore messages,
+            MailThreads threads,
+            ThreadTurns turns,
+            AccountReaders readers,
+            Readings readings,
+            IntakeGate gate,
+            UuidV7 ids) {
         this.messages = messages;
-        this.sources = sources;
         this.threads = threads;
+        this.turns = turns;
+        this.readers = readers;
+        this.readings = readings;
         this.gate = gate;
         this.ids = ids;
     }
@@ -83,17 +95,15 @@ public class MailArrivals {
 
     /** Takes in a batch. */
     public Outcome takeIn(Origin origin, List<ArrivedMail> batch) {
-        Set<String> mine = new HashSet<>(sources.addresses(origin.owner()));
+        AccountReader reader = readers.of(origin.owner());
         Map<UUID, StoredMessage> fresh = new LinkedHashMap<>();
         int known = 0;
         for (ArrivedMail arrived : batch) {
             String identity = identityOf(origin.owner(), arrived);
             Optional<UUID> before = messages.idOf(origin.owner(), identity);
             UUID id = before.orElseGet(() -> {
-                StoredMessage message = toStore(origin, arrived, identity, mine);
+                StoredMessage message = store(origin, arrived, identity, reader);
                 fresh.put(message.id(), message);
-                messages.insert(message);
-                messages.insertRaw(origin.owner(), message.id(), arrived.raw());
                 return message.id();
             });
             known += before.isPresent() ? 1 : 0;
@@ -107,6 +117,7 @@ public class MailArrivals {
             Set<UUID> touched = threads.rethread(
                     origin.owner(),
                     fresh.values().stream().map(StoredMessage::component).collect(Collectors.toSet()));
+            readAnswersToMine(origin.owner(), fresh.values(), reader);
             gate.decide(
                     origin.owner(),
                     origin.sourceId(),
@@ -115,6 +126,31 @@ public class MailArrivals {
                     origin.everythingToIntake());
         }
         return new Outcome(fresh.size(), known);
+    }
+
+    /** On a list, what answers me is meant for me; my mail may come in after its answers. */
+    private void readAnswersToMine(UUID owner, Collection<StoredMessage> fresh, AccountReader reader) {
+        Set<String> mine = fresh.stream()
+                .filter(message -> message.direction() == Direction.OUTGOING)
+                .map(StoredMessage::messageId)
+                .collect(Collectors.toSet());
+        Set<UUID> components = fresh.stream()
+                .filter(message -> message.direction() == Direction.OUTGOING)
+                .map(StoredMessage::component)
+                .collect(Collectors.toSet());
+        for (UUID component : components) {
+            for (ThreadingRow row : messages.inComponent(owner, component)) {
+                List<String> refs = row.refs().list();
+                boolean answer = row.direction() == Direction.INCOMING
+                        && row.listAddress() != null
+                        && !refs.isEmpty()
+                        && mine.contains(refs.get(refs.size() - 1));
+                if (answer) {
+                    messages.byId(owner, row.id()).ifPresent(message -> readings.refresh(reader, message));
+                    turns.refresh(owner, row.threadId());
+                }
+            }
+        }
     }
 
     /**
@@ -154,19 +190,34 @@ public class MailArrivals {
         }
     }
 
-    private StoredMessage toStore(Origin origin, ArrivedMail arrived, String identity, Set<String> mine) {
+    private StoredMessage store(Origin origin, ArrivedMail arrived, String identity, AccountReader reader) {
         ParsedMail mail = arrived.mail();
-        Direction direction = directionOf(origin, mail, mine);
-        Nature nature = NatureRules.natureOf(new NatureRules.Input(
-                mail.from(), mail.subject(), mail.headers(), mail.calendarMethod(), mail.deliveryAction()));
-        boolean toMe = mail.to().stream().anyMatch(party -> mine.contains(party.address()));
-        Optional<Ask> ask = nature == Nature.PERSON && direction == Direction.INCOMING && toMe
-                ? AskFinder.firstIn(OwnWords.of(mail.text()).own())
-                : Optional.empty();
+        Direction direction = directionOf(origin, mail, reader.me().addresses());
         Instant sentAt = mail.sentAt()
                 .filter(at -> at.isAfter(BEFORE_MAIL)
                         && at.isBefore(arrived.receivedAt().plus(CLOCK_TOLERANCE)))
                 .orElse(arrived.receivedAt());
+        boolean answersMine = readings.answersMineByMail(origin.owner(), mail.references());
+        Reading reading = reader.read(ReadableMessage.mail(mail, mail.text(), sentAt, answersMine), direction);
+        StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, reader, reading);
+        messages.insert(message);
+        messages.insertRaw(origin.owner(), message.id(), arrived.raw());
+        readings.keep(reader, message, reading);
+        return message;
+    }
+
+    private StoredMessage toStore(
+            Origin origin,
+            ArrivedMail arrived,
+            String identity,
+            Direction direction,
+            Instant sentAt,
+            AccountReader reader,
+            Reading reading) {
+        ParsedMail mail = arrived.mail();
+        String list = ReadableMessage.listAddress(mail.headers());
+        String party = list == null ? mail.from().address() : list;
+        Found found = Readings.found(reader, party, null, reading.nature(), direction, reading);
         String baseSubject = BaseSubject.of(mail.subject()).text();
         UUID component = threads.componentFor(origin.owner(), mail, baseSubject, sentAt);
         return new StoredMessage(
@@ -176,7 +227,7 @@ public class MailArrivals {
                 Channel.MAIL,
                 identity,
                 direction,
-                nature,
+                found.nature(),
                 mail.from().name(),
                 mail.from().address(),
                 new Recipients(mail.to(), mail.cc(), mail.replyTo()),
@@ -185,8 +236,8 @@ public class MailArrivals {
                 sentAt,
                 arrived.receivedAt(),
                 mail.text(),
-                nature == Nature.INVITATION || ask.isPresent(),
-                ask.map(Ask::sentence).map(MailArrivals::cutAsk).orElse(""),
+                found.asksMe(),
+                found.ask(),
                 mail.hasHtml(),
                 new Files(mail.attachments().stream()
                         .map(file -> new Files.StoredFile(file.index(), file.name(), file.type(), file.size()))
@@ -200,13 +251,15 @@ public class MailArrivals {
                 MailThreads.UNTHREADED,
                 Decision.NOT_ASKED,
                 null,
+                new Texts(List.of()),
+                list,
+                found.replyDay(),
+                found.replyTime(),
+                found.replyFirm(),
+                null,
                 false,
                 false,
                 0);
-    }
-
-    static String cutAsk(String ask) {
-        return ask.length() > 900 ? ask.substring(0, 900) : ask;
     }
 
     /** A mail from me is outgoing, unless I wrote it to nobody but myself: then it is a note that waits for me. */

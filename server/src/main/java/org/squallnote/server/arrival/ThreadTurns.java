@@ -1,23 +1,35 @@
 package org.squallnote.server.arrival;
 
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.core.turn.TurnEvent;
-import org.squallnote.core.turn.TurnRules;
+import org.squallnote.core.turn.TurnFold;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.Topic;
 import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.Parties;
+import org.squallnote.store.message.Reaction;
 import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.reading.StoredFacts;
+import org.squallnote.store.source.ChatRoom;
 import org.squallnote.store.source.SourceStore;
+import org.squallnote.store.thread.Awaiting;
+import org.squallnote.store.thread.Debts;
 import org.squallnote.store.thread.StoredThread;
 import org.squallnote.store.thread.ThreadStore;
 
@@ -28,12 +40,15 @@ public class ThreadTurns {
     private final MessageStore messages;
     private final ThreadStore threads;
     private final SourceStore sources;
+    private final ReadingStore readings;
     private final Commands commands;
 
-    ThreadTurns(MessageStore messages, ThreadStore threads, SourceStore sources, Commands commands) {
+    ThreadTurns(
+            MessageStore messages, ThreadStore threads, SourceStore sources, ReadingStore readings, Commands commands) {
         this.messages = messages;
         this.threads = threads;
         this.sources = sources;
+        this.readings = readings;
         this.commands = commands;
     }
 
@@ -44,9 +59,7 @@ public class ThreadTurns {
             return;
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
-        List<String> mine = sources.addresses(owner);
-        TurnState state = TurnRules.after(
-                rows.stream().map(row -> event(row, mine)).toList(), before.flatMap(StoredThread::handDecision));
+        TurnState state = fold(owner, threadId, rows).state(before.flatMap(StoredThread::handDecision));
         StoredThread after = derived(owner, threadId, rows, state);
         if (before.isEmpty()) {
             threads.insert(after);
@@ -59,6 +72,74 @@ public class ThreadTurns {
         }
     }
 
+    /** Whose turn it is, as {@link #refresh} derives it. */
+    TurnState state(UUID owner, UUID threadId) {
+        List<ThreadingRow> rows = messages.threadingInThread(owner, threadId);
+        if (rows.isEmpty()) {
+            return TurnState.START;
+        }
+        return fold(owner, threadId, rows).state(threads.byId(owner, threadId).flatMap(StoredThread::handDecision));
+    }
+
+    private TurnFold fold(UUID owner, UUID threadId, List<ThreadingRow> rows) {
+        Map<UUID, Facts> facts = readings.inThread(owner, threadId).stream()
+                .collect(Collectors.toMap(StoredFacts::messageId, StoredFacts::facts));
+        Map<String, UUID> idOf = new HashMap<>();
+        rows.forEach(row -> idOf.put(row.messageId(), row.id()));
+        boolean direct = Optional.ofNullable(rows.get(0).roomId())
+                .flatMap(room -> sources.room(owner, room))
+                .map(ChatRoom::direct)
+                .orElse(false);
+        TurnFold fold = new TurnFold();
+        for (ThreadingRow row : rows) {
+            Facts its = facts.getOrDefault(row.id(), Facts.SILENT);
+            fold.add(event(row, row.direction() == Direction.INCOMING ? its.asking(row.asksMe()) : its, idOf, direct));
+        }
+        if (rows.get(0).channel() == Channel.CHAT) {
+            Set<String> mine = Set.copyOf(sources.addresses(owner));
+            messages.reactionsInThread(owner, threadId).forEach(one -> fold.add(reaction(one, mine, idOf)));
+        }
+        return fold;
+    }
+
+    private static TurnEvent event(ThreadingRow row, Facts facts, Map<String, UUID> idOf, boolean direct) {
+        boolean chat = row.channel() == Channel.CHAT;
+        List<String> refs = row.refs().list();
+        Optional<String> answers = chat
+                ? Optional.ofNullable(row.answers())
+                : refs.isEmpty() ? Optional.empty() : Optional.of(refs.get(refs.size() - 1));
+        return new TurnEvent(
+                row.id(),
+                row.sentAt(),
+                row.channel(),
+                row.direction(),
+                new Party(row.fromName(), row.fromAddress()),
+                chat && !direct ? List.of() : row.recipients().to(),
+                row.recipients().cc(),
+                answers.map(idOf::get),
+                false,
+                Optional.empty(),
+                row.listAddress() != null,
+                facts);
+    }
+
+    private static TurnEvent reaction(Reaction reaction, Set<String> mine, Map<String, UUID> idOf) {
+        String sender = reaction.sender().toLowerCase(Locale.ROOT);
+        return new TurnEvent(
+                UUID.nameUUIDFromBytes(reaction.eventId().getBytes(StandardCharsets.UTF_8)),
+                reaction.sentAt(),
+                Channel.CHAT,
+                mine.contains(sender) ? Direction.OUTGOING : Direction.INCOMING,
+                new Party("", sender),
+                List.of(),
+                List.of(),
+                Optional.ofNullable(idOf.get(reaction.target())),
+                true,
+                Optional.empty(),
+                false,
+                Facts.SILENT);
+    }
+
     private void noteOpening(UUID owner, UUID threadId, List<ThreadingRow> rows, UUID messageId) {
         String who = rows.stream()
                 .filter(row -> row.id().equals(messageId))
@@ -68,29 +149,14 @@ public class ThreadTurns {
         commands.runWithin(
                 owner,
                 "thread-opened-again",
-                changes -> changes.label("Opened again: " + who + " has written")
+                changes -> changes.label("Opened again: " + who + " asks something")
+                        .announce()
                         .record(
                                 SubjectType.THREAD,
                                 threadId,
                                 Map.of("turn", Turn.CLOSED),
                                 Map.of("openedBy", messageId))
                         .touch(Topic.THREADS));
-    }
-
-    private static TurnEvent event(ThreadingRow row, List<String> mine) {
-        List<Party> others = row.recipients().to().stream()
-                .filter(party -> !mine.contains(party.address()))
-                .toList();
-        if (row.channel() == Channel.CHAT && others.size() > 1) {
-            others = List.of(); // Said to a whole room, it waits for nobody in particular.
-        }
-        return new TurnEvent(
-                row.id(),
-                row.sentAt(),
-                row.direction(),
-                row.nature(),
-                new Party(row.fromName(), row.fromAddress()),
-                others);
     }
 
     private static StoredThread derived(UUID owner, UUID threadId, List<ThreadingRow> rows, TurnState state) {
@@ -110,7 +176,8 @@ public class ThreadTurns {
                 state.turn(),
                 state.since().orElse(null),
                 state.by().orElse(null),
-                new Parties(state.awaited()),
+                new Debts(state.debts()),
+                new Awaiting(state.awaited()),
                 state.reopenedBy().orElse(null),
                 rows.get(rows.size() - 1).sentAt(),
                 rows.size(),

@@ -53,19 +53,24 @@ class Categories implements Restorer {
             String monogram,
             @Nullable String letter,
             int place,
+            @Nullable Integer replyDays,
             @Nullable Instant retiredAt) {
 
         static State of(Category c) {
-            return new State(c.name(), c.hue(), c.monogram(), c.letter(), c.place(), c.retiredAt());
+            return new State(c.name(), c.hue(), c.monogram(), c.letter(), c.place(), c.replyDays(), c.retiredAt());
         }
 
         Category toRow(UUID id, UUID owner, int version) {
-            return new Category(id, owner, name, hue, monogram, letter, place, retiredAt, version);
+            return new Category(id, owner, name, hue, monogram, letter, place, replyDays, retiredAt, version);
         }
     }
 
     /** What the user says about a category. */
-    record Content(String name, Hue hue, @Nullable String letter) {}
+    record Content(
+            String name,
+            Hue hue,
+            @Nullable String letter,
+            @Nullable Integer replyDays) {}
 
     List<Category> all(SignedIn me) {
         return store.of(me.accountId());
@@ -88,6 +93,7 @@ class Categories implements Restorer {
                     Monogram.propose(name, taken),
                     letter(content, others, id),
                     place,
+                    content.replyDays(),
                     null,
                     0);
             store.insert(category);
@@ -114,6 +120,7 @@ class Categories implements Restorer {
                             old.name().equals(name) ? old.monogram() : Monogram.propose(name, monogramsBut(others, id)),
                             letter(content, others, id),
                             old.place(),
+                            content.replyDays(),
                             old.retiredAt(),
                             version));
             changes.label("Changed category " + name);
@@ -167,7 +174,16 @@ class Categories implements Restorer {
 
     private static Category with(Category c, int place, @Nullable Instant retiredAt) {
         return new Category(
-                c.id(), c.owner(), c.name(), c.hue(), c.monogram(), c.letter(), place, retiredAt, c.version());
+                c.id(),
+                c.owner(),
+                c.name(),
+                c.hue(),
+                c.monogram(),
+                c.letter(),
+                place,
+                c.replyDays(),
+                retiredAt,
+                c.version());
     }
 
     private Category get(SignedIn me, UUID id) {

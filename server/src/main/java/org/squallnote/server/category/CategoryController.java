@@ -1,6 +1,8 @@
 package org.squallnote.server.category;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -38,22 +40,31 @@ class CategoryController {
             Hue hue,
             String monogram,
             @Nullable String letter,
+            @Nullable Integer replyDays,
             boolean retired,
             int version) {
 
         static CategoryView of(Category c) {
             return new CategoryView(
-                    c.id(), c.name(), c.hue(), c.monogram(), c.letter(), c.retiredAt() != null, c.version());
+                    c.id(),
+                    c.name(),
+                    c.hue(),
+                    c.monogram(),
+                    c.letter(),
+                    c.replyDays(),
+                    c.retiredAt() != null,
+                    c.version());
         }
     }
 
     record CategoryForm(
             @NotBlank @Size(max = 60) String name,
             Hue hue,
-            @Nullable @Size(max = 1) String letter) {
+            @Nullable @Size(max = 1) String letter,
+            @Nullable @Min(0) @Max(90) Integer replyDays) {
 
         Categories.Content content() {
-            return new Categories.Content(name, hue, letter);
+            return new Categories.Content(name, hue, letter, replyDays);
         }
     }
 

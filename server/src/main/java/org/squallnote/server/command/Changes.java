@@ -22,6 +22,7 @@ public final class Changes {
     private final List<Change> list = new ArrayList<>();
     private final Set<Topic> topics = EnumSet.noneOf(Topic.class);
     private String label = "";
+    private boolean announced;
 
     Changes(UUID commandId) {
         this.commandId = commandId;
@@ -53,6 +54,16 @@ public final class Changes {
     public Changes touch(Topic... touched) {
         topics.addAll(List.of(touched));
         return this;
+    }
+
+    /** Has open pages say what happened, with a way to undo it: for what happens without a request. */
+    public Changes announce() {
+        announced = true;
+        return this;
+    }
+
+    boolean announced() {
+        return announced;
     }
 
     String label() {

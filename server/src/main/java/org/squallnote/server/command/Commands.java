@@ -76,6 +76,9 @@ public class Commands {
                     write(change.after())));
         }
         live.changed(owner, changes.topics());
+        if (changes.announced()) {
+            live.announce(owner, commandId, changes.label());
+        }
         return new Done(commandId, changes.label());
     }
 

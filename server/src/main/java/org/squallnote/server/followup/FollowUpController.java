@@ -29,11 +29,11 @@ import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Standing;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpOrigin;
 import org.squallnote.store.followup.FollowUpStore;
@@ -48,12 +48,15 @@ class FollowUpController {
 
     private final FollowUps followUps;
     private final FollowUpStore store;
+    private final WorkingTimes workingTimes;
     private final Clock clock;
     private final JsonMapper json;
 
-    FollowUpController(FollowUps followUps, FollowUpStore store, Clock clock, JsonMapper json) {
+    FollowUpController(
+            FollowUps followUps, FollowUpStore store, WorkingTimes workingTimes, Clock clock, JsonMapper json) {
         this.followUps = followUps;
         this.store = store;
+        this.workingTimes = workingTimes;
         this.clock = clock;
         this.json = json;
     }
@@ -64,10 +67,11 @@ class FollowUpController {
             @Nullable LocalTime replyTime,
             boolean firm,
             @Nullable UUID categoryId,
-            @Nullable @Min(1) @Max(6000) Integer effortMinutes) {
+            @Nullable @Min(1) @Max(6000) Integer effortMinutes,
+            boolean forReply) {
 
         FollowUps.Content content() {
-            return new FollowUps.Content(title, replyDay, replyTime, firm, categoryId, effortMinutes);
+            return new FollowUps.Content(title, replyDay, replyTime, firm, categoryId, effortMinutes, forReply);
         }
     }
 
@@ -80,6 +84,8 @@ class FollowUpController {
             boolean firm,
             Standing standing,
             @Nullable Integer effortMinutes,
+            boolean forReply,
+            boolean answerSeen,
             FollowUpState state,
             @Nullable Instant endedAt,
             @Nullable String from,
@@ -173,8 +179,10 @@ class FollowUpController {
                 f.replyDay(),
                 f.replyTime(),
                 f.firm(),
-                Standing.of(f.replyBy(), now, WorkingTime.officeHours(me.zoneId())),
+                Standing.of(f.replyBy(), now, workingTimes.of(me.accountId())),
                 f.effortMinutes(),
+                f.forReply(),
+                f.answerSeen() != null,
                 f.state(),
                 f.endedAt(),
                 origin == null ? null : new Party(origin.fromName(), origin.fromAddress()).displayName(),

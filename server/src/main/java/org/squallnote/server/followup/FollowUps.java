@@ -66,7 +66,8 @@ class FollowUps implements Restorer {
             @Nullable LocalTime replyTime,
             boolean firm,
             @Nullable UUID categoryId,
-            @Nullable Integer effortMinutes) {}
+            @Nullable Integer effortMinutes,
+            boolean forReply) {}
 
     Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
         return commands.run(me, commandId, "follow-up", changes -> {
@@ -81,6 +82,8 @@ class FollowUps implements Restorer {
                     content.replyDay() == null ? null : content.replyTime(),
                     content.firm(),
                     content.effortMinutes(),
+                    content.forReply(),
+                    null,
                     FollowUpState.OPEN,
                     clock.instant(),
                     null,
@@ -112,6 +115,8 @@ class FollowUps implements Restorer {
                         content.replyDay() == null ? null : content.replyTime(),
                         content.firm(),
                         content.effortMinutes(),
+                        content.forReply(),
+                        null,
                         old.state(),
                         old.createdAt(),
                         old.endedAt(),
@@ -134,6 +139,16 @@ class FollowUps implements Restorer {
             }
             changes.label(verb + before.title());
         });
+    }
+
+    /** Changes a follow-up as a consequence of something else, within its command. */
+    void changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
+        FollowUpRecord before = record(owner, old);
+        store.update(changed);
+        if (changed.state() != FollowUpState.OPEN) {
+            archiveEnded(owner, old.id(), changes);
+        }
+        note(owner, old.id(), before, changes);
     }
 
     private void archiveEnded(UUID owner, UUID id, Changes changes) {

@@ -12,6 +12,7 @@ import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.Restorer;
+import org.squallnote.server.correction.ReadAgain;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Archiving;
 import org.squallnote.server.problem.Refusal;
@@ -28,13 +29,21 @@ public class Decisions implements Restorer {
     private final MessageStore messages;
     private final Commands commands;
     private final Archiving archiving;
+    private final ReadAgain readAgain;
     private final Clock clock;
     private final JsonMapper json;
 
-    Decisions(MessageStore messages, Commands commands, Archiving archiving, Clock clock, JsonMapper json) {
+    Decisions(
+            MessageStore messages,
+            Commands commands,
+            Archiving archiving,
+            ReadAgain readAgain,
+            Clock clock,
+            JsonMapper json) {
         this.messages = messages;
         this.commands = commands;
         this.archiving = archiving;
+        this.readAgain = readAgain;
         this.clock = clock;
         this.json = json;
     }
@@ -79,8 +88,8 @@ public class Decisions implements Restorer {
         changes.record(
                         SubjectType.MESSAGE,
                         message.id(),
-                        new DecisionState(message.decision(), message.decidedAt()),
-                        new DecisionState(decision, at))
+                        new DecisionState(message.decision(), message.decidedAt(), message.correction()),
+                        new DecisionState(decision, at, message.correction()))
                 .touch(Topic.INTAKE, Topic.THREADS);
     }
 
@@ -92,7 +101,7 @@ public class Decisions implements Restorer {
     @Override
     public @Nullable Object current(UUID owner, HistoryEntry entry) {
         return messages.byId(owner, entry.subjectId())
-                .map(message -> new DecisionState(message.decision(), message.decidedAt()))
+                .map(message -> new DecisionState(message.decision(), message.decidedAt(), message.correction()))
                 .orElse(null);
     }
 
@@ -101,6 +110,12 @@ public class Decisions implements Restorer {
         if (entry.before() != null) {
             DecisionState before = json.readValue(entry.before(), DecisionState.class);
             messages.decide(owner, entry.subjectId(), before.decision(), before.at());
+            boolean corrected = messages.byId(owner, entry.subjectId())
+                    .filter(message -> message.correction() != before.correction())
+                    .isPresent();
+            if (corrected) {
+                readAgain.correct(owner, entry.subjectId(), before.correction());
+            }
             changes.touch(Topic.INTAKE, Topic.THREADS);
         }
     }

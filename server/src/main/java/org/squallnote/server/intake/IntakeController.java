@@ -3,11 +3,16 @@ package org.squallnote.server.intake;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +29,7 @@ import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.message.IntakeCount;
 import org.squallnote.store.message.IntakeKind;
 import org.squallnote.store.message.IntakeRow;
@@ -42,12 +48,15 @@ class IntakeController {
     private final MessageStore messages;
     private final SourceStore sources;
     private final Decisions decisions;
+    private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    IntakeController(MessageStore messages, SourceStore sources, Decisions decisions, Clock clock) {
+    IntakeController(
+            MessageStore messages, SourceStore sources, Decisions decisions, WorkingTimes workingTimes, Clock clock) {
         this.messages = messages;
         this.sources = sources;
         this.decisions = decisions;
+        this.workingTimes = workingTimes;
         this.clock = clock;
     }
 
@@ -65,12 +74,16 @@ class IntakeController {
             long waitingWorkingMinutes,
             String source,
             @Nullable String room,
-            boolean hasFiles) {}
+            boolean hasFiles,
+            @Nullable LocalDate replyDay,
+            @Nullable LocalTime replyTime,
+            boolean replyFirm) {}
 
     @GetMapping("/api/intake")
     IntakeView intake(@Me SignedIn me) {
         Instant now = clock.instant();
-        WorkingTime workingTime = WorkingTime.officeHours(me.zoneId());
+        WorkingTime workingTime = workingTimes.of(me.accountId());
+        int replyDays = workingTimes.settings(me.accountId()).replyDays();
         Map<UUID, String> sourceNames = new HashMap<>();
         sources.of(me.accountId()).forEach(source -> sourceNames.put(source.id(), source.name()));
         Map<String, String> roomNames = new HashMap<>();
@@ -83,8 +96,12 @@ class IntakeController {
         List<IntakeLine> lines = new ArrayList<>();
         for (Heap heap : Heap.values()) {
             counts.put(heap, 0);
-            messages.intake(me.accountId(), kindsOf(heap), MOST_OF_A_HEAP)
-                    .forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
+            List<IntakeRow> rows = new ArrayList<>(messages.intake(me.accountId(), kindsOf(heap), MOST_OF_A_HEAP));
+            if (heap == Heap.ASKS_YOU) {
+                rows.sort(Comparator.comparing((IntakeRow row) -> due(row, me.zoneId(), workingTime, replyDays))
+                        .thenComparing(IntakeRow::sentAt));
+            }
+            rows.forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
         }
         int total = 0;
         for (IntakeCount count : messages.intakeCounts(me.accountId())) {
@@ -95,6 +112,14 @@ class IntakeController {
                 .map(choice -> new QuickChoice(choice.label(), choice.day()))
                 .toList();
         return new IntakeView(total, counts, lines, choices);
+    }
+
+    /** Until when an answer is wanted: the date that the message names, else as long as answers usually take. */
+    private static LocalDateTime due(IntakeRow row, ZoneId zone, WorkingTime workingTime, int replyDays) {
+        LocalDate named = row.replyDay();
+        LocalDate day =
+                named == null ? workingTime.addWorkingDays(LocalDate.ofInstant(row.sentAt(), zone), replyDays) : named;
+        return day.atTime(Optional.ofNullable(row.replyTime()).orElse(LocalTime.MAX));
     }
 
     /** The kinds of messages that the rule puts into a heap. */
@@ -127,7 +152,10 @@ class IntakeController {
                 workingTime.between(row.sentAt(), now).toMinutes(),
                 sourceNames.getOrDefault(row.sourceId(), ""),
                 row.roomId() == null ? null : roomNames.getOrDefault(row.roomId(), ""),
-                row.hasFiles());
+                row.hasFiles(),
+                row.replyDay(),
+                row.replyTime(),
+                row.replyFirm());
     }
 
     @PostMapping("/api/messages/{id}/nothing")

@@ -49,15 +49,25 @@ public class LiveEvents {
         if (topics.isEmpty()) {
             return;
         }
+        afterCommit(() -> note(owner, topics));
+    }
+
+    /** Has the open pages say what happened by itself. */
+    public void announce(UUID owner, UUID commandId, String label) {
+        afterCommit(() ->
+                send(owner, SseEmitter.event().name("happened").data(Map.of("commandId", commandId, "label", label))));
+    }
+
+    private static void afterCommit(Runnable work) {
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override
                 public void afterCommit() {
-                    note(owner, topics);
+                    work.run();
                 }
             });
         } else {
-            note(owner, topics);
+            work.run();
         }
     }
 

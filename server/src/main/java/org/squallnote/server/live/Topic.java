@@ -7,5 +7,6 @@ public enum Topic {
     THREADS,
     CATEGORIES,
     SOURCES,
-    OUTBOX
+    OUTBOX,
+    READING
 }

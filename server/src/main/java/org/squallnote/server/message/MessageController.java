@@ -24,19 +24,25 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.reading.Reading;
 import org.squallnote.formats.html.SafeHtml;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.reading.AccountReader;
+import org.squallnote.server.reading.AccountReaders;
+import org.squallnote.server.reading.Readings;
 import org.squallnote.store.draft.Draft;
 import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.Files;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMessage;
 import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.settings.PartyRule;
 import org.squallnote.store.source.ChatRoom;
 import org.squallnote.store.source.SourceStore;
 
@@ -52,6 +58,8 @@ class MessageController {
     private final SourceStore sources;
     private final FollowUpStore followUps;
     private final DraftStore drafts;
+    private final AccountReaders readers;
+    private final Readings readings;
     private final Proposals proposals;
     private final SecureRandom random = new SecureRandom();
 
@@ -60,11 +68,15 @@ class MessageController {
             SourceStore sources,
             FollowUpStore followUps,
             DraftStore drafts,
+            AccountReaders readers,
+            Readings readings,
             Proposals proposals) {
         this.messages = messages;
         this.sources = sources;
         this.followUps = followUps;
         this.drafts = drafts;
+        this.readers = readers;
+        this.readings = readings;
         this.proposals = proposals;
     }
 
@@ -82,7 +94,8 @@ class MessageController {
             Instant sentAt,
             String ownWords,
             String carried,
-            @Nullable String ask,
+            boolean asksMe,
+            ReadingView reading,
             boolean hasHtml,
             boolean hasSource,
             List<FileView> files,
@@ -103,11 +116,14 @@ class MessageController {
     MessageView one(@Me SignedIn me, @PathVariable UUID id) {
         StoredMessage message = get(me, id);
         UUID owner = me.accountId();
-        OwnWords words =
-                message.channel() == Channel.MAIL ? OwnWords.of(message.body()) : new OwnWords(message.body(), "");
+        AccountReader reader = readers.of(owner);
+        Reading reading = readings.read(reader, message);
+        OwnWords words = reading.words();
         // A message that holds nothing but what it carries along is shown as it is.
         String own = words.own().isEmpty() ? message.body() : words.own();
         String carried = words.own().isEmpty() ? "" : words.carried();
+        Optional<Asks> rule =
+                Optional.ofNullable(reader.rules().get(message.party())).map(PartyRule::asks);
         return new MessageView(
                 message.id(),
                 message.threadId(),
@@ -125,7 +141,8 @@ class MessageController {
                 message.sentAt(),
                 own,
                 carried,
-                message.ask().isEmpty() ? null : message.ask(),
+                message.asksMe(),
+                ReadingView.of(message, message.asksMe(), rule, reading),
                 message.hasHtml(),
                 message.channel() == Channel.MAIL,
                 message.files().list().stream().map(MessageController::file).toList(),
@@ -139,7 +156,7 @@ class MessageController {
                 followUps.ofMessage(owner, id).stream()
                         .map(f -> new FollowUpRef(f.id(), f.title(), f.endedAt() == null))
                         .toList(),
-                proposals.of(me, message),
+                proposals.of(me, message, reader, reading),
                 drafts.of(owner, id).map(Draft::text).orElse(null));
     }
 

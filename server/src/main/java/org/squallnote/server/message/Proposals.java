@@ -2,15 +2,22 @@ package org.squallnote.server.message;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Channel;
-import org.squallnote.core.time.QuickChoices;
-import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.policy.ReplyByPolicy;
+import org.squallnote.core.reading.Reading;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.reading.AccountReader;
+import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.category.Category;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.StoredMessage;
@@ -23,11 +30,13 @@ class Proposals {
 
     private final MessageStore messages;
     private final CategoryStore categories;
+    private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    Proposals(MessageStore messages, CategoryStore categories, Clock clock) {
+    Proposals(MessageStore messages, CategoryStore categories, WorkingTimes workingTimes, Clock clock) {
         this.messages = messages;
         this.categories = categories;
+        this.workingTimes = workingTimes;
         this.clock = clock;
     }
 
@@ -35,31 +44,59 @@ class Proposals {
     record Proposal(
             String title,
             LocalDate replyBy,
+            @Nullable LocalTime replyTime,
             boolean firm,
             String replyByReason,
             @Nullable UUID categoryId,
             String categoryReason,
-            int effortMinutes) {}
+            int effortMinutes,
+            boolean forReply) {}
 
-    Proposal of(SignedIn me, StoredMessage message) {
-        WorkingTime workingTime = WorkingTime.officeHours(me.zoneId());
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+    Proposal of(SignedIn me, StoredMessage message, AccountReader reader, Reading reading) {
         Optional<UUID> category = messages.lastCategoryFor(me.accountId(), message.fromAddress())
                 .filter(id -> categories
                         .byId(me.accountId(), id)
                         .filter(found -> found.retiredAt() == null)
                         .isPresent());
         String subject = message.channel() == Channel.CHAT ? "" : message.subject();
-        String words = message.ask().isEmpty() ? message.subject() : message.ask();
+        String title = ProposedTitle.of(message.from(), subject, message.subject(), reading);
+        ReplyByPolicy.Proposal replyBy = policy(me, reader)
+                .propose(
+                        reading,
+                        reading.words().text(),
+                        subject,
+                        message.party(),
+                        category,
+                        LocalDateTime.ofInstant(message.sentAt(), me.zoneId()),
+                        LocalDateTime.ofInstant(clock.instant(), me.zoneId()),
+                        reader.workingTime());
         return new Proposal(
-                ProposedTitle.of(message.from(), subject, words),
-                workingTime.addWorkingDays(today, QuickChoices.DEFAULT_WORKING_DAYS),
-                false,
-                "two working days, since the message names no date",
+                title,
+                replyBy.day(),
+                replyBy.time().orElse(null),
+                replyBy.firm(),
+                replyBy.why(),
                 category.orElse(null),
                 category.isPresent()
                         ? "as with the last one from " + message.from().shortName()
                         : "",
-                DEFAULT_EFFORT_MINUTES);
+                DEFAULT_EFFORT_MINUTES,
+                ProposedTitle.endsWithAnswer(title));
+    }
+
+    private ReplyByPolicy policy(SignedIn me, AccountReader reader) {
+        Map<String, Integer> byParty = new HashMap<>();
+        reader.rules().forEach((party, rule) -> {
+            if (rule.replyDays() != null) {
+                byParty.put(party, rule.replyDays());
+            }
+        });
+        Map<UUID, Integer> byCategory = new HashMap<>();
+        for (Category category : categories.of(me.accountId())) {
+            if (category.replyDays() != null) {
+                byCategory.put(category.id(), category.replyDays());
+            }
+        }
+        return new ReplyByPolicy(workingTimes.settings(me.accountId()).replyDays(), byParty, byCategory);
     }
 }

@@ -2,6 +2,9 @@ package org.squallnote.server.thread;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -23,12 +26,15 @@ import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
+import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.Reaction;
 import org.squallnote.store.message.StoredMessage;
@@ -50,18 +56,73 @@ class ThreadController {
     private final ThreadStore store;
     private final MessageStore messages;
     private final SourceStore sources;
+    private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    ThreadController(Threads threads, ThreadStore store, MessageStore messages, SourceStore sources, Clock clock) {
+    ThreadController(
+            Threads threads,
+            ThreadStore store,
+            MessageStore messages,
+            SourceStore sources,
+            WorkingTimes workingTimes,
+            Clock clock) {
         this.threads = threads;
         this.store = store;
         this.messages = messages;
         this.sources = sources;
+        this.workingTimes = workingTimes;
         this.clock = clock;
     }
 
     /** A tick of the trace. */
     record Tick(UUID messageId, Instant sentAt, Direction direction, boolean automatic) {}
+
+    /**
+     * Something I owe.
+     *
+     * @param byDay the deadline or the promised day, with its time where it has one
+     * @param answeredBy who answered in my place
+     */
+    record DebtView(
+            Debt.Reason reason,
+            String to,
+            UUID messageId,
+            Instant since,
+            @Nullable LocalDate byDay,
+            @Nullable LocalTime byTime,
+            String what,
+            @Nullable String answeredBy) {
+
+        static DebtView of(Debt debt) {
+            return new DebtView(
+                    debt.reason(),
+                    debt.to().displayName(),
+                    debt.messageId(),
+                    debt.since(),
+                    debt.by().map(LocalDateTime::toLocalDate).orElse(null),
+                    timeOf(debt.by()),
+                    debt.what(),
+                    debt.answeredBy().map(Party::displayName).orElse(null));
+        }
+    }
+
+    /** Somebody who owes me something. */
+    record AwaitedView(
+            String name,
+            UUID messageId,
+            Instant since,
+            long silenceWorkingMinutes,
+            @Nullable LocalDate byDay,
+            @Nullable LocalTime byTime,
+            boolean promised,
+            String what) {}
+
+    /** A whole day stands as its last moment. */
+    private static @Nullable LocalTime timeOf(Optional<LocalDateTime> by) {
+        return by.map(LocalDateTime::toLocalTime)
+                .filter(time -> !time.equals(LocalTime.MAX))
+                .orElse(null);
+    }
 
     record ThreadLine(
             UUID id,
@@ -72,7 +133,8 @@ class ThreadController {
             Turn turn,
             @Nullable Instant since,
             long silenceWorkingMinutes,
-            List<Party> awaited,
+            List<DebtView> debts,
+            List<AwaitedView> awaited,
             boolean openedAgain,
             @Nullable CloseReason closedAs,
             int messageCount,
@@ -136,8 +198,7 @@ class ThreadController {
     }
 
     private static ThreadMessage message(StoredMessage message, List<String> reactions) {
-        OwnWords words =
-                message.channel() == Channel.MAIL ? OwnWords.of(message.body()) : new OwnWords(message.body(), "");
+        OwnWords words = OwnWords.of(message.body(), message.from().name());
         return new ThreadMessage(
                 message.id(),
                 message.direction(),
@@ -169,6 +230,11 @@ class ThreadController {
                 .map(row -> new Tick(
                         row.id(), row.sentAt(), row.direction(), !row.nature().isPersonal()))
                 .toList();
+        Map<String, String> names = new HashMap<>();
+        for (ThreadingRow row : rows) {
+            names.putIfAbsent(row.fromAddress(), new Party(row.fromName(), row.fromAddress()).displayName());
+        }
+        WorkingTime workingTime = workingTimes.of(me.accountId());
         Instant silentSince = Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt());
         return new ThreadLine(
                 thread.id(),
@@ -182,13 +248,30 @@ class ThreadController {
                 List.copyOf(people),
                 thread.turn(),
                 thread.since(),
-                WorkingTime.officeHours(me.zoneId()).between(silentSince, now).toMinutes(),
-                thread.awaited().list(),
+                workingTime.between(silentSince, now).toMinutes(),
+                thread.debts().list().stream().map(DebtView::of).toList(),
+                thread.awaited().list().stream()
+                        .map(one -> awaited(one, names, workingTime, now))
+                        .toList(),
                 thread.reopenedBy() != null,
                 thread.turn() == Turn.CLOSED ? thread.handReason() : null,
                 thread.messageCount(),
                 trace,
                 thread.version());
+    }
+
+    private static AwaitedView awaited(Awaited one, Map<String, String> names, WorkingTime workingTime, Instant now) {
+        return new AwaitedView(
+                one.party().name().isEmpty()
+                        ? names.getOrDefault(one.party().address(), one.party().displayName())
+                        : one.party().displayName(),
+                one.messageId(),
+                one.since(),
+                workingTime.between(one.since(), now).toMinutes(),
+                one.by().map(LocalDateTime::toLocalDate).orElse(null),
+                timeOf(one.by()),
+                one.promised(),
+                one.what());
     }
 
     @PostMapping("/api/threads/{id}/close")

@@ -11,6 +11,7 @@ import org.squallnote.core.category.Hue;
  * @param monogram two letters that stand for it
  * @param letter the key that chooses it, lower case
  * @param place its place in the order, from zero
+ * @param replyDays working days until a reply, where its messages need another number than others
  * @param retiredAt when it was retired: kept on its follow-ups, no longer on offer
  */
 public record Category(
@@ -21,5 +22,6 @@ public record Category(
         String monogram,
         @Nullable String letter,
         int place,
+        @Nullable Integer replyDays,
         @Nullable Instant retiredAt,
         int version) {}

@@ -20,12 +20,13 @@ public interface CategoryStore {
     @Select("select * from category where owner = #{owner} and id = #{id}")
     Optional<Category> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    @Insert("insert into category (id, owner, name, hue, monogram, letter, place, retired_at, version) values (#{id},"
-            + " #{owner}, #{name}, #{hue}, #{monogram}, #{letter}, #{place}, #{retiredAt}, #{version})")
+    @Insert(
+            "insert into category (id, owner, name, hue, monogram, letter, place, reply_days, retired_at, version) values (#{id},"
+                    + " #{owner}, #{name}, #{hue}, #{monogram}, #{letter}, #{place}, #{replyDays}, #{retiredAt}, #{version})")
     void insert(Category category);
 
     @Update("update category set name = #{name}, hue = #{hue}, monogram = #{monogram}, letter = #{letter},"
-            + " place = #{place}, retired_at = #{retiredAt}, version = version + 1 where owner = #{owner}"
+            + " place = #{place}, reply_days = #{replyDays}, retired_at = #{retiredAt}, version = version + 1 where owner = #{owner}"
             + " and id = #{id} and version = #{version}")
     int update(Category category);
 

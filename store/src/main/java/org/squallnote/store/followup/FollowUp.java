@@ -14,6 +14,8 @@ import org.squallnote.core.time.ReplyBy;
  *
  * @param replyDay the reply-by day in the account's zone, with the time where one was given
  * @param effortMinutes how long it will take, where somebody said so
+ * @param forReply whether it ends by itself when my answer is seen
+ * @param answerSeen my answer that was seen, of one that does not end by it
  * @param endedAt when it was done or dropped
  */
 public record FollowUp(
@@ -25,6 +27,8 @@ public record FollowUp(
         @Nullable LocalTime replyTime,
         boolean firm,
         @Nullable Integer effortMinutes,
+        boolean forReply,
+        @Nullable UUID answerSeen,
         FollowUpState state,
         Instant createdAt,
         @Nullable Instant endedAt,
@@ -46,9 +50,49 @@ public record FollowUp(
                 replyTime,
                 firm,
                 effortMinutes,
+                forReply,
+                answerSeen,
                 newState,
                 createdAt,
                 at,
+                version);
+    }
+
+    /** This follow-up with another reply-by date. */
+    public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                categoryId,
+                day,
+                time,
+                firm,
+                effortMinutes,
+                forReply,
+                answerSeen,
+                state,
+                createdAt,
+                endedAt,
+                version);
+    }
+
+    /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
+    public FollowUp answerSeen(UUID answerId) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                categoryId,
+                replyDay,
+                replyTime,
+                firm,
+                effortMinutes,
+                forReply,
+                answerId,
+                state,
+                createdAt,
+                endedAt,
                 version);
     }
 
@@ -63,6 +107,8 @@ public record FollowUp(
                 replyTime,
                 firm,
                 effortMinutes,
+                forReply,
+                answerSeen,
                 state,
                 createdAt,
                 endedAt,

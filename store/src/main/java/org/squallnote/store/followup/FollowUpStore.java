@@ -29,13 +29,21 @@ public interface FollowUpStore {
     @Select("select * from follow_up where owner = #{owner} and category_id = #{categoryId}")
     List<FollowUp> inCategory(@Param("owner") UUID owner, @Param("categoryId") UUID categoryId);
 
-    @Insert("insert into follow_up (id, owner, title, category_id, reply_day, reply_time, firm, effort_minutes, state,"
-            + " created_at, ended_at, version) values (#{id}, #{owner}, #{title}, #{categoryId}, #{replyDay},"
-            + " #{replyTime}, #{firm}, #{effortMinutes}, #{state}, #{createdAt}, #{endedAt}, #{version})")
+    /** Open follow-ups made from messages of a thread that were sent before a moment. */
+    @Select("select f.* from follow_up f where f.owner = #{owner} and f.state = 'OPEN' and exists (select 1 from"
+            + " follow_up_message l join message m on m.id = l.message_id where l.follow_up_id = f.id"
+            + " and m.thread_id = #{threadId} and m.sent_at < #{before}) order by f.created_at")
+    List<FollowUp> openInThread(
+            @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
+
+    @Insert(
+            "insert into follow_up (id, owner, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply,"
+                    + " answer_seen, state, created_at, ended_at, version) values (#{id}, #{owner}, #{title}, #{categoryId}, #{replyDay},"
+                    + " #{replyTime}, #{firm}, #{effortMinutes}, #{forReply}, #{answerSeen}, #{state}, #{createdAt}, #{endedAt}, #{version})")
     void insert(FollowUp followUp);
 
     @Update("update follow_up set title = #{title}, category_id = #{categoryId}, reply_day = #{replyDay},"
-            + " reply_time = #{replyTime}, firm = #{firm}, effort_minutes = #{effortMinutes}, state = #{state},"
+            + " reply_time = #{replyTime}, firm = #{firm}, effort_minutes = #{effortMinutes}, for_reply = #{forReply}, answer_seen = #{answerSeen}, state = #{state},"
             + " ended_at = #{endedAt}, version = version + 1 where owner = #{owner} and id = #{id}"
             + " and version = #{version}")
     int update(FollowUp followUp);

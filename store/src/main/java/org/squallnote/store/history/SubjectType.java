@@ -8,5 +8,6 @@ public enum SubjectType {
     CATEGORY,
     SOURCE,
     ACCOUNT,
-    ANSWER
+    ANSWER,
+    PARTY_RULE
 }

@@ -1,6 +1,8 @@
 package org.squallnote.store.message;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Channel;
@@ -21,5 +23,8 @@ public record IntakeRow(
         String ask,
         Instant sentAt,
         @Nullable String roomId,
+        @Nullable LocalDate replyDay,
+        @Nullable LocalTime replyTime,
+        boolean replyFirm,
         boolean hasFiles,
         int version) {}

@@ -20,15 +20,18 @@ public interface MessageStore {
 
     /** The columns that threading and turn read. */
     String THREADING = "select id, source_id, channel, direction, nature, from_name, from_address, recipients, subject,"
-            + " sent_at, message_id, refs, room_id, answers, component, thread_id, decision from message ";
+            + " sent_at, message_id, refs, room_id, answers, component, thread_id, decision, asks_me,"
+            + " list_address from message ";
 
     @Insert("insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
             + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files, notices,"
-            + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, edited, removed, version)"
+            + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, mentions, list_address,"
+            + " reply_day, reply_time, reply_firm, correction, edited, removed, version)"
             + " values (#{id}, #{owner}, #{sourceId}, #{channel}, #{identity}, #{direction}, #{nature}, #{fromName},"
             + " #{fromAddress}, #{recipients}, #{subject}, #{baseSubject}, #{sentAt}, #{receivedAt}, #{body}, #{asksMe},"
             + " #{ask}, #{hasHtml}, #{files}, #{notices}, #{messageId}, #{refs}, #{roomId}, #{answers}, #{component},"
-            + " #{threadId}, #{decision}, #{decidedAt}, #{edited}, #{removed}, #{version})")
+            + " #{threadId}, #{decision}, #{decidedAt}, #{mentions}, #{listAddress}, #{replyDay}, #{replyTime}, #{replyFirm},"
+            + " #{correction}, #{edited}, #{removed}, #{version})")
     void insert(StoredMessage message);
 
     @Insert("insert into message_raw (message_id, owner, raw) values (#{id}, #{owner}, #{raw})")
@@ -116,22 +119,41 @@ public interface MessageStore {
             @Param("at") @Nullable Instant at);
 
     /** The new text of a chat message whose writer changed it. */
-    @Update("update message set body = #{body}, asks_me = #{asksMe}, ask = #{ask}, edited = true,"
-            + " version = version + 1 where owner = #{owner} and id = #{id} and removed = false")
-    int edit(
-            @Param("owner") UUID owner,
-            @Param("id") UUID id,
-            @Param("body") String body,
-            @Param("asksMe") boolean asksMe,
-            @Param("ask") String ask);
+    @Update("update message set body = #{body}, edited = true, version = version + 1 where owner = #{owner}"
+            + " and id = #{id} and removed = false")
+    int edit(@Param("owner") UUID owner, @Param("id") UUID id, @Param("body") String body);
 
-    @Update("update message set body = '', asks_me = false, ask = '', removed = true, version = version + 1"
-            + " where owner = #{owner} and id = #{id}")
+    /** What was found in a message, as far as lists show it. */
+    @Update("update message set nature = #{f.nature}, asks_me = #{f.asksMe}, ask = #{f.ask}, reply_day = #{f.replyDay},"
+            + " reply_time = #{f.replyTime}, reply_firm = #{f.replyFirm}, version = version + 1"
+            + " where owner = #{owner} and id = #{id} and removed = false")
+    int found(@Param("owner") UUID owner, @Param("id") UUID id, @Param("f") Found found);
+
+    /** Whether a message asks me, as the user has corrected it; null takes the correction back. */
+    @Update("update message set correction = #{correction}, version = version + 1 where owner = #{owner}"
+            + " and id = #{id}")
+    int correct(@Param("owner") UUID owner, @Param("id") UUID id, @Param("correction") @Nullable Asks correction);
+
+    /** Chat messages that answer an event. */
+    @Select("select * from message where owner = #{owner} and room_id = #{roomId} and answers = #{eventId}"
+            + " and direction = 'INCOMING' fetch first 200 rows only")
+    List<StoredMessage> answering(
+            @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("eventId") String eventId);
+
+    /** Incoming messages from an address or list that no correction of their own holds for; at most the newest. */
+    @Select("select id from message where owner = #{owner} and direction = 'INCOMING' and correction is null and"
+            + " removed = false and ((list_address is null and from_address = #{party}) or list_address = #{party})"
+            + " order by sent_at desc fetch first #{most} rows only")
+    List<UUID> fromParty(@Param("owner") UUID owner, @Param("party") String party, @Param("most") int most);
+
+    @Update(
+            "update message set body = '', asks_me = false, ask = '', reply_day = null, reply_time = null, removed = true, version = version + 1"
+                    + " where owner = #{owner} and id = #{id}")
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
 
     /** The newest undecided messages of the given kinds. */
     @Select("<script>select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
-            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id,"
+            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, reply_day, reply_time, reply_firm,"
             + " files != '{\"list\":[]}' as has_files, version"
             + " from message where owner = #{owner} and decision = 'UNDECIDED' and (nature, asks_me) in"
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
@@ -184,6 +206,10 @@ public interface MessageStore {
     @Update("merge into reaction (owner, event_id, target, sender, content, sent_at) key (owner, event_id)"
             + " values (#{owner}, #{r.eventId}, #{r.target}, #{r.sender}, #{r.content}, #{r.sentAt})")
     void saveReaction(@Param("owner") UUID owner, @Param("r") Reaction reaction);
+
+    @Select("select event_id, target, sender, content, sent_at from reaction where owner = #{owner}"
+            + " and event_id = #{eventId}")
+    Optional<Reaction> reaction(@Param("owner") UUID owner, @Param("eventId") String eventId);
 
     @Delete("delete from reaction where owner = #{owner} and event_id = #{eventId}")
     int deleteReaction(@Param("owner") UUID owner, @Param("eventId") String eventId);

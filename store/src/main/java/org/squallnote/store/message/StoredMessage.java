@@ -1,6 +1,8 @@
 package org.squallnote.store.message;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.intake.Decision;
@@ -21,6 +23,10 @@ import org.squallnote.core.message.Party;
  * @param roomId the chat room
  * @param answers the event that a chat message answers
  * @param component the group of messages connected by links, within which threads are computed
+ * @param mentions the chat ids that the protocol says were mentioned
+ * @param listAddress the mailing list that it came through
+ * @param replyDay the explicit deadline found in it, with its time where it has one
+ * @param correction whether it asks me, where the user has said so
  * @param edited whether the writer changed it after sending
  * @param removed whether the writer took it back
  */
@@ -53,6 +59,12 @@ public record StoredMessage(
         UUID threadId,
         Decision decision,
         @Nullable Instant decidedAt,
+        Texts mentions,
+        @Nullable String listAddress,
+        @Nullable LocalDate replyDay,
+        @Nullable LocalTime replyTime,
+        boolean replyFirm,
+        @Nullable Asks correction,
         boolean edited,
         boolean removed,
         int version) {
@@ -60,5 +72,10 @@ public record StoredMessage(
     /** The writer. */
     public Party from() {
         return new Party(fromName, fromAddress);
+    }
+
+    /** Whom a rule about everything from there is for: the list it came through, else the writer. */
+    public String party() {
+        return listAddress == null ? fromAddress : listAddress;
     }
 }

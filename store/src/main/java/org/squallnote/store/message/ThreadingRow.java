@@ -26,4 +26,6 @@ public record ThreadingRow(
         @Nullable String answers,
         UUID component,
         UUID threadId,
-        Decision decision) {}
+        Decision decision,
+        boolean asksMe,
+        @Nullable String listAddress) {}

@@ -8,13 +8,13 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.HandDecision;
 import org.squallnote.core.turn.Turn;
-import org.squallnote.store.message.Parties;
 
 /**
  * A thread with its turn, which is a cache of what core derives from its messages and the decision by hand.
  *
  * @param since since when the turn is as it is
  * @param byMessage the message that made it so
+ * @param debts what I owe
  * @param awaited those who owe an answer
  * @param reopenedBy the message that opened it again
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
@@ -28,7 +28,8 @@ public record StoredThread(
         Turn turn,
         @Nullable Instant since,
         @Nullable UUID byMessage,
-        Parties awaited,
+        Debts debts,
+        Awaiting awaited,
         @Nullable UUID reopenedBy,
         Instant lastMessageAt,
         int messageCount,

@@ -35,15 +35,15 @@ public interface ThreadStore {
     List<UUID> allIds(UUID owner);
 
     @Insert(
-            "insert into thread (id, owner, channel, subject, room_id, turn, since, by_message, awaited, reopened_by,"
+            "insert into thread (id, owner, channel, subject, room_id, turn, since, by_message, debts, awaited, reopened_by,"
                     + " last_message_at, message_count, hand_turn, hand_reason, hand_at, hand_last_known, version) values (#{id},"
-                    + " #{owner}, #{channel}, #{subject}, #{roomId}, #{turn}, #{since}, #{byMessage}, #{awaited}, #{reopenedBy},"
+                    + " #{owner}, #{channel}, #{subject}, #{roomId}, #{turn}, #{since}, #{byMessage}, #{debts}, #{awaited}, #{reopenedBy},"
                     + " #{lastMessageAt}, #{messageCount}, #{handTurn}, #{handReason}, #{handAt}, #{handLastKnown}, #{version})")
     void insert(StoredThread thread);
 
     /** Writes what is derived from the messages. */
     @Update("update thread set subject = #{subject}, turn = #{turn}, since = #{since}, by_message = #{byMessage},"
-            + " awaited = #{awaited}, reopened_by = #{reopenedBy}, last_message_at = #{lastMessageAt},"
+            + " debts = #{debts}, awaited = #{awaited}, reopened_by = #{reopenedBy}, last_message_at = #{lastMessageAt},"
             + " message_count = #{messageCount}, version = version + 1 where owner = #{owner} and id = #{id}")
     void updateDerived(StoredThread thread);
 

@@ -1,0 +1,118 @@
+package org.squallnote.server.correction;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.DecisionState;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.Asks;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.settings.PartyRule;
+
+/** Corrections of what was read, and the rules that come of them. */
+@RestController
+class CorrectionController {
+
+    private final MessageStore messages;
+    private final PartyRules rules;
+    private final ReadAgain readAgain;
+    private final Commands commands;
+
+    CorrectionController(MessageStore messages, PartyRules rules, ReadAgain readAgain, Commands commands) {
+        this.messages = messages;
+        this.rules = rules;
+        this.readAgain = readAgain;
+        this.commands = commands;
+    }
+
+    /** A rule about everything from one address or list. */
+    record RuleView(
+            String party, @Nullable Asks asks, @Nullable Integer replyDays) {
+
+        static RuleView of(PartyRule rule) {
+            return new RuleView(rule.party(), rule.asks(), rule.replyDays());
+        }
+    }
+
+    record RuleChange(
+            @NotBlank @Size(max = 320) String party,
+            @Nullable Asks asks,
+            @Nullable @Min(0) @Max(90) Integer replyDays) {}
+
+    /** Says whether a message asks me, for this one or for everything from its sender or list. */
+    @PostMapping("/api/messages/{id}/asks")
+    Done asks(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam Asks asks,
+            @RequestParam boolean always) {
+        StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+        if (always) {
+            return rules.asks(me, commandId, message.party(), nameOf(message), asks);
+        }
+        return commands.run(me, commandId, "asks-corrected", changes -> {
+            readAgain.correct(me.accountId(), id, asks);
+            changes.record(
+                            SubjectType.MESSAGE,
+                            id,
+                            new DecisionState(message.decision(), message.decidedAt(), message.correction()),
+                            new DecisionState(message.decision(), message.decidedAt(), asks))
+                    .label((asks == Asks.NEVER ? "Asks you nothing: " : "Asks you: ")
+                            + message.from().displayName() + ", " + message.subject())
+                    .touch(Topic.INTAKE, Topic.THREADS);
+        });
+    }
+
+    /** Remembers within how many working days replies to the sender or list of a message are due. */
+    @PostMapping("/api/messages/{id}/reply-days")
+    Done replyDays(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam @Min(0) @Max(90) int days) {
+        StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+        return rules.replyDays(me, commandId, message.party(), nameOf(message), days);
+    }
+
+    private static String nameOf(StoredMessage message) {
+        return message.listAddress() == null ? message.from().displayName() : message.listAddress();
+    }
+
+    @GetMapping("/api/party-rules")
+    List<RuleView> all(@Me SignedIn me) {
+        return rules.all(me.accountId()).stream().map(RuleView::of).toList();
+    }
+
+    /** Changes what a rule says; one that says nothing is gone. */
+    @PutMapping("/api/party-rules")
+    Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
+        String party = body.party().strip().toLowerCase(Locale.ROOT);
+        boolean sameAsks = rules.all(me.accountId()).stream()
+                .anyMatch(rule -> rule.party().equals(party) && java.util.Objects.equals(rule.asks(), body.asks()));
+        return sameAsks
+                ? rules.replyDays(me, commandId, party, party, body.replyDays())
+                : rules.asks(me, commandId, party, party, body.asks());
+    }
+}

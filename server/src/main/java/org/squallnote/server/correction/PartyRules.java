@@ -1,0 +1,130 @@
+package org.squallnote.server.correction;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
+import org.squallnote.store.message.Asks;
+import org.squallnote.store.settings.PartyRule;
+import org.squallnote.store.settings.SettingsStore;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Rules about everything from one sender or list. */
+@Component
+class PartyRules implements Restorer {
+
+    private final SettingsStore store;
+    private final ReadAgain readAgain;
+    private final Commands commands;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    PartyRules(SettingsStore store, ReadAgain readAgain, Commands commands, Clock clock, JsonMapper json) {
+        this.store = store;
+        this.readAgain = readAgain;
+        this.commands = commands;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /** A rule as it stands in the history. */
+    record RuleState(
+            String party, @Nullable Asks asks, @Nullable Integer replyDays) {
+
+        boolean saysNothing() {
+            return asks == null && replyDays == null;
+        }
+    }
+
+    List<PartyRule> all(UUID owner) {
+        return store.rules(owner);
+    }
+
+    Done asks(SignedIn me, UUID commandId, String party, String name, @Nullable Asks asks) {
+        RuleState now = state(me.accountId(), party);
+        String says = asks == null
+                ? "As it is read again: mail from "
+                : asks == Asks.NEVER ? "Never asks you: everything from " : "Always asks you: everything from ";
+        return change(me, commandId, new RuleState(party, asks, now.replyDays()), says + name);
+    }
+
+    Done replyDays(SignedIn me, UUID commandId, String party, String name, @Nullable Integer days) {
+        RuleState now = state(me.accountId(), party);
+        String says = days == null
+                ? "As usual again: replies to " + name
+                : "Replies to " + name + ": within " + days + (days == 1 ? " working day" : " working days");
+        return change(me, commandId, new RuleState(party, now.asks(), days), says);
+    }
+
+    private Done change(SignedIn me, UUID commandId, RuleState rule, String label) {
+        if (rule.party().isBlank()) {
+            throw Refusal.invalid("This message does not say who wrote it, so nothing can be remembered for them.");
+        }
+        return commands.run(me, commandId, "party-rule", changes -> {
+            RuleState before = state(me.accountId(), rule.party());
+            write(me.accountId(), rule);
+            changes.record(
+                            SubjectType.PARTY_RULE,
+                            idOf(me.accountId(), rule.party()),
+                            before,
+                            state(me.accountId(), rule.party()))
+                    .label(label)
+                    .touch(Topic.INTAKE, Topic.THREADS, Topic.READING);
+        });
+    }
+
+    private void write(UUID owner, RuleState rule) {
+        Optional<Asks> before = Optional.ofNullable(state(owner, rule.party()).asks());
+        if (rule.saysNothing()) {
+            store.deleteRule(owner, rule.party());
+        } else {
+            store.saveRule(owner, new PartyRule(rule.party(), rule.asks(), rule.replyDays(), clock.instant()));
+        }
+        if (!before.equals(Optional.ofNullable(rule.asks()))) {
+            readAgain.party(owner, rule.party());
+        }
+    }
+
+    private RuleState state(UUID owner, String party) {
+        return store.rule(owner, party)
+                .map(rule -> new RuleState(party, rule.asks(), rule.replyDays()))
+                .orElse(new RuleState(party, null, null));
+    }
+
+    private static UUID idOf(UUID owner, String party) {
+        return UUID.nameUUIDFromBytes((owner + party).getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.PARTY_RULE;
+    }
+
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        String kept = entry.after() == null ? entry.before() : entry.after();
+        return kept == null
+                ? null
+                : state(owner, json.readValue(kept, RuleState.class).party());
+    }
+
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        if (entry.before() != null) {
+            write(owner, json.readValue(entry.before(), RuleState.class));
+            changes.touch(Topic.INTAKE, Topic.THREADS, Topic.READING);
+        }
+    }
+}

@@ -1,0 +1,147 @@
+package org.squallnote.server.message;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.Deadline;
+import org.squallnote.core.reading.Promise;
+import org.squallnote.core.reading.Reading;
+import org.squallnote.core.text.Span;
+import org.squallnote.store.message.Asks;
+import org.squallnote.store.message.StoredMessage;
+
+/**
+ * What was found in a message, for the page.
+ *
+ * @param natureWhy why it has its nature, one short clause
+ * @param asksWhy why it does or does not ask me, one short clause, empty when there is nothing to say
+ * @param corrected whether the user has said so themselves
+ * @param party the address or list that a rule would be for
+ * @param list whether that is a list
+ * @param marks where things were found in the own words
+ * @param subjectMark where a deadline stands in the subject
+ */
+record ReadingView(
+        String natureWhy,
+        String asksWhy,
+        boolean corrected,
+        String party,
+        boolean list,
+        List<Mark> marks,
+        @Nullable Mark subjectMark) {
+
+    /** What was found in a place. */
+    enum MarkKind {
+        ASK,
+        DATE,
+        PROMISE,
+        HINT
+    }
+
+    /**
+     * A place in a text.
+     *
+     * @param from index of its first character, in UTF-16 units
+     * @param to index after its last character
+     * @param why what was found there, one short clause
+     */
+    record Mark(int from, int to, MarkKind kind, String why) {}
+
+    static ReadingView of(StoredMessage message, boolean asksMe, Optional<Asks> rule, Reading reading) {
+        List<Mark> marks = new ArrayList<>();
+        boolean outgoing = message.direction() == Direction.OUTGOING;
+        for (Ask ask : reading.asks()) {
+            if (outgoing || ask.ofMe()) {
+                mark(reading, ask.sentence(), MarkKind.ASK, outgoing ? "you ask here" : "asks you", marks);
+            }
+        }
+        reading.replyBy()
+                .filter(deadline -> !deadline.inSubject())
+                .ifPresent(deadline -> mark(reading, deadline.words(), MarkKind.DATE, written(deadline), marks));
+        for (Promise promise : reading.promises()) {
+            mark(reading, promise.words(), MarkKind.PROMISE, outgoing ? "you promise here" : "a promise", marks);
+        }
+        reading.hintedReplyBy()
+                .filter(deadline -> !deadline.inSubject())
+                .ifPresent(deadline ->
+                        mark(reading, deadline.words(), MarkKind.DATE, "perhaps " + written(deadline), marks));
+        for (Span hint : reading.hints()) {
+            mark(reading, hint, MarkKind.HINT, "perhaps asks you", marks);
+        }
+        Mark subject = reading.replyBy()
+                .or(reading::hintedReplyBy)
+                .filter(Deadline::inSubject)
+                .map(deadline -> new Mark(
+                        deadline.words().fromInclusive(),
+                        deadline.words().toExclusive(),
+                        MarkKind.DATE,
+                        written(deadline)))
+                .orElse(null);
+        return new ReadingView(
+                reading.why(),
+                asksWhy(message, asksMe, rule, reading),
+                message.correction() != null,
+                message.party(),
+                message.listAddress() != null,
+                marks,
+                subject);
+    }
+
+    private static void mark(Reading reading, Span span, MarkKind kind, String why, List<Mark> marks) {
+        Optional<Span> own = reading.words().own().isEmpty()
+                ? Optional.of(span)
+                : reading.words().inOwn(span);
+        own.map(place -> new Mark(place.fromInclusive(), place.toExclusive(), kind, why))
+                .filter(mark -> marks.stream().noneMatch(other -> overlaps(mark, other)))
+                .ifPresent(marks::add);
+    }
+
+    /** A date may stand inside an ask; of two things of one kind in a place the first one counts. */
+    private static boolean overlaps(Mark one, Mark other) {
+        boolean dateInSentence = (one.kind() == MarkKind.DATE) != (other.kind() == MarkKind.DATE);
+        return !dateInSentence && one.from() < other.to() && other.from() < one.to();
+    }
+
+    private static String written(Deadline deadline) {
+        String day = deadline.day().format(java.time.format.DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK));
+        return day + deadline.time().map(time -> " " + time).orElse("") + (deadline.firm() ? ", firm" : ", flexible");
+    }
+
+    private static String asksWhy(StoredMessage message, boolean asksMe, Optional<Asks> rule, Reading reading) {
+        if (message.correction() != null) {
+            return "you said so";
+        }
+        if (rule.isPresent()) {
+            return (rule.get() == Asks.NEVER
+                    ? "you said that " + message.party() + " never asks"
+                    : "you said that " + message.party() + " always asks");
+        }
+        if (reading.nature() == Nature.INVITATION) {
+            return "it invites you";
+        }
+        if (reading.nature() == Nature.BOUNCE) {
+            return "it was not delivered and has to go another way";
+        }
+        Optional<String> words = reading.askOfMe()
+                .map(ask -> ask.words().foldedIn(reading.words().text()));
+        if (asksMe) {
+            return words.map(found -> "\u201c" + shortened(found) + "\u201d").orElse("");
+        }
+        return reading.asks().isEmpty()
+                ? ""
+                : "it asks somebody else: \u201c"
+                        + shortened(reading.asks()
+                                .get(0)
+                                .words()
+                                .foldedIn(reading.words().text())) + "\u201d";
+    }
+
+    private static String shortened(String words) {
+        return words.length() > 80 ? words.substring(0, 79) + "\u2026" : words;
+    }
+}

@@ -1,0 +1,45 @@
+package org.squallnote.server.reading;
+
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.reading.Me;
+import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.Reader;
+import org.squallnote.core.reading.Reading;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.store.settings.PartyRule;
+
+/**
+ * Reads messages for one account.
+ *
+ * @param me whom for
+ * @param monthFirst whether 3/4 means March 4
+ * @param workingTime when its user works
+ * @param rules what its user has said about senders and lists, by address
+ * @param version changes whenever a reading could come out differently
+ */
+public record AccountReader(
+        Me me, boolean monthFirst, WorkingTime workingTime, Map<String, PartyRule> rules, String version) {
+
+    /** Copies the rules. */
+    public AccountReader {
+        rules = Map.copyOf(rules);
+    }
+
+    /** Reads a message. One from a sent folder is mine, from whatever address it went out. */
+    public Reading read(MessageToRead message, Direction direction) {
+        return new Reader(meIn(message.from(), direction), monthFirst, workingTime).read(message);
+    }
+
+    private Me meIn(Party from, Direction direction) {
+        if (direction == Direction.INCOMING || me.is(from)) {
+            return me;
+        }
+        Set<String> addresses = new HashSet<>(me.addresses());
+        addresses.add(from.address());
+        return new Me(me.name(), addresses, me.nicknames());
+    }
+}

@@ -1,0 +1,148 @@
+package org.squallnote.server.reading;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.Deadline;
+import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.Reading;
+import org.squallnote.core.turn.Facts;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.store.message.Asks;
+import org.squallnote.store.message.Found;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.settings.PartyRule;
+import org.squallnote.store.source.ChatRoom;
+import org.squallnote.store.source.SourceStore;
+
+/** Reads stored messages, and keeps what was found. */
+@Component
+public class Readings {
+
+    private static final int LONGEST_ASK = 900;
+
+    private final MessageStore messages;
+    private final SourceStore sources;
+    private final ReadingStore store;
+
+    Readings(MessageStore messages, SourceStore sources, ReadingStore store) {
+        this.messages = messages;
+        this.sources = sources;
+        this.store = store;
+    }
+
+    /** Reads a stored message as its text is now. */
+    public Reading read(AccountReader reader, StoredMessage message) {
+        return reader.read(toRead(message), message.direction());
+    }
+
+    private MessageToRead toRead(StoredMessage message) {
+        UUID owner = message.owner();
+        if (message.channel() == Channel.CHAT) {
+            Optional<ChatRoom> room = Optional.ofNullable(message.roomId()).flatMap(id -> sources.room(owner, id));
+            return ReadableMessage.chat(message, room, answersMine(owner, message));
+        }
+        byte[] raw = messages.raw(owner, message.id()).map(RawMessage::raw).orElse(new byte[0]);
+        return ReadableMessage.mail(
+                MailParser.parse(raw), message.body(), message.sentAt(), answersMine(owner, message));
+    }
+
+    /** Whether the message that this one answers is mine. */
+    private boolean answersMine(UUID owner, StoredMessage message) {
+        Optional<String> answered = message.channel() == Channel.CHAT
+                ? Optional.ofNullable(message.answers()).map(id -> "c:" + id)
+                : last(message.refs().list()).map(id -> "m:" + id);
+        return isMine(owner, answered);
+    }
+
+    private static Optional<String> last(List<String> list) {
+        return list.isEmpty() ? Optional.empty() : Optional.of(list.get(list.size() - 1));
+    }
+
+    private boolean isMine(UUID owner, Optional<String> identity) {
+        return identity.flatMap(id -> messages.byIdentity(owner, id))
+                .filter(answered -> answered.direction() == Direction.OUTGOING)
+                .isPresent();
+    }
+
+    /** Whether the mail that one with these references answers is mine. */
+    public boolean answersMineByMail(UUID owner, List<String> references) {
+        return isMine(owner, last(references).map(id -> "m:" + id));
+    }
+
+    /** Whether the chat message with that event id is mine. */
+    public boolean isMineInChat(UUID owner, Optional<String> eventId) {
+        return isMine(owner, eventId.map(id -> "c:" + id));
+    }
+
+    /** Reads a stored message again and writes what was found. */
+    public void refresh(AccountReader reader, StoredMessage message) {
+        if (message.removed()) {
+            store.save(message.owner(), message.id(), reader.version(), Facts.SILENT);
+            return;
+        }
+        Reading reading = read(reader, message);
+        keep(reader, message, reading);
+        Nature nature = message.channel() == Channel.CHAT ? message.nature() : reading.nature();
+        messages.found(
+                message.owner(),
+                message.id(),
+                found(reader, message.party(), message.correction(), nature, message.direction(), reading));
+    }
+
+    /** Keeps what turns depend on. */
+    public void keep(AccountReader reader, StoredMessage message, Reading reading) {
+        store.save(message.owner(), message.id(), reader.version(), facts(message, reading));
+    }
+
+    /** In a chat the protocol says what a program wrote. */
+    private static Facts facts(StoredMessage message, Reading reading) {
+        boolean program = message.channel() == Channel.CHAT && message.nature() == Nature.BULK;
+        return program ? Facts.SILENT : Facts.of(reading, message.direction());
+    }
+
+    /** What lists show of a reading. */
+    public static Found found(
+            AccountReader reader,
+            String party,
+            @org.jspecify.annotations.Nullable Asks correction,
+            Nature nature,
+            Direction direction,
+            Reading reading) {
+        boolean program = nature == Nature.BULK || nature == Nature.AUTO_REPLY;
+        boolean read = !program && reading.asksMe();
+        boolean asksMe = direction == Direction.INCOMING && asksMe(reader, party, correction, read);
+        Optional<Deadline> replyBy = asksMe ? reading.replyBy() : Optional.empty();
+        return new Found(
+                nature,
+                asksMe,
+                asksMe ? ask(reading) : "",
+                replyBy.map(Deadline::day).orElse(null),
+                replyBy.flatMap(Deadline::time).orElse(null),
+                replyBy.map(Deadline::firm).orElse(false));
+    }
+
+    /** What the user has said about the message holds, then what they have said about its sender, then what was read. */
+    public static boolean asksMe(
+            AccountReader reader, String party, @org.jspecify.annotations.Nullable Asks correction, boolean read) {
+        Optional<Asks> said = Optional.ofNullable(correction)
+                .or(() -> Optional.ofNullable(reader.rules().get(party)).map(PartyRule::asks));
+        return said.map(asks -> asks == Asks.YES).orElse(read);
+    }
+
+    private static String ask(Reading reading) {
+        String words = reading.askOfMe()
+                .map(Ask::sentence)
+                .map(span -> span.foldedIn(reading.words().text()))
+                .orElse("");
+        return words.length() > LONGEST_ASK ? words.substring(0, LONGEST_ASK) : words;
+    }
+}

@@ -1,0 +1,160 @@
+package org.squallnote.server.settings;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.time.PublicHolidays;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.time.WorkingTime.Hours;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.BackgroundReading;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.settings.AccountSettings;
+import org.squallnote.store.settings.SettingsStore;
+
+/** Settings › Working time. */
+@RestController
+class SettingsController {
+
+    /** The holidays that the page shows lie within this many days. */
+    private static final int DAYS_SHOWN = 365;
+
+    private final SettingsStore store;
+    private final WorkingTimes workingTimes;
+    private final BackgroundReading reading;
+    private final OwnerLocks locks;
+    private final LiveEvents live;
+    private final java.time.Clock clock;
+
+    SettingsController(
+            SettingsStore store,
+            WorkingTimes workingTimes,
+            BackgroundReading reading,
+            OwnerLocks locks,
+            LiveEvents live,
+            java.time.Clock clock) {
+        this.store = store;
+        this.workingTimes = workingTimes;
+        this.reading = reading;
+        this.locks = locks;
+        this.live = live;
+        this.clock = clock;
+    }
+
+    /** The hours of one working day. */
+    record DayHours(DayOfWeek day, LocalTime from, LocalTime to) {}
+
+    record WorkingTimeForm(
+            @Size(max = 20) List<@Size(max = 60) String> nicknames,
+            boolean monthFirst,
+            @NotEmpty @Size(max = 7) List<@Valid DayHours> week,
+            @Size(max = 20) String region,
+            @Size(max = 400) List<LocalDate> daysOff,
+            @Min(0) @Max(90) int replyDays) {}
+
+    record RegionView(String code, String name) {}
+
+    record HolidayView(LocalDate day, String name) {}
+
+    record WorkingTimeView(WorkingTimeForm form, List<RegionView> regions, List<HolidayView> holidays) {}
+
+    /** How far reading again has come; both zero when there is nothing to read again. */
+    record ReadingProgress(int done, int total) {}
+
+    @GetMapping("/api/settings/working-time")
+    WorkingTimeView workingTime(@Me SignedIn me) {
+        AccountSettings settings = workingTimes.settings(me.accountId());
+        WorkingTime workingTime = workingTimes.of(me.accountId());
+        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+        List<HolidayView> holidays = Stream.iterate(today, day -> day.plusDays(1))
+                .limit(DAYS_SHOWN)
+                .flatMap(day -> PublicHolidays.of(settings.region()).on(day).stream()
+                        .filter(name -> workingTime.whyOff(day).isPresent())
+                        .map(name -> new HolidayView(day, name)))
+                .toList();
+        return new WorkingTimeView(
+                new WorkingTimeForm(
+                        settings.nicknames(),
+                        settings.monthFirst(),
+                        settings.week().entrySet().stream()
+                                .sorted(Map.Entry.comparingByKey())
+                                .map(day -> new DayHours(
+                                        day.getKey(),
+                                        day.getValue().fromInclusive(),
+                                        day.getValue().toExclusive()))
+                                .toList(),
+                        settings.region(),
+                        settings.daysOff(),
+                        settings.replyDays()),
+                PublicHolidays.regions().stream()
+                        .map(region -> new RegionView(region.code(), region.name()))
+                        .toList(),
+                holidays);
+    }
+
+    /** Saves; what was read with another calendar is read again in the background. */
+    @PutMapping("/api/settings/working-time")
+    WorkingTimeView save(@Me SignedIn me, @Valid @RequestBody WorkingTimeForm body) {
+        AccountSettings settings = checked(body);
+        UUID owner = me.accountId();
+        locks.write(owner, () -> store.save(owner, settings));
+        live.changed(owner, List.of(Topic.INTAKE, Topic.FOLLOW_UPS, Topic.THREADS, Topic.READING));
+        return workingTime(me);
+    }
+
+    private static AccountSettings checked(WorkingTimeForm body) {
+        Map<DayOfWeek, Hours> week = new EnumMap<>(DayOfWeek.class);
+        for (DayHours day : body.week()) {
+            if (!day.from().isBefore(day.to())) {
+                throw Refusal.invalid(
+                        "A working day ends after it begins; look at " + nameOf(day.day()) + ". Nothing was changed.");
+            }
+            week.put(day.day(), new Hours(day.from(), day.to()));
+        }
+        try {
+            PublicHolidays.of(body.region());
+        } catch (IllegalArgumentException e) {
+            throw Refusal.invalid("There are no holidays known for " + body.region() + ". Nothing was changed.");
+        }
+        return new AccountSettings(
+                body.nicknames().stream()
+                        .map(String::strip)
+                        .filter(name -> !name.isEmpty())
+                        .distinct()
+                        .toList(),
+                body.monthFirst(),
+                week,
+                body.region().strip(),
+                body.daysOff().stream().distinct().sorted().toList(),
+                body.replyDays());
+    }
+
+    private static String nameOf(DayOfWeek day) {
+        return day.getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.UK);
+    }
+
+    @GetMapping("/api/reading/progress")
+    ReadingProgress progress(@Me SignedIn me) {
+        BackgroundReading.Progress progress = reading.progress(me.accountId());
+        return new ReadingProgress(progress.done(), progress.total());
+    }
+}

@@ -1,0 +1,7 @@
+package org.squallnote.store.message;
+
+/** What the user has said about whether something asks them. */
+public enum Asks {
+    YES,
+    NEVER
+}

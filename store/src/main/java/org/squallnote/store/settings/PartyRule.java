@@ -1,0 +1,15 @@
+package org.squallnote.store.settings;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.store.message.Asks;
+
+/**
+ * What holds for everything from one address or list.
+ *
+ * @param party the address, lower case
+ * @param asks whether it asks me, whatever is read in it
+ * @param replyDays working days until a reply
+ */
+public record PartyRule(
+        String party, @Nullable Asks asks, @Nullable Integer replyDays, Instant madeAt) {}
