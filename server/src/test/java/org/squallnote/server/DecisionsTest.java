@@ -59,7 +59,7 @@ class DecisionsTest extends ServerTest {
         JsonNode open = get(me, "/api/follow-ups").path("open");
         JsonNode threads = get(me, "/api/threads?turn=WITH_ME").path("lines");
         JsonNode categories = get(me, "/api/categories");
-        var choice = random.nextInt(7);
+        var choice = random.nextInt(9);
         String path = switch (choice) {
             case 0 -> "/api/messages/" + message + "/follow-ups/" + UUID.randomUUID();
             case 1 -> "/api/messages/" + message + "/nothing";
@@ -76,6 +76,10 @@ class DecisionsTest extends ServerTest {
             case 5 ->
                 "/api/categories/" + category + "/retired?retired=" + random.nextBoolean() + "&version="
                         + categories.path(0).path("version").asInt(0);
+            case 6 ->
+                "/api/messages/" + message + "/asks?always=" + random.nextBoolean() + "&asks="
+                        + (random.nextBoolean() ? "YES" : "NEVER");
+            case 7 -> "/api/messages/" + message + "/reply-days?days=" + random.nextInt(9);
             default ->
                 open.isEmpty()
                         ? ""

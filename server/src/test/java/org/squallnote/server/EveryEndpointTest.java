@@ -151,7 +151,9 @@ class EveryEndpointTest extends ServerTest {
                                 : "/follow-ups/" + id)
                 .replace("{index}", "0")
                 .replaceAll("\\{\\w+}", id);
-        return path + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&into=" + UUID.randomUUID();
+        return path
+                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&into="
+                + UUID.randomUUID();
     }
 
     private static String body(String path) {

@@ -94,9 +94,9 @@ class MessagesTest extends ServerTest {
     @Test
     void aProposalSaysWhy() {
         var proposal = get(me, "/api/messages/" + id).path("proposal");
-        assertThat(proposal.path("title").asString("")).isEqualTo("Answer Greta about Proof");
-        assertThat(proposal.path("replyBy").asString("")).isEqualTo("2026-03-06");
-        assertThat(proposal.path("replyByReason").asString("")).contains("two working days");
+        assertThat(proposal.path("title").asString("")).isEqualTo("Check Proof");
+        assertThat(proposal.path("replyBy").asString("")).isEqualTo("2026-03-04");
+        assertThat(proposal.path("replyByReason").asString("")).contains("2 working days, since it names no date");
     }
 
     @Test

@@ -95,7 +95,7 @@ class OutboxTest extends ServerTest {
         assertThat(sent.getSubject()).isEqualTo("Re: Quote");
         assertThat(sent.getHeader("Cc", ",")).contains("bo@merrowquay.example");
         assertThat(sent.getFrom()[0].toString()).isEqualTo("Ines Calloway <" + ME + ">");
-        until(() -> get(me, "/api/threads?turn=WITH_OTHERS").path("lines").size() == 1);
+        until(() -> get(me, "/api/threads?turn=NOBODY").path("lines").size() == 1);
         until(() -> jdbc.queryForObject("select count(*) from message where owner = ?", Integer.class, me.accountId())
                 == 2);
         until(() -> get(me, "/api/outbox").isEmpty());

@@ -137,6 +137,16 @@ abstract class ServerTest {
         return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
     }
 
+    /** A mail of mine to Tilda, as it is found among the sent. */
+    static ArrivedMail mine(long uid, String id, String answers, String text, Instant sentAt) {
+        String raw = "Message-ID: <" + id + ">\r\nFrom: <" + MINE + ">\r\nTo: <tilda@brandt-cranes.example>\r\n"
+                + "References: <" + answers + ">\r\nSubject: Re: Crane\r\nDate: "
+                + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC)) + "\r\n\r\n" + text
+                + "\r\n";
+        byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
+        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+    }
+
     MvcTestResult call(SignedIn me, HttpMethod method, String path, String body) {
         var request = mvc.method(method)
                 .uri(path)
@@ -173,11 +183,12 @@ abstract class ServerTest {
     List<String> decidedState(SignedIn me) {
         List<String> state = new ArrayList<>();
         for (String query : List.of(
-                "select id, decision, decided_at from message where owner = ? order by id",
-                "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, state, created_at, ended_at from follow_up where owner = ? order by id",
+                "select id, decision, decided_at, correction, asks_me, ask, reply_day from message where owner = ? order by id",
+                "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
                 "select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",
-                "select id, name, hue, monogram, letter, place, retired_at from category where owner = ? order by id")) {
+                "select party, asks, reply_days from party_rule where owner = ? order by party",
+                "select id, name, hue, monogram, letter, place, reply_days, retired_at from category where owner = ? order by id")) {
             jdbc.queryForList(query, me.accountId()).forEach(row -> state.add(row.toString()));
         }
         return state;

@@ -59,7 +59,7 @@ class ThreadsTest extends ServerTest {
         assertThat(turn()).isEqualTo("WITH_ME");
         assertThat(line().path("openedAgain").asBoolean(false)).isTrue();
         JsonNode newest = get(me, "/api/history/" + thread).path(0);
-        assertThat(newest.path("label").asString("")).isEqualTo("Opened again: Tilda Brandt has written");
+        assertThat(newest.path("label").asString("")).isEqualTo("Opened again: Tilda Brandt asks something");
         assertThat(newest.path("actor").asString("")).isEqualTo("Squallnote");
     }
 

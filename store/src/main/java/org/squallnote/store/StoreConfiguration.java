@@ -8,6 +8,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.store.message.Files;
+import org.squallnote.store.message.Parties;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.Texts;
 import org.squallnote.store.settings.AccountSettings;
@@ -28,6 +29,7 @@ public class StoreConfiguration {
                 List.of(
                         Recipients.class,
                         Files.class,
+                        Parties.class,
                         Texts.class,
                         Debts.class,
                         Awaiting.class,

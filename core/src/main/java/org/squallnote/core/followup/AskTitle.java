@@ -62,12 +62,13 @@ final class AskTitle {
     private AskTitle() {}
 
     /** The title, absent where the ask says nothing that a title could be made of. */
-    static Optional<String> of(Party from, Reading reading, Ask ask) {
+    static Optional<String> of(Party from, String about, Reading reading, Ask ask) {
         String text = reading.words().text();
         String who = from.shortName();
         String wanted = withoutDeadline(reading, ask.wanted(), text);
         return switch (ask.kind()) {
-            case REQUEST, CONDITION, WISH -> verbFirst(wanted, who).or(() -> asking(ask, who, text));
+            case REQUEST, CONDITION, WISH ->
+                verbFirst(wanted, who).or(() -> verbAlone(wanted, about)).or(() -> asking(ask, who, text));
             case NEED -> needed(wanted, who);
             case QUESTION, OFFER -> asking(ask, who, text);
         };
@@ -134,6 +135,18 @@ final class AskTitle {
             return Optional.empty();
         }
         return title(capital(verb), rest, who);
+    }
+
+    /** "Please check" says nothing of what; the subject does. */
+    private static Optional<String> verbAlone(String wanted, String about) {
+        String[] words = wanted.split(" ");
+        String verb = words[words.length - 1].toLowerCase(Locale.ROOT);
+        boolean alone = java.util.Arrays.stream(words)
+                .limit(words.length - 1L)
+                .allMatch(word -> SKIPPED.contains(word.toLowerCase(Locale.ROOT)));
+        return alone && VERBS.contains(verb) && !about.isEmpty()
+                ? Optional.of(capital(verb) + " " + about)
+                : Optional.empty();
     }
 
     private static Optional<String> needed(String wanted, String who) {

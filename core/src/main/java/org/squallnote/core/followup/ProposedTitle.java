@@ -31,8 +31,7 @@ public final class ProposedTitle {
      * @param firstWords what the message says, used when there is no subject
      */
     public static String of(Party from, String subject, String firstWords) {
-        Matcher marks = REPLY_MARKS.matcher(subject.strip());
-        String about = SPACE.matcher(marks.replaceFirst("")).replaceAll(" ").strip();
+        String about = about(subject);
         if (about.isEmpty()) {
             about = SPACE.matcher(firstWords).replaceAll(" ").strip();
         }
@@ -42,11 +41,16 @@ public final class ProposedTitle {
         return cut(title);
     }
 
+    private static String about(String subject) {
+        Matcher marks = REPLY_MARKS.matcher(subject.strip());
+        return SPACE.matcher(marks.replaceFirst("")).replaceAll(" ").strip();
+    }
+
     /** The title for a message that was read: its ask, else its subject, else its first words. */
     public static String of(Party from, String subject, String firstWords, Reading reading) {
         return reading.askOfMe()
                 .or(() -> reading.asks().stream().findFirst().filter(ask -> reading.asksMe()))
-                .flatMap(ask -> AskTitle.of(from, reading, ask))
+                .flatMap(ask -> AskTitle.of(from, withSmallStart(about(subject)), reading, ask))
                 .map(ProposedTitle::cut)
                 .orElseGet(() -> of(from, subject, firstWords));
     }

@@ -68,7 +68,7 @@ class FollowUpController {
             boolean firm,
             @Nullable UUID categoryId,
             @Nullable @Min(1) @Max(6000) Integer effortMinutes,
-            boolean forReply) {
+            @Nullable Boolean forReply) {
 
         FollowUps.Content content() {
             return new FollowUps.Content(title, replyDay, replyTime, firm, categoryId, effortMinutes, forReply);

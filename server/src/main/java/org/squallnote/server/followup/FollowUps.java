@@ -10,6 +10,7 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
@@ -59,7 +60,11 @@ class FollowUps implements Restorer {
         this.json = json;
     }
 
-    /** What the sentence says. */
+    /**
+     * What the sentence says.
+     *
+     * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
+     */
     record Content(
             String title,
             @Nullable LocalDate replyDay,
@@ -67,7 +72,12 @@ class FollowUps implements Restorer {
             boolean firm,
             @Nullable UUID categoryId,
             @Nullable Integer effortMinutes,
-            boolean forReply) {}
+            @Nullable Boolean forReply) {
+
+        boolean endsWithAnswer() {
+            return forReply == null ? ProposedTitle.endsWithAnswer(title) : forReply;
+        }
+    }
 
     Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
         return commands.run(me, commandId, "follow-up", changes -> {
@@ -82,7 +92,7 @@ class FollowUps implements Restorer {
                     content.replyDay() == null ? null : content.replyTime(),
                     content.firm(),
                     content.effortMinutes(),
-                    content.forReply(),
+                    content.endsWithAnswer(),
                     null,
                     FollowUpState.OPEN,
                     clock.instant(),
@@ -115,7 +125,7 @@ class FollowUps implements Restorer {
                         content.replyDay() == null ? null : content.replyTime(),
                         content.firm(),
                         content.effortMinutes(),
-                        content.forReply(),
+                        content.endsWithAnswer(),
                         null,
                         old.state(),
                         old.createdAt(),
