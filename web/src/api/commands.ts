@@ -1,8 +1,8 @@
 import { client, commandHeader, newId, Problem, unwrap, type Done } from '@/api/client'
-import { reload } from '@/api/live'
+import { onHappened, reload } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
-const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX']
+const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX', 'READING']
 const undoables: string[] = []
 
 /**
@@ -62,6 +62,12 @@ export async function undo(commandId: string): Promise<void> {
   }
   reload(ALL)
 }
+
+/** What happened by itself is said like what was done here, with the same way back. */
+onHappened((commandId, label) => {
+  undoables.push(commandId)
+  showDone(label, () => undo(commandId))
+})
 
 /** Takes back the last change made in this page. */
 export async function undoLast(): Promise<void> {

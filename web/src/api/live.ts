@@ -13,12 +13,20 @@ const KEYS: Record<string, string[]> = {
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],
   OUTBOX: ['outbox', 'thread'],
+  READING: ['reading', 'party-rules', 'message'],
 }
 
 /** Asks again for everything that the named topics show. */
 export function reload(topics: string[]): void {
   const keys = new Set(topics.flatMap((topic) => KEYS[topic] ?? []))
   keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }))
+}
+
+const happenedListeners = new Set<(commandId: string, label: string) => void>()
+
+/** Calls back when something was changed without a request from any page. */
+export function onHappened(listener: (commandId: string, label: string) => void): void {
+  happenedListeners.add(listener)
 }
 
 let stream: EventSource | undefined
@@ -39,6 +47,12 @@ export function followChanges(): void {
   events.addEventListener('changed', (event: MessageEvent<string>) => {
     const { topics } = JSON.parse(event.data) as { topics: string[] }
     reload(topics)
+  })
+  events.addEventListener('happened', (event: MessageEvent<string>) => {
+    const { commandId, label } = JSON.parse(event.data) as { commandId: string; label: string }
+    happenedListeners.forEach((listener) => {
+      listener(commandId, label)
+    })
   })
   events.addEventListener('error', () => {
     broken = true

@@ -95,6 +95,22 @@ export function useSources() {
   return useQuery({ queryKey: ['sources'], queryFn: () => unwrap(client.GET('/api/sources')) })
 }
 
+/** Rules about single senders and lists. */
+export function usePartyRules() {
+  return useQuery({
+    queryKey: ['party-rules'],
+    queryFn: () => unwrap(client.GET('/api/party-rules')),
+  })
+}
+
+/** How far reading everything again has come. */
+export function useReadingProgress() {
+  return useQuery({
+    queryKey: ['reading'],
+    queryFn: () => unwrap(client.GET('/api/reading/progress')),
+  })
+}
+
 export function useOutbox() {
   return useQuery({ queryKey: ['outbox'], queryFn: () => unwrap(client.GET('/api/outbox')) })
 }

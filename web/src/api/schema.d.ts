@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/asks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/back-to-intake": {
         parameters: {
             query?: never;
@@ -334,6 +350,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["nothing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/reply-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["replyDays"];
         delete?: never;
         options?: never;
         head?: never;
@@ -436,6 +468,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/party-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put: operations["change_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reading/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -452,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/working-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["workingTime"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sources": {
         parameters: {
             query?: never;
@@ -459,7 +539,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -666,11 +746,28 @@ export interface components {
             text: string;
             toAll: boolean;
         };
+        AwaitedView: {
+            name: string;
+            /** Format: uuid */
+            messageId: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: int64 */
+            silenceWorkingMinutes: number;
+            /** Format: date */
+            byDay: string | null;
+            /** Format: time-local */
+            byTime: string | null;
+            promised: boolean;
+            what: string;
+        };
         CategoryForm: {
             name: string;
             /** @enum {string} */
             hue: "TIDE" | "MOSS" | "CLAY" | "HEATHER" | "SAND" | "SLATE" | "FERN" | "PLUM" | "RUSTLEAF" | "LAGOON" | "STRAW" | "SHELL";
             letter: string | null;
+            /** Format: int32 */
+            replyDays: number | null;
         };
         CategoryView: {
             /** Format: uuid */
@@ -680,6 +777,8 @@ export interface components {
             hue: "TIDE" | "MOSS" | "CLAY" | "HEATHER" | "SAND" | "SLATE" | "FERN" | "PLUM" | "RUSTLEAF" | "LAGOON" | "STRAW" | "SHELL";
             monogram: string;
             letter: string | null;
+            /** Format: int32 */
+            replyDays: number | null;
             retired: boolean;
             /** Format: int32 */
             version: number;
@@ -701,6 +800,29 @@ export interface components {
         ChatTestResult: {
             passed: boolean;
             steps: components["schemas"]["TestStep"][];
+        };
+        DayHours: {
+            /** @enum {string} */
+            day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
+            /** Format: time-local */
+            from: string;
+            /** Format: time-local */
+            to: string;
+        };
+        DebtView: {
+            /** @enum {string} */
+            reason: "ASKED" | "INVITED" | "PROMISED" | "BOUNCED";
+            to: string;
+            /** Format: uuid */
+            messageId: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date */
+            byDay: string | null;
+            /** Format: time-local */
+            byTime: string | null;
+            what: string;
+            answeredBy: string | null;
         };
         Done: {
             /** Format: uuid */
@@ -740,6 +862,8 @@ export interface components {
             standing: "UNDATED" | "AHEAD" | "SOON" | "LATE_FLEXIBLE" | "LATE_FIRM";
             /** Format: int32 */
             effortMinutes: number | null;
+            forReply: boolean;
+            answerSeen: boolean;
             /** @enum {string} */
             state: "OPEN" | "DONE" | "DROPPED";
             /** Format: date-time */
@@ -767,6 +891,7 @@ export interface components {
             categoryId: string | null;
             /** Format: int32 */
             effortMinutes: number | null;
+            forReply: boolean | null;
         };
         FollowUpsView: {
             open: components["schemas"]["FollowUpLine"][];
@@ -782,6 +907,11 @@ export interface components {
             actor: string;
             label: string;
             undone: boolean;
+        };
+        HolidayView: {
+            /** Format: date */
+            day: string;
+            name: string;
         };
         IntakeLine: {
             /** Format: uuid */
@@ -799,6 +929,11 @@ export interface components {
             source: string;
             room: string | null;
             hasFiles: boolean;
+            /** Format: date */
+            replyDay: string | null;
+            /** Format: time-local */
+            replyTime: string | null;
+            replyFirm: boolean;
         };
         IntakeView: {
             /** Format: int32 */
@@ -856,6 +991,15 @@ export interface components {
             archive: string | null;
             pinnedCertificate: string | null;
         };
+        Mark: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** @enum {string} */
+            kind: "ASK" | "DATE" | "PROMISE" | "HINT";
+            why: string;
+        };
         MessageView: {
             /** Format: uuid */
             id: string;
@@ -876,7 +1020,8 @@ export interface components {
             sentAt: string;
             ownWords: string;
             carried: string;
-            ask: string | null;
+            asksMe: boolean;
+            reading: components["schemas"]["ReadingView"];
             hasHtml: boolean;
             hasSource: boolean;
             files: components["schemas"]["FileView"][];
@@ -922,6 +1067,8 @@ export interface components {
             title: string;
             /** Format: date */
             replyBy: string;
+            /** Format: time-local */
+            replyTime: string | null;
             firm: boolean;
             replyByReason: string;
             /** Format: uuid */
@@ -929,11 +1076,31 @@ export interface components {
             categoryReason: string;
             /** Format: int32 */
             effortMinutes: number;
+            forReply: boolean;
         };
         QuickChoice: {
             label: string;
             /** Format: date */
             day: string;
+        };
+        ReadingProgress: {
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+        };
+        ReadingView: {
+            natureWhy: string;
+            asksWhy: string;
+            corrected: boolean;
+            party: string;
+            list: boolean;
+            marks: components["schemas"]["Mark"][];
+            subjectMark: components["schemas"]["Mark"] | null;
+        };
+        RegionView: {
+            code: string;
+            name: string;
         };
         Result: {
             /** Format: int32 */
@@ -942,6 +1109,20 @@ export interface components {
             added: number;
             /** Format: int32 */
             known: number;
+        };
+        RuleChange: {
+            party: string;
+            /** @enum {string|null} */
+            asks: "YES" | "NEVER" | null;
+            /** Format: int32 */
+            replyDays: number | null;
+        };
+        RuleView: {
+            party: string;
+            /** @enum {string|null} */
+            asks: "YES" | "NEVER" | null;
+            /** Format: int32 */
+            replyDays: number | null;
         };
         SeenCertificate: {
             subject: string;
@@ -1031,7 +1212,8 @@ export interface components {
             since: string | null;
             /** Format: int64 */
             silenceWorkingMinutes: number;
-            awaited: components["schemas"]["Party"][];
+            debts: components["schemas"]["DebtView"][];
+            awaited: components["schemas"]["AwaitedView"][];
             openedAgain: boolean;
             /** @enum {string|null} */
             closedAs: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP" | null;
@@ -1075,6 +1257,20 @@ export interface components {
             /** @enum {string} */
             direction: "INCOMING" | "OUTGOING";
             automatic: boolean;
+        };
+        WorkingTimeForm: {
+            nicknames: string[];
+            monthFirst: boolean;
+            week: components["schemas"]["DayHours"][];
+            region: string;
+            daysOff: string[];
+            /** Format: int32 */
+            replyDays: number;
+        };
+        WorkingTimeView: {
+            form: components["schemas"]["WorkingTimeForm"];
+            regions: components["schemas"]["RegionView"][];
+            holidays: components["schemas"]["HolidayView"][];
         };
     };
     responses: never;
@@ -1574,6 +1770,34 @@ export interface operations {
             };
         };
     };
+    asks: {
+        parameters: {
+            query: {
+                asks: "YES" | "NEVER";
+                always: boolean;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     backToIntake: {
         parameters: {
             query?: never;
@@ -1675,6 +1899,33 @@ export interface operations {
     nothing: {
         parameters: {
             query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    replyDays: {
+        parameters: {
+            query: {
+                days: number;
+            };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;
@@ -1844,6 +2095,73 @@ export interface operations {
             };
         };
     };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleView"][];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingProgress"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -1906,7 +2224,51 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    workingTime: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingTimeView"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkingTimeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingTimeView"];
+                };
+            };
+        };
+    };
+    all_4: {
         parameters: {
             query?: never;
             header?: never;

@@ -2,7 +2,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed } from 'vue'
 import { helpOpen } from '@/app/help'
-import { keyGroups } from '@/ui/keys'
+import { keyGroups, type KeyBinding } from '@/ui/keys'
 
 const NAMES: Record<string, string> = {
   ArrowDown: '↓',
@@ -12,8 +12,9 @@ const NAMES: Record<string, string> = {
 }
 const groups = computed(() => (helpOpen.value ? keyGroups() : []))
 
-function keyName(key: string): string {
-  return NAMES[key] ?? key.toUpperCase()
+function keyName(binding: KeyBinding): string {
+  const name = NAMES[binding.key] ?? binding.key.toUpperCase()
+  return binding.shift ? `⇧ ${name}` : name
 }
 </script>
 
@@ -34,7 +35,7 @@ function keyName(key: string): string {
                 class="flex h-7 items-center justify-between"
               >
                 <dt>{{ binding.does }}</dt>
-                <dd class="key">{{ keyName(binding.key) }}</dd>
+                <dd class="key">{{ keyName(binding) }}</dd>
               </div>
             </dl>
           </section>

@@ -4,11 +4,15 @@ import { computed } from 'vue'
 import { client, type OutboxLine } from '@/api/client'
 import { run } from '@/api/commands'
 import { liveConnected } from '@/api/live'
-import { useOutbox, useSources } from '@/api/queries'
+import { useOutbox, useReadingProgress, useSources } from '@/api/queries'
 
 /** What the user has to know of wherever they are: a broken connection, a source in trouble, an answer in doubt. */
 const sources = useSources()
 const outbox = useOutbox()
+const again = useReadingProgress()
+const readAgain = computed(() =>
+  again.data.value && again.data.value.total > 0 ? again.data.value : undefined,
+)
 const troubled = computed(() => (sources.data.value ?? []).filter((s) => s.status === 'TROUBLE'))
 const reading = computed(() =>
   (sources.data.value ?? []).filter((s) => s.status === 'READING' && s.progressTotal > 0),
@@ -51,7 +55,9 @@ const giveUp = (line: OutboxLine) =>
 
 <template>
   <div
-    v-if="!liveConnected || troubled.length || reading.length || waiting || stuck.length"
+    v-if="
+      !liveConnected || troubled.length || reading.length || readAgain || waiting || stuck.length
+    "
     class="border-line bg-surface shrink-0 space-y-1 border-b px-3 py-1.5"
     role="status"
   >
@@ -69,6 +75,13 @@ const giveUp = (line: OutboxLine) =>
         {{ source.progressDone }} of {{ source.progressTotal }}
       </progress>
       <span class="text-ink-soft">{{ source.progressDone }} of {{ source.progressTotal }}</span>
+    </p>
+    <p v-if="readAgain" class="flex items-center gap-2" data-test="reading-again">
+      Messages are read again with your settings
+      <progress class="h-2 w-40" :value="readAgain.done" :max="readAgain.total">
+        {{ readAgain.done }} of {{ readAgain.total }}
+      </progress>
+      <span class="text-ink-soft">{{ readAgain.done }} of {{ readAgain.total }}</span>
     </p>
     <p v-if="waiting" class="text-ink-soft flex items-center gap-2">
       <Send :size="15" aria-hidden="true" />

@@ -23,7 +23,7 @@ export const router = createRouter({
       meta: { title: 'Threads' },
     },
     {
-      path: '/settings/:page(sources|categories|account)?',
+      path: '/settings/:page(sources|categories|working-time|senders|account)?',
       name: 'settings',
       component: () => import('@/settings/SettingsView.vue'),
       meta: { title: 'Settings' },

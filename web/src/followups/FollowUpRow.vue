@@ -32,6 +32,12 @@ const emit = defineEmits<{ open: []; done: [] }>()
       @click="emit('open')"
     >
       {{ line.title }}
+      <span
+        v-if="line.answerSeen && line.state === 'OPEN'"
+        class="text-brass-ink ml-1 text-sm font-normal"
+        data-test="answer-seen"
+        >you have answered: done?</span
+      >
     </button>
     <span class="text-ink-soft hidden truncate sm:block">{{ line.from ?? '' }}</span>
     <span class="text-ink-soft hidden text-right sm:block">{{

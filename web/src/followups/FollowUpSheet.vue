@@ -132,12 +132,27 @@ const TAB = 'border-b-2 px-1 h-8'
             "
           />
         </div>
+        <p v-if="line.answerSeen && line.state === 'OPEN'" class="text-brass-ink">
+          Your answer in this thread was seen. Is it done?
+        </p>
         <div class="flex flex-wrap items-center gap-2 pt-1">
           <template v-if="line.state === 'OPEN'">
             <button class="btn btn-main" type="button" data-test="sheet-done" @click="end('DONE')">
               <Check :size="15" aria-hidden="true" /> Done <span class="key">D</span>
             </button>
             <button class="btn" type="button" @click="end('DROPPED')">Drop</button>
+            <label
+              class="flex items-center gap-1.5"
+              title="It is done by itself once your answer is seen, wherever you write it"
+            >
+              <input
+                type="checkbox"
+                :checked="line.forReply"
+                data-test="sheet-for-reply"
+                @change="save({ forReply: !line.forReply })"
+              />
+              ends when I answer
+            </label>
           </template>
           <template v-else>
             <span

@@ -25,6 +25,7 @@ export function change(
     firm: line.firm,
     categoryId: line.categoryId,
     effortMinutes: line.effortMinutes,
+    forReply: line.forReply,
     ...changed,
   }
   return run((header) =>

@@ -5,6 +5,8 @@ import FollowUpSentence from '@/intake/FollowUpSentence.vue'
 
 const message = {
   id: 'm1',
+  from: { name: 'Tilda Brandt', address: 'tilda@brandt-cranes.example' },
+  reading: { party: 'tilda@brandt-cranes.example', list: false },
   proposal: {
     title: 'Answer Tilda about the crane quote',
     replyBy: '2026-03-06',
@@ -13,16 +15,28 @@ const message = {
     categoryId: 'c1',
     categoryReason: 'as with the last one',
     effortMinutes: 15,
+    replyTime: null,
+    forReply: true,
   },
 } as MessageView
 const categories = [
-  { id: 'c1', name: 'Crane', hue: 'CLAY', monogram: 'Cr', letter: 'c', retired: false, version: 0 },
+  {
+    id: 'c1',
+    name: 'Crane',
+    hue: 'CLAY',
+    monogram: 'Cr',
+    letter: 'c',
+    replyDays: null,
+    retired: false,
+    version: 0,
+  },
   {
     id: 'c2',
     name: 'Berths',
     hue: 'TIDE',
     monogram: 'Be',
     letter: 'b',
+    replyDays: null,
     retired: false,
     version: 0,
   },
@@ -43,7 +57,7 @@ describe('the sentence', () => {
   it('is accepted as it stands', async () => {
     const wrapper = open()
     expect(document.activeElement?.tagName).toBe('INPUT')
-    expect(wrapper.text()).toContain('two working days')
+    expect(wrapper.text()).toContain('because two working days')
     await wrapper.find('form').trigger('submit')
     expect(accepted(wrapper)).toEqual({
       title: 'Answer Tilda about the crane quote',
@@ -52,6 +66,7 @@ describe('the sentence', () => {
       firm: false,
       categoryId: 'c1',
       effortMinutes: 15,
+      forReply: true,
     })
   })
 

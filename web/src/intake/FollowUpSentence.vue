@@ -11,17 +11,26 @@ const { message, categories, choices } = defineProps<{
   categories: readonly CategoryView[]
   choices: readonly QuickChoice[]
 }>()
-const emit = defineEmits<{ accept: [content: FollowUpRequest]; cancel: [] }>()
+const emit = defineEmits<{
+  accept: [content: FollowUpRequest]
+  remember: [days: number]
+  cancel: []
+}>()
 
 const title = ref(message.proposal.title)
 const replyDay = ref<string | null>(message.proposal.replyBy)
-const replyTime = ref<string | null>(null)
+const replyTime = ref<string | null>(message.proposal.replyTime)
 const firm = ref(message.proposal.firm)
 const categoryId = ref<string | null>(message.proposal.categoryId)
 const effortMinutes = ref<number | null>(message.proposal.effortMinutes)
+const forReply = ref(message.proposal.forReply)
 const input = useTemplateRef<HTMLInputElement>('input')
 const reason = computed(() =>
-  replyDay.value === message.proposal.replyBy ? message.proposal.replyByReason : '',
+  replyDay.value === message.proposal.replyBy ? `because ${message.proposal.replyByReason}` : '',
+)
+
+const sender = computed(() =>
+  message.reading.list ? message.reading.party : message.from.name || message.from.address,
 )
 
 onMounted(() => {
@@ -40,6 +49,7 @@ function accept(): void {
     firm: firm.value,
     categoryId: categoryId.value,
     effortMinutes: effortMinutes.value,
+    forReply: forReply.value,
   })
 }
 </script>
@@ -68,9 +78,11 @@ function accept(): void {
         v-model:time="replyTime"
         v-model:firm="firm"
         :choices="choices"
+        :sender="sender"
         above
+        @remember="(days) => emit('remember', days)"
       />
-      <span v-if="reason" class="text-ink-soft">{{ reason }}</span>
+      <span v-if="reason" class="text-ink-soft" data-test="reply-by-reason">{{ reason }}</span>
       <span>· in</span>
       <CategoryControl v-model="categoryId" :categories="categories" above />
       <span
@@ -80,6 +92,20 @@ function accept(): void {
       >
       <span>· about</span>
       <EffortControl v-model="effortMinutes" above />
+      <button
+        type="button"
+        class="part"
+        :aria-pressed="forReply"
+        :title="
+          forReply
+            ? 'It is done by itself once your answer is seen, wherever you write it'
+            : 'It stays open when you answer, until you say it is done'
+        "
+        data-test="for-reply"
+        @click="forReply = !forReply"
+      >
+        {{ forReply ? 'until I answer' : 'until I say so' }}
+      </button>
       <span class="ml-auto flex gap-2">
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Cancel <span class="key">Esc</span>

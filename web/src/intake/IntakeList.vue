@@ -3,7 +3,7 @@ import { Paperclip } from '@lucide/vue'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { IntakeLine } from '@/api/client'
 import { HEAPS, type Heap } from '@/intake/order'
-import { moment, workingSpan, workingSpanInWords } from '@/ui/time'
+import { moment, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
 
 const { lines, counts, selected } = defineProps<{
   lines: readonly IntakeLine[]
@@ -40,7 +40,7 @@ watch(
         <li v-for="line in heap.lines" :key="line.id">
           <button
             type="button"
-            class="border-line grid h-[30px] w-full scroll-my-8 grid-cols-[116px_1fr_auto] items-center gap-2 border-b px-3 text-left"
+            class="border-line grid h-[30px] w-full scroll-my-8 grid-cols-[116px_1fr_auto_42px] items-center gap-2 border-b px-3 text-left"
             :class="
               line.id === selected
                 ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'
@@ -53,7 +53,15 @@ watch(
           >
             <span class="truncate font-semibold">{{ line.from }}</span>
             <span class="truncate">{{ line.about }}</span>
-            <span class="text-ink-soft flex items-center gap-1 text-sm">
+            <span
+              v-if="line.replyDay"
+              class="text-sm whitespace-nowrap"
+              :class="line.replyFirm ? 'text-brass-ink font-semibold' : 'text-brass-ink'"
+              data-test="line-date"
+              ><span class="sr-only">{{ line.replyFirm ? 'by' : 'by about' }}</span
+              >{{ replyByShort(line.replyDay, line.replyTime) }}</span
+            ><span v-else />
+            <span class="text-ink-soft flex items-center justify-end gap-1 text-sm">
               <Paperclip v-if="line.hasFiles" :size="13" aria-label="with files" />
               <span aria-hidden="true">{{ workingSpan(line.waitingWorkingMinutes) }}</span>
               <span class="sr-only"

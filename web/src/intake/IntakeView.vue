@@ -92,6 +92,30 @@ function backToIntake(): void {
   }
 }
 
+/** Says that what was read is wrong, of this message or of everything from there. */
+function wrong(always: boolean): void {
+  const id = selected.value
+  const asks = message.data.value?.asksMe ? 'NEVER' : 'YES'
+  if (id) {
+    void run((header) =>
+      client.POST('/api/messages/{id}/asks', {
+        params: { path: { id }, query: { asks, always }, header },
+      }),
+    )
+  }
+}
+
+function rememberDays(days: number): void {
+  const id = selected.value
+  if (id) {
+    void run((header) =>
+      client.POST('/api/messages/{id}/reply-days', {
+        params: { path: { id }, query: { days }, header },
+      }),
+    )
+  }
+}
+
 function leave(): void {
   const id = selected.value
   if (id) {
@@ -134,12 +158,31 @@ async function answer(content: { text: string; toAll: boolean }): Promise<void> 
 }
 
 const ready = () => mode.value === 'decide' && message.data.value !== undefined
+const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 useKeys('Intake', [
   { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
   { key: 'f', does: 'Follow up', run: () => (mode.value = 'follow-up'), when: ready },
   { key: 'n', does: 'Nothing to do', run: nothing, when: undecided },
   { key: 'l', does: 'Leave for later', run: leave, when: undecided },
+  {
+    key: 'w',
+    shift: false,
+    does: 'Wrong: it asks, or does not',
+    run: () => {
+      wrong(false)
+    },
+    when: incoming,
+  },
+  {
+    key: 'w',
+    shift: true,
+    does: 'Wrong for all from there',
+    run: () => {
+      wrong(true)
+    },
+    when: incoming,
+  },
   {
     key: 'ArrowDown',
     does: 'Next message',
@@ -196,6 +239,7 @@ useKeys('Intake', [
           v-if="message.data.value"
           :key="message.data.value.id"
           :message="message.data.value"
+          @wrong="wrong"
         />
         <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
           <p>{{ message.error.value?.message }}</p>
@@ -214,6 +258,7 @@ useKeys('Intake', [
           :categories="categories.data.value ?? []"
           :choices="intake.data.value?.quickChoices ?? []"
           @accept="followUp"
+          @remember="rememberDays"
           @cancel="mode = 'decide'"
         />
         <AnswerForm

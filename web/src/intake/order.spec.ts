@@ -14,6 +14,9 @@ function line(id: string, heap: IntakeLine['heap']): IntakeLine {
     source: '',
     room: null,
     hasFiles: false,
+    replyDay: null,
+    replyTime: null,
+    replyFirm: false,
   }
 }
 

@@ -5,12 +5,15 @@ import type { MessageView } from '@/api/client'
 import { useThread } from '@/api/queries'
 import HtmlBody from '@/message/HtmlBody.vue'
 import MessageText from '@/message/MessageText.vue'
+import ReadingLine from '@/message/ReadingLine.vue'
 import { fileSize } from '@/message/size'
+import SubjectText from '@/message/SubjectText.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import { moment, workingSpan } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
 
 const { message } = defineProps<{ message: MessageView }>()
+const emit = defineEmits<{ wrong: [always: boolean] }>()
 const asWritten = ref(false)
 watch(
   () => message.id,
@@ -41,7 +44,9 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
   <article class="px-4 pt-3 pb-6 sm:px-6">
     <header class="border-line border-b pb-3">
       <div class="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
-        <h1 class="min-w-0 text-lg font-semibold wrap-anywhere">{{ heading }}</h1>
+        <h1 class="min-w-0 text-lg font-semibold wrap-anywhere">
+          <SubjectText :text="heading" :mark="message.reading.subjectMark" />
+        </h1>
         <RouterLink
           v-if="thread.data.value"
           :to="`/threads/${message.threadId}?message=${message.id}`"
@@ -64,6 +69,11 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         >
         <span v-if="message.edited" class="text-ink-soft"> · edited</span>
       </p>
+      <ReadingLine
+        v-if="message.direction === 'INCOMING' && !message.removed"
+        :message="message"
+        @wrong="(always) => emit('wrong', always)"
+      />
       <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
         {{ notice }}
       </p>
@@ -111,7 +121,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         </div>
         <HtmlBody v-if="message.hasHtml && asWritten" :message-id="message.id" />
         <template v-else>
-          <MessageText :text="message.ownWords" :ask="message.ask" />
+          <MessageText :text="message.ownWords" :marks="message.reading.marks" />
           <details v-if="message.carried" class="text-ink-soft mt-4">
             <summary class="hover:text-kelp w-max cursor-pointer">
               Quoted text and signature

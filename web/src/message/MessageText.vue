@@ -1,9 +1,28 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { textParts } from '@/message/textParts'
+import type { Mark } from '@/api/client'
+import { textParts, type TextPart } from '@/message/textParts'
 
-const { text, ask = null } = defineProps<{ text: string; ask?: string | null }>()
-const parts = computed(() => textParts(text, ask))
+const { text, marks = [] } = defineProps<{ text: string; marks?: readonly Mark[] }>()
+const parts = computed(() => textParts(text, marks))
+
+const SENTENCE: Record<Mark['kind'], string> = {
+  ASK: 'decoration-brass underline decoration-2 underline-offset-4',
+  PROMISE: 'decoration-dusk underline decoration-1 underline-offset-4',
+  HINT: 'decoration-line-strong underline decoration-dotted decoration-2 underline-offset-4',
+  DATE: '',
+}
+
+function classes(part: TextPart): string[] {
+  return [
+    part.sentence ? SENTENCE[part.sentence.kind] : '',
+    part.date ? 'border-brass rounded-[3px] border px-0.5' : '',
+  ]
+}
+
+function why(part: TextPart): string {
+  return [part.date?.why, part.sentence?.why].filter(Boolean).join('; ')
+}
 </script>
 
 <template>
@@ -16,11 +35,13 @@ const parts = computed(() => textParts(text, ask))
         target="_blank"
         rel="noopener noreferrer"
         >{{ part.text }}</a
-      ><span
-        v-else-if="part.kind === 'ask'"
-        class="decoration-brass underline decoration-2 underline-offset-4"
-        data-test="ask"
-        >{{ part.text }}</span
+      ><mark
+        v-else-if="part.date || part.sentence"
+        class="bg-transparent text-inherit"
+        :class="classes(part)"
+        :title="why(part)"
+        :data-test="part.date ? 'date' : part.sentence?.kind.toLowerCase()"
+        >{{ part.text }}</mark
       ><template v-else>{{ part.text }}</template></template
     >
   </p>

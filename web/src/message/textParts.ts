@@ -1,66 +1,52 @@
-/** A stretch of a text, to be shown plainly or marked. */
+import type { Mark } from '@/api/client'
+
+/** A stretch of a text with what was found in it. */
 export interface TextPart {
   text: string
-  kind: 'plain' | 'ask' | 'link'
+  kind: 'plain' | 'link'
+  /** The sentence it belongs to: an ask, a promise, a hint. */
+  sentence?: Mark
+  /** The date it belongs to. */
+  date?: Mark
 }
 
 const LINK = /https?:\/\/[^\s<>"')\]]+[^\s<>"')\].,;:!?]/g
 
-function withLinks(text: string): TextPart[] {
+function withLinks(part: TextPart): TextPart[] {
   const parts: TextPart[] = []
+  const { text } = part
   let end = 0
   for (const match of text.matchAll(LINK)) {
     if (match.index > end) {
-      parts.push({ text: text.slice(end, match.index), kind: 'plain' })
+      parts.push({ ...part, text: text.slice(end, match.index) })
     }
-    parts.push({ text: match[0], kind: 'link' })
+    parts.push({ ...part, text: match[0], kind: 'link' })
     end = match.index + match[0].length
   }
   if (end < text.length) {
-    parts.push({ text: text.slice(end), kind: 'plain' })
+    parts.push({ ...part, text: text.slice(end) })
   }
   return parts
 }
 
-/** Where the ask stands in the text; white space in it may be written in any way. */
-export function findAsk(text: string, ask: string | null): [number, number] | undefined {
-  if (!ask) {
-    return undefined
+/** Cuts a text where marks begin and end and where links are. */
+export function textParts(text: string, marks: readonly Mark[]): TextPart[] {
+  const cuts = new Set([0, text.length])
+  for (const mark of marks) {
+    cuts.add(Math.min(mark.from, text.length))
+    cuts.add(Math.min(mark.to, text.length))
   }
-  let start = 0
-  const words = ask.split(/\s+/)
-  for (;;) {
-    const at = text.indexOf(words[0] ?? '', start)
-    if (at < 0) {
-      return undefined
-    }
-    let end = at
-    const fits = words.every((word, i) => {
-      if (i > 0) {
-        const space = /^\s+/.exec(text.slice(end))
-        end += space ? space[0].length : 0
-      }
-      const found = text.startsWith(word, end)
-      end += word.length
-      return found
+  const places = [...cuts].sort((a, b) => a - b)
+  return places.slice(0, -1).flatMap((from, i) => {
+    const to = places[i + 1] ?? text.length
+    const covering = marks.filter((mark) => mark.from <= from && to <= mark.to)
+    const sentence = covering.find((mark) => mark.kind !== 'DATE')
+    const date = covering.find((mark) => mark.kind === 'DATE')
+    return withLinks({
+      text: text.slice(from, to),
+      kind: 'plain',
+      ...(sentence ? { sentence } : {}),
+      ...(date ? { date } : {}),
     })
-    if (fits) {
-      return [at, end]
-    }
-    start = at + 1
-  }
-}
-
-/** Cuts a text into what is plain, what asks and what is a link. */
-export function textParts(text: string, ask: string | null): TextPart[] {
-  const found = findAsk(text, ask)
-  if (!found) {
-    return withLinks(text)
-  }
-  const [start, end] = found
-  return [
-    ...withLinks(text.slice(0, start)),
-    { text: text.slice(start, end), kind: 'ask' },
-    ...withLinks(text.slice(end)),
-  ]
+  })
 }

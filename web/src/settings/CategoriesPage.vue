@@ -30,28 +30,32 @@ const retired = computed(() => (categories.data.value ?? []).filter((category) =
 const editing = ref<string | undefined>()
 const merging = ref<string | undefined>()
 const mergeInto = ref('')
-const form = reactive<{ name: string; hue: Hue; letter: string }>({
-  name: '',
-  hue: 'TIDE',
-  letter: '',
-})
-const fresh = reactive<{ name: string; hue: Hue; letter: string }>({
-  name: '',
-  hue: 'FERN',
-  letter: '',
-})
+interface CategoryForm {
+  name: string
+  hue: Hue
+  letter: string
+  replyDays: number | ''
+}
+const form = reactive<CategoryForm>({ name: '', hue: 'TIDE', letter: '', replyDays: '' })
+const fresh = reactive<CategoryForm>({ name: '', hue: 'FERN', letter: '', replyDays: '' })
 
 const hueName = (hue: Hue) => hue.charAt(0) + hue.slice(1).toLowerCase()
-const content = (from: typeof form) => ({
+const content = (from: CategoryForm) => ({
   name: from.name,
   hue: from.hue,
   letter: from.letter || null,
+  replyDays: from.replyDays === '' ? null : from.replyDays,
 })
 
 function edit(category: CategoryView): void {
   editing.value = category.id
   merging.value = undefined
-  Object.assign(form, { name: category.name, hue: category.hue, letter: category.letter ?? '' })
+  Object.assign(form, {
+    name: category.name,
+    hue: category.hue,
+    letter: category.letter ?? '',
+    replyDays: category.replyDays ?? '',
+  })
 }
 
 async function save(category: CategoryView): Promise<void> {
@@ -156,12 +160,30 @@ async function merge(category: CategoryView): Promise<void> {
             </select>
           </label>
           <label>Key <input v-model="form.letter" class="field w-14" maxlength="1" /></label>
+          <label
+            >Reply within
+            <span class="flex items-center gap-1"
+              ><input
+                v-model.number="form.replyDays"
+                class="field w-16"
+                type="number"
+                min="0"
+                max="90"
+                placeholder="–"
+              />
+              working days</span
+            ></label
+          >
           <button class="btn btn-main" type="submit">Save</button>
           <button class="btn btn-quiet" type="button" @click="editing = undefined">Cancel</button>
         </form>
         <div v-else class="flex min-h-8 flex-wrap items-center gap-2">
           <CategoryMark :category="category" with-name />
           <span v-if="category.letter" class="key">{{ category.letter.toUpperCase() }}</span>
+          <span v-if="category.replyDays !== null" class="text-ink-soft"
+            >reply within {{ category.replyDays }}
+            {{ category.replyDays === 1 ? 'working day' : 'working days' }}</span
+          >
           <span class="ml-auto flex flex-wrap gap-1">
             <button
               class="btn btn-quiet h-7 px-1.5"

@@ -3,12 +3,16 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import AccountPage from '@/settings/AccountPage.vue'
 import CategoriesPage from '@/settings/CategoriesPage.vue'
+import SendersPage from '@/settings/SendersPage.vue'
 import SourcesPage from '@/settings/SourcesPage.vue'
+import WorkingTimePage from '@/settings/WorkingTimePage.vue'
 
 const route = useRoute()
 const PAGES = [
   { name: 'Sources', to: '/settings/sources' },
   { name: 'Categories', to: '/settings/categories' },
+  { name: 'Working time', to: '/settings/working-time' },
+  { name: 'Senders', to: '/settings/senders' },
   { name: 'Account', to: '/settings/account' },
 ]
 const page = computed(() =>
@@ -35,6 +39,8 @@ const page = computed(() =>
       <div class="min-w-0 flex-1">
         <SourcesPage v-if="page === 'sources'" />
         <CategoriesPage v-else-if="page === 'categories'" />
+        <WorkingTimePage v-else-if="page === 'working-time'" />
+        <SendersPage v-else-if="page === 'senders'" />
         <AccountPage v-else />
       </div>
     </div>

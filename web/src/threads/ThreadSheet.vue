@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { client, type CloseReason } from '@/api/client'
 import { run } from '@/api/commands'
 import { useThread } from '@/api/queries'
+import Owed from '@/threads/Owed.vue'
 import { CLOSED_AS, turnText } from '@/threads/words'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import History from '@/ui/History.vue'
@@ -45,8 +46,9 @@ const openAgain = () =>
           >
           <Trace :thread="line" :now="thread.data.value.now" :width="240" />
         </div>
+        <Owed :line="line" />
         <p v-if="line.openedAgain" class="text-brass-ink mt-1">
-          Opened again, since they have written.
+          Opened again, since they ask something.
         </p>
         <div class="mt-2 flex flex-wrap gap-2">
           <template v-if="line.turn !== 'CLOSED'">

@@ -4,12 +4,19 @@ import { useRoute, useRouter } from 'vue-router'
 import type { ThreadLine, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
-import { TURNS, turnText } from '@/threads/words'
+import { awaitedText, byText, debtText, TURNS, turnText } from '@/threads/words'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import { moment, shortMoment, workingSpan, workingSpanInWords } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
+
+const COLUMN: Record<Turn, string> = {
+  WITH_ME: 'I owe',
+  WITH_OTHERS: 'They owe',
+  CLOSED: 'Standing',
+  NOBODY: '',
+}
 
 const route = useRoute()
 const router = useRouter()
@@ -107,10 +114,10 @@ useKeys('Threads', [
         <thead class="text-ink-soft text-left text-sm">
           <tr class="border-line border-b">
             <th class="h-7 px-3 font-normal">Thread</th>
-            <th class="hidden w-56 px-3 font-normal md:table-cell">People</th>
-            <th class="hidden w-64 px-3 font-normal sm:table-cell">Trace</th>
-            <th v-if="turn !== 'WITH_ME'" class="hidden w-48 px-3 font-normal lg:table-cell">
-              {{ turn === 'WITH_OTHERS' ? 'Waiting for' : 'Standing' }}
+            <th class="hidden w-44 px-3 font-normal md:table-cell">People</th>
+            <th class="hidden w-52 px-3 font-normal sm:table-cell">Trace</th>
+            <th v-if="turn !== 'NOBODY'" class="hidden px-3 font-normal lg:table-cell">
+              {{ COLUMN[turn] }}
             </th>
             <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
             <th class="w-20 px-3 text-right font-normal">Silent</th>
@@ -146,12 +153,34 @@ useKeys('Threads', [
               <Trace :thread="line" :now="newest?.now ?? ''" />
             </td>
             <td
-              v-if="turn !== 'WITH_ME'"
-              class="hidden truncate px-3 lg:table-cell"
-              :class="line.turn === 'WITH_OTHERS' ? 'text-dusk' : ''"
-              :title="turnText(line)"
+              v-if="turn !== 'NOBODY'"
+              class="hidden px-3 py-1 lg:table-cell"
+              data-test="thread-owed"
             >
-              {{ turnText(line).replace(/^With /, '') }}
+              <template v-if="turn === 'CLOSED'">{{ turnText(line) }}</template>
+              <template v-else>
+                <p
+                  v-for="debt in line.debts"
+                  :key="debt.messageId + debt.reason"
+                  class="truncate"
+                  :title="`${debt.to}: ${debtText(debt)}`"
+                >
+                  <b v-if="debt.byDay" class="text-brass-ink">{{ byText(debt) }} </b>{{
+                    debtText(debt)
+                  }}
+                  <span v-if="debt.answeredBy" class="text-ink-soft"
+                    >answered by {{ debt.answeredBy }}</span
+                  >
+                </p>
+                <p
+                  v-for="one in line.awaited"
+                  :key="one.name + one.messageId"
+                  class="truncate"
+                  :title="`${one.name}: ${awaitedText(one)}`"
+                >
+                  <b class="text-dusk">{{ one.name }}</b> {{ awaitedText(one) }}
+                </p>
+              </template>
             </td>
             <td
               class="text-ink-soft hidden px-3 whitespace-nowrap md:table-cell"

@@ -1,4 +1,5 @@
-import type { CloseReason, ThreadLine, Turn } from '@/api/client'
+import type { AwaitedView, CloseReason, DebtView, ThreadLine, Turn } from '@/api/client'
+import { replyBy } from '@/ui/time'
 
 export const TURNS: { turn: Turn; title: string; empty: string }[] = [
   { turn: 'WITH_ME', title: 'With me', empty: 'Nobody waits for you.' },
@@ -14,13 +15,37 @@ export const CLOSED_AS: Record<CloseReason, string> = {
   GIVEN_UP: 'given up',
 }
 
+const OWED: Record<DebtView['reason'], string> = {
+  ASKED: '',
+  INVITED: 'say whether you come',
+  PROMISED: 'you promised',
+  BOUNCED: 'it was not delivered; find another way',
+}
+
+/** What I owe, in words: the ask or the promise, else what has to be done. */
+export function debtText(debt: DebtView): string {
+  const what = debt.what ? `“${debt.what}”` : ''
+  return [OWED[debt.reason], what].filter(Boolean).join(': ')
+}
+
+/** By when, in words; empty when nothing was said. */
+export function byText(one: Pick<DebtView, 'byDay' | 'byTime'>): string {
+  return one.byDay ? `by ${replyBy(one.byDay, one.byTime)}` : ''
+}
+
+/** What somebody owes me, in words. */
+export function awaitedText(one: AwaitedView): string {
+  const what = one.what ? `“${one.what}”` : ''
+  return [one.promised ? 'promised' : '', byText(one), what].filter(Boolean).join(' ')
+}
+
 /** Whose turn it is, in words. */
 export function turnText(line: ThreadLine): string {
   switch (line.turn) {
     case 'WITH_ME':
       return 'With me'
     case 'WITH_OTHERS':
-      return `With ${line.awaited.map((party) => party.name || party.address).join(', ')}`
+      return `With ${line.awaited.map((one) => one.name).join(', ')}`
     case 'CLOSED':
       return line.closedAs ? `Closed as ${CLOSED_AS[line.closedAs]}` : 'Closed'
     case 'NOBODY':

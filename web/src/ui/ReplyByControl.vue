@@ -6,10 +6,14 @@ import type { QuickChoice } from '@/api/client'
 import Calendar from '@/ui/Calendar.vue'
 import { day as dayText, replyBy } from '@/ui/time'
 
-const { choices, above } = defineProps<{
+const { choices, above, sender } = defineProps<{
   choices: readonly QuickChoice[]
+  /** Whom a number of working days can be remembered for. */
+  sender?: string
   above?: boolean
 }>()
+const emit = defineEmits<{ remember: [days: number] }>()
+const always = ref(2)
 const chosenDay = defineModel<string | null>('day', { required: true })
 const chosenTime = defineModel<string | null>('time', { required: true })
 const firm = defineModel<boolean>('firm', { required: true })
@@ -71,6 +75,31 @@ function choose(isoDay: string | null, close: () => void): void {
           at <input v-model="time" type="time" class="field w-28" :disabled="!chosenDay" />
           <span class="text-ink-soft">or any time</span>
         </label>
+        <div v-if="sender" class="border-line mt-2 border-t pt-2">
+          <label
+            >Always for {{ sender }}:
+            <input
+              v-model.number="always"
+              type="number"
+              min="0"
+              max="90"
+              class="field inline-block w-16"
+            />
+            working days</label
+          >
+          <button
+            class="btn mt-1 h-7"
+            type="button"
+            @click="
+              () => {
+                emit('remember', always)
+                close()
+              }
+            "
+          >
+            Remember
+          </button>
+        </div>
       </div>
     </PopoverPanel>
   </Popover>

@@ -21,6 +21,17 @@ describe('keys', () => {
     ).toBeUndefined()
   })
 
+  it('can be two with the shift key', () => {
+    const both = [
+      { key: 'f', shift: false, does: 'This one', run: () => undefined },
+      { key: 'f', shift: true, does: 'Always', run: () => undefined },
+    ]
+    const groups = [{ title: 'Intake', bindings: both }]
+    const div = document.createElement('div')
+    expect(bindingFor(press(div), groups)?.does).toBe('This one')
+    expect(bindingFor(press(div, { key: 'F', shiftKey: true }), groups)?.does).toBe('Always')
+  })
+
   it('belong to the latest group that counts', () => {
     const later = { title: 'Sheet', bindings: [{ key: 'F', does: 'Firm', run: () => undefined }] }
     const off = {

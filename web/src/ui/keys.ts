@@ -4,6 +4,8 @@ import { onScopeDispose } from 'vue'
 export interface KeyBinding {
   key: string
   does: string
+  /** Whether the shift key belongs to it; either way when left out. */
+  shift?: boolean
   run: (event: KeyboardEvent) => void
   /** Whether it counts now; always when left out. */
   when?: () => boolean
@@ -44,7 +46,9 @@ export function bindingFor(event: KeyboardEvent, among: readonly Group[]): KeyBi
   for (const group of [...among].reverse()) {
     const found = group.bindings.find(
       (binding) =>
-        binding.key.toLowerCase() === event.key.toLowerCase() && (binding.when?.() ?? true),
+        binding.key.toLowerCase() === event.key.toLowerCase() &&
+        (binding.shift ?? event.shiftKey) === event.shiftKey &&
+        (binding.when?.() ?? true),
     )
     if (found) {
       return found

@@ -62,6 +62,19 @@ export function replyBy(isoDay: string, time: string | null): string {
   return time ? `${day(isoDay)}, ${time.slice(0, 5)}` : day(isoDay)
 }
 
+/** The same where there is little room: the time today, the weekday this week, the date after that. */
+export function replyByShort(isoDay: string, time: string | null, now: Date = new Date()): string {
+  const date = toDate(isoDay)
+  const today = toDate(toIsoDay(now))
+  const days = Math.round((date.getTime() - today.getTime()) / 86_400_000)
+  if (days === 0) {
+    return time ? time.slice(0, 5) : 'today'
+  }
+  return days > 0 && days < 7
+    ? (DAYS[date.getDay()] ?? '')
+    : `${date.getDate()} ${MONTHS[date.getMonth()] ?? ''}`
+}
+
 /** Local midnight of a calendar day. */
 export function toDate(isoDay: string): Date {
   const [year, month, date] = isoDay.split('-').map(Number)

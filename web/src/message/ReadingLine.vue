@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { MessageView } from '@/api/client'
+
+/** What was read in a message in one line, why, and the way to say that it is wrong. */
+const { message } = defineProps<{ message: MessageView }>()
+const emit = defineEmits<{ wrong: [always: boolean] }>()
+
+const NATURE: Record<MessageView['nature'], string> = {
+  PERSON: '',
+  INVITATION: 'an invitation',
+  AUTO_REPLY: 'an automatic reply',
+  BOUNCE: 'a failed delivery',
+  BULK: 'automatic',
+}
+const found = computed(() => (message.asksMe ? 'Asks you' : 'Asks you nothing'))
+const why = computed(() => {
+  const nature = NATURE[message.nature]
+  const because = nature && !message.asksMe ? `${nature}: ${message.reading.natureWhy}` : ''
+  return [message.reading.asksWhy, because].filter(Boolean).join('; ')
+})
+const always = computed(() => {
+  const who = message.reading.list ? 'this list' : 'this sender'
+  return message.asksMe ? `${who} never asks` : `${who} always asks`
+})
+</script>
+
+<template>
+  <p class="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1" data-test="reading">
+    <span
+      ><b :class="message.asksMe ? 'text-kelp' : ''">{{ found }}</b
+      ><template v-if="why">, since {{ why }}</template></span
+    >
+    <span class="flex gap-1">
+      <button
+        class="btn btn-quiet text-ink-soft h-6 gap-1 px-1 text-sm"
+        type="button"
+        :title="message.asksMe ? 'This message asks me nothing' : 'This message asks me'"
+        data-test="wrong"
+        @click="emit('wrong', false)"
+      >
+        wrong <span class="key">W</span>
+      </button>
+      <button
+        class="btn btn-quiet text-ink-soft h-6 gap-1 px-1 text-sm"
+        type="button"
+        data-test="wrong-always"
+        @click="emit('wrong', true)"
+      >
+        {{ always }} <span class="key">⇧ W</span>
+      </button>
+    </span>
+  </p>
+</template>

@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { reactive, ref, watch } from 'vue'
+import { client, unwrap, type WorkingTimeForm } from '@/api/client'
+import { queryClient } from '@/api/queries'
+import { showDone, showProblem } from '@/api/toasts'
+import { names, toggled, WEEKDAYS } from '@/settings/workingTime'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import { day as dayText } from '@/ui/time'
+
+const settings = useQuery({
+  queryKey: ['working-time'],
+  queryFn: () => unwrap(client.GET('/api/settings/working-time')),
+})
+const form = reactive<WorkingTimeForm>({
+  nicknames: [],
+  monthFirst: false,
+  week: [],
+  region: '',
+  daysOff: [],
+  replyDays: 2,
+})
+const nicknames = ref('')
+const dayOff = ref('')
+const busy = ref(false)
+watch(
+  () => settings.data.value,
+  (now) => {
+    if (now) {
+      Object.assign(form, structuredClone(now.form))
+      nicknames.value = now.form.nicknames.join(', ')
+    }
+  },
+  { immediate: true },
+)
+
+function hours(day: string) {
+  return form.week.find((each) => each.day === day)
+}
+
+function addDayOff(): void {
+  if (dayOff.value && !form.daysOff.includes(dayOff.value)) {
+    form.daysOff = [...form.daysOff, dayOff.value].sort()
+  }
+  dayOff.value = ''
+}
+
+async function save(): Promise<void> {
+  busy.value = true
+  try {
+    addDayOff()
+    const body = { ...form, nicknames: names(nicknames.value) }
+    const saved = await unwrap(client.PUT('/api/settings/working-time', { body }))
+    queryClient.setQueryData(['working-time'], saved)
+    showDone('Working time saved; messages are read again with it')
+  } catch (problem) {
+    showProblem(problem)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <h1 class="text-lg font-semibold">Working time</h1>
+  <p class="text-ink-soft mb-3">
+    Reply-by dates, “end of the week”, “within five working days” and how long somebody has waited
+    all follow from it.
+  </p>
+  <Loading v-if="settings.isPending.value" />
+  <Note v-else-if="settings.isError.value" title="Your working time could not be loaded" problem>
+    <p>{{ settings.error.value?.message }}</p>
+  </Note>
+  <form v-else class="max-w-2xl space-y-4" data-test="working-time" @submit.prevent="void save()">
+    <fieldset>
+      <legend class="font-semibold">Week</legend>
+      <div
+        v-for="each in WEEKDAYS"
+        :key="each.day"
+        class="flex min-h-9 items-center gap-3"
+        :data-day="each.day"
+      >
+        <label class="flex w-32 items-center gap-2">
+          <input
+            type="checkbox"
+            :checked="hours(each.day) !== undefined"
+            @change="form.week = toggled(form.week, each.day)"
+          />
+          {{ each.name }}
+        </label>
+        <template v-for="one in form.week" :key="one.day">
+          <span v-if="one.day === each.day" class="flex items-center gap-2">
+            <input
+              v-model="one.from"
+              class="field w-28"
+              type="time"
+              :aria-label="`${each.name} from`"
+              required
+            />
+            to
+            <input
+              v-model="one.to"
+              class="field w-28"
+              type="time"
+              :aria-label="`${each.name} to`"
+              required
+            />
+          </span>
+        </template>
+        <span v-if="!hours(each.day)" class="text-ink-soft">off</span>
+      </div>
+    </fieldset>
+    <div class="grid gap-4 sm:grid-cols-2">
+      <label
+        >Public holidays of
+        <select v-model="form.region" class="field" name="region">
+          <option value="">no region</option>
+          <option
+            v-for="region in settings.data.value?.regions ?? []"
+            :key="region.code"
+            :value="region.code"
+          >
+            {{ region.name }}
+          </option>
+        </select>
+        <span v-if="settings.data.value?.holidays.length" class="text-ink-soft text-sm">
+          Next:
+          {{
+            settings.data.value.holidays
+              .slice(0, 3)
+              .map((holiday) => `${dayText(holiday.day)} ${holiday.name}`)
+              .join(', ')
+          }}
+        </span>
+      </label>
+      <label
+        >Reply within, where a message names no date
+        <span class="flex items-center gap-2"
+          ><input
+            v-model.number="form.replyDays"
+            class="field w-20"
+            type="number"
+            min="0"
+            max="90"
+            name="reply-days"
+            required
+          />
+          working days</span
+        >
+      </label>
+      <label
+        >Other names people use for you
+        <input
+          v-model="nicknames"
+          class="field"
+          name="nicknames"
+          placeholder="Tom, Tommy"
+          maxlength="400"
+        />
+        <span class="text-ink-soft text-sm">“Tom, could you …” then asks you.</span>
+      </label>
+      <label
+        >3/4 means
+        <select v-model="form.monthFirst" class="field" name="date-order">
+          <option :value="false">3 April</option>
+          <option :value="true">March 4</option>
+        </select>
+      </label>
+    </div>
+    <fieldset>
+      <legend class="font-semibold">Your days off</legend>
+      <div class="flex flex-wrap items-center gap-2">
+        <span v-for="off in form.daysOff" :key="off" class="part"
+          >{{ dayText(off) }}
+          <button
+            type="button"
+            class="hover:text-kelp"
+            :aria-label="`${dayText(off)} is a working day`"
+            @click="form.daysOff = form.daysOff.filter((each) => each !== off)"
+          >
+            ×
+          </button>
+        </span>
+        <input v-model="dayOff" class="field w-40" type="date" aria-label="A day off" />
+        <button class="btn" type="button" :disabled="!dayOff" @click="addDayOff">Add</button>
+      </div>
+    </fieldset>
+    <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
+  </form>
+</template>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { ThreadLine } from '@/api/client'
+import { awaitedText, byText, debtText } from '@/threads/words'
+import { moment, workingSpan } from '@/ui/time'
+
+/** What I owe in a thread and what each of the others owes me, since when and by when. */
+const { line } = defineProps<{ line: ThreadLine }>()
+</script>
+
+<template>
+  <dl
+    v-if="line.debts.length || line.awaited.length"
+    class="mt-2 grid grid-cols-[max-content_1fr] gap-x-3 gap-y-1"
+    data-test="owed"
+  >
+    <template v-for="debt in line.debts" :key="debt.messageId + debt.reason">
+      <dt class="text-kelp font-semibold">I owe {{ debt.to }}</dt>
+      <dd>
+        <b v-if="debt.byDay" class="text-brass-ink">{{ byText(debt) }} </b>
+        <span class="wrap-anywhere">{{ debtText(debt) }}</span>
+        <span class="text-ink-soft"> since {{ moment(debt.since) }}</span>
+        <span v-if="debt.answeredBy" class="text-ink-soft"
+          >; answered by {{ debt.answeredBy }}</span
+        >
+      </dd>
+    </template>
+    <template v-for="one in line.awaited" :key="one.name + one.messageId">
+      <dt class="text-dusk font-semibold">{{ one.name }} owes me</dt>
+      <dd>
+        <span class="wrap-anywhere">{{ awaitedText(one) }}</span>
+        <span class="text-ink-soft">
+          since {{ moment(one.since) }}, silent for
+          {{ workingSpan(one.silenceWorkingMinutes) }}</span
+        >
+      </dd>
+    </template>
+  </dl>
+</template>
