@@ -28,7 +28,10 @@ watch(
   () => settings.data.value,
   (now) => {
     if (now) {
-      Object.assign(form, structuredClone(now.form))
+      Object.assign(form, {
+        ...now.form,
+        week: now.form.week.map((each) => ({ ...each })),
+      })
       nicknames.value = now.form.nicknames.join(', ')
     }
   },

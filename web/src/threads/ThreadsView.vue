@@ -165,7 +165,7 @@ useKeys('Threads', [
                   class="truncate"
                   :title="`${debt.to}: ${debtText(debt)}`"
                 >
-                  <b v-if="debt.byDay" class="text-brass-ink">{{ byText(debt) }} </b>{{
+                  <b v-if="debt.byDay" class="text-brass-ink mr-1">{{ byText(debt) }}</b>{{
                     debtText(debt)
                   }}
                   <span v-if="debt.answeredBy" class="text-ink-soft"

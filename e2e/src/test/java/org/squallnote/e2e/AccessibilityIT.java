@@ -71,6 +71,8 @@ class AccessibilityIT {
         "/settings/sources, [data-test=source]",
         "/settings/sources, [data-test=add-mail] > [data-test=mail-form]",
         "/settings/categories, [data-test=category-row]",
+        "/settings/working-time, [data-test=working-time]",
+        "/settings/senders, .key",
         "/settings/account, [data-test=add-account]",
     })
     void everyViewIsAccessible(String path, String steps) {

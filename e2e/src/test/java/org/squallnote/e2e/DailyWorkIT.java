@@ -121,23 +121,26 @@ class DailyWorkIT {
     void threeMessagesAreDecidedByKeyboard() {
         browser.open("/intake");
         openMessage("Tilda Brandt");
-        browser.find("[data-test=ask]");
+        assertThat(browser.find("[data-test=ask]").getText()).startsWith("Could you send me the berth plan");
+        assertThat(browser.find("[data-test=date]").getText()).isEqualTo("before Friday");
+        assertThat(browser.find("[data-test=reading]").getText()).contains("Asks you, since");
         browser.press("f");
         browser.find("[data-test=sentence]");
         WebElement category = browser.find("[data-test=category]");
+        assertThat(browser.find("[data-test=reply-by-reason]").getText()).isEqualTo("because “before Friday”");
         category.sendKeys(Keys.ENTER);
         browser.find("[role=option]");
         browser.press(Keys.chord(Keys.HOME));
         browser.press(Keys.ENTER);
         browser.find("[data-test=sentence] input").sendKeys(Keys.ENTER);
-        browser.untilText("Follow-up: Answer Tilda about crane quote for pontoon C");
+        browser.untilText("Follow-up: Send Tilda the berth plan for pontoon C");
         assertThat(listed()).doesNotContain("Tilda Brandt");
 
         openMessage("Chandlery Lane");
         browser.press("n");
         browser.untilText("Nothing to do: Chandlery Lane");
 
-        openMessage("Oona Fairweather");
+        openMessage("Oona Fairweather", "Could we have the slipway");
         browser.press("a");
         browser.find("[data-test=answer] textarea").sendKeys("Saturday is fine, the slipway is yours from nine.");
         browser.press(Keys.chord(Keys.CONTROL, Keys.ENTER));
@@ -170,26 +173,28 @@ class DailyWorkIT {
     @Test
     @Order(8)
     void theTurnChangesWithMyAnswerAndWithTheirs() {
-        // The answer of step 5 has gone out by now, and Oona has answered it.
+        // The answer of step 5 has gone out by now; Oona has answered it and asks something else.
         browser.open("/threads");
         browser.until(
-                () -> threadLine("Slipway on Saturday").contains("Slipway on Saturday") ? true : null,
-                "the thread with me");
+                () -> threadLine("Slipway on Saturday").contains("Do we need to bring our own trolley?") ? true : null,
+                "what I owe Oona now");
         openThread("Slipway on Saturday");
         browser.untilText("Saturday is fine, the slipway is yours from nine.");
-        browser.untilText("Lovely, Saturday it is.");
         assertThat(browser.find("[data-test=turn]").getText()).isEqualTo("With me");
+        assertThat(browser.find("[data-test=owed]").getText()).contains("I owe Oona Fairweather");
         browser.escape();
 
         quay.life().write("wilma", "Fresh bread", "Shall I put two loaves aside for you?");
         browser.open("/intake");
         openMessage("Wilma Prosser", "Shall I put two loaves aside");
         browser.press("a");
-        browser.find("[data-test=answer] textarea").sendKeys("Yes please, three even.");
+        browser.find("[data-test=answer] textarea").sendKeys("Yes please. Which ones do you have today?");
         browser.find("[data-test=send]").click();
         browser.open("/threads");
         browser.find("[data-test=turn-WITH_OTHERS]").click();
-        browser.untilText("Fresh bread");
+        browser.until(
+                () -> threadLine("Fresh bread").contains("Which ones do you have today?") ? true : null,
+                "what Wilma owes");
     }
 
     @Test
@@ -201,7 +206,7 @@ class DailyWorkIT {
         browser.find("[data-test=open-again]");
         assertThat(browser.find("[data-test=turn]").getText()).isEqualTo("Closed as answered");
         quay.life().writeAgain("oona", "One more thing: is the winch working?");
-        browser.untilText("Opened again, since they have written.");
+        browser.untilText("Opened again, since they ask something.");
         browser.untilText("is the winch working?");
         assertThat(browser.find("[data-test=turn]").getText()).isEqualTo("With me");
         browser.escape();
@@ -237,7 +242,58 @@ class DailyWorkIT {
 
     @Test
     @Order(11)
+    void aFollowUpEndsWhenMyAnswerIsSeen() {
+        browser.open("/follow-ups");
+        browser.find("[data-test=follow-up] [data-follow-up]").click();
+        browser.find("[data-test=way-back]").click();
+        browser.find("[data-test=thread-message][data-pointed=true] a").click();
+        browser.find("[data-test=decide-answer]").click();
+        browser.find("[data-test=answer] textarea").sendKeys("Here is the plan.");
+        browser.find("[data-test=send]").click();
+        browser.untilText("Done, since your answer was seen: Send Tilda the berth plan");
+        browser.find("[data-test=undo]").click();
+        browser.untilText("Undone: Done, since your answer was seen");
+        browser.open("/follow-ups");
+        browser.find("[data-test=follow-up] [aria-label^='Done: Send Tilda']");
+    }
+
+    @Test
+    @Order(12)
+    void whatWasReadIsCorrectedByOneKeyAndRemembered() {
+        browser.open("/intake");
+        openMessage("Bo Lindgren", "Can I have Friday afternoon off");
+        browser.press("w");
+        browser.untilText("Asks you nothing, since you said so");
+        browser.press("u");
+        browser.until(
+                () -> browser.find("[data-test=reading]").getText().startsWith("Asks you, since") ? true : null,
+                "the correction undone");
+        openMessage("Harbour Pilot Weekly");
+        browser.find("[data-test=wrong-always]").click();
+        browser.untilText("Always asks you: everything from");
+        browser.open("/settings/senders");
+        browser.untilText("always asks me");
+        browser.find("[data-test=party-rule] button").click();
+        browser.untilText("Nothing yet.");
+    }
+
+    @Test
+    @Order(13)
+    void anotherWorkingWeekIsReadAgain() {
+        browser.open("/settings/working-time");
+        browser.find("[data-day=FRIDAY] input[type=checkbox]").click();
+        new Select(browser.find("select[name=region]")).selectByValue("gb-eng");
+        browser.find("[data-test=working-time] button[type=submit]").click();
+        browser.untilText("Working time saved");
+        browser.untilText("Next:");
+        browser.open("/settings/working-time");
+        assertThat(browser.find("[data-day=FRIDAY]").getText()).contains("off");
+    }
+
+    @Test
+    @Order(14)
     void aDraftSurvivesAReload() {
+        browser.open("/intake");
         openMessage("Percival Drake");
         String address = browser.driver().getCurrentUrl();
         browser.press("a");
@@ -250,7 +306,7 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(12)
+    @Order(15)
     void aReloadShowsTheSame() {
         browser.open("/follow-ups");
         browser.find("[data-test=follow-up]");
@@ -261,7 +317,7 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(13)
+    @Order(16)
     void aSecondUserSeesNothingOfThis() {
         browser.open("/settings/account");
         browser.find("input[name=new-name]").sendKeys("Bo Lindgren");
@@ -282,7 +338,7 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(14)
+    @Order(17)
     void thePageNeverBrokeItsContentPolicy() {
         assertThat(browser.driver().manage().logs().get(LogType.BROWSER).getAll())
                 .extracting(entry -> entry.getMessage())

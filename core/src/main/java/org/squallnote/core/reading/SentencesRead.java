@@ -91,7 +91,7 @@ final class SentencesRead {
                 ? sentence.spanOf(ask.wanted(), wantedEnd)
                 : new Span(sentence.span().toExclusive(), sentence.span().toExclusive());
         return new Ask(
-                sentence.span(),
+                withoutCall(sentence, opening, ask.from()),
                 sentence.spanOf(ask.from(), Math.max(ask.to(), ask.from() + 1)),
                 wanted,
                 ask.kind(),
@@ -99,6 +99,16 @@ final class SentencesRead {
                 answer.ofMe(),
                 answer.openToAll(),
                 answer.named());
+    }
+
+    /** The ask as it is shown: without the greeting or the name in front of it. */
+    private static Span withoutCall(Sentence sentence, Vocatives.Call opening, int askFrom) {
+        boolean called = opening.isOne() && opening.toExclusive() <= askFrom && opening.toExclusive() < sentence.size();
+        return called
+                ? new Span(
+                        sentence.at(opening.toExclusive()).span().fromInclusive(),
+                        sentence.span().toExclusive())
+                : sentence.span();
     }
 
     private Addressees whom(

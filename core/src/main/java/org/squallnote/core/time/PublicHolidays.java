@@ -62,7 +62,17 @@ public final class PublicHolidays implements Holidays {
     }
 
     private static boolean isKnown(String code) {
-        return regions().stream().anyMatch(region -> region.code().equals(code));
+        String[] codes = code.split("-");
+        boolean country = HolidayManager.getSupportedCalendarCodes().stream().anyMatch(codes[0]::equalsIgnoreCase);
+        return country
+                && (codes.length == 1
+                        || (codes.length == 2
+                                && HolidayManager.getInstance(ManagerParameters.create(codes[0]))
+                                        .getCalendarHierarchy()
+                                        .getChildren()
+                                        .keySet()
+                                        .stream()
+                                        .anyMatch(codes[1]::equalsIgnoreCase)));
     }
 
     /** All regions, by name; parts stand behind their country. */
