@@ -45,8 +45,16 @@ public final class Bench {
         this.now = application.getBean(Clock.class).instant();
     }
 
-    /** Runs everything; takes a minute or two. */
+    /**
+     * Runs everything; takes some minutes.
+     *
+     * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}
+     */
     public static void main(String[] args) throws IOException, InterruptedException {
+        EngineBench.run(Path.of(args[0]));
+        if (args.length > 1 && args[1].equals("engine")) {
+            return;
+        }
         Path data = Files.createTempDirectory("squallnote-bench");
         try (ConfigurableApplicationContext application =
                 SpringApplication.run(Squallnote.class, "--data=" + data, "--server.port=0")) {

@@ -30,10 +30,11 @@ public final class DateScanner {
     }
 
     private List<DatePhrase> all() {
+        boolean[] starts = DateStarts.in(sentence);
         List<DatePhrase> found = new ArrayList<>();
         int i = 0;
         while (i < sentence.size()) {
-            Optional<DatePhrase> phrase = mayStartAt(i) ? rangeAt(i) : Optional.empty();
+            Optional<DatePhrase> phrase = starts[i] ? rangeAt(i) : Optional.empty();
             if (phrase.isPresent()) {
                 found.add(phrase.get());
                 i = phrase.get().toExclusive();
@@ -42,10 +43,6 @@ public final class DateScanner {
             }
         }
         return found;
-    }
-
-    private boolean mayStartAt(int i) {
-        return DateStarts.isOne(sentence.norm(i));
     }
 
     /** A phrase, or two joined to a range, of which the end counts. */

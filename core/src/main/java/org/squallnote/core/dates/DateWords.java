@@ -49,6 +49,22 @@ final class DateWords {
 
     private DateWords() {}
 
+    /** All weekdays, months, numbers and ordinals as they are written right. */
+    static Set<String> known() {
+        Set<String> known = new HashSet<>(WEEKDAYS.keySet());
+        known.addAll(MONTHS.keySet());
+        known.addAll(NUMBERS.keySet());
+        known.addAll(ORDINALS.keySet());
+        return known;
+    }
+
+    /** Whether the word is a weekday or a month with a slip in it. */
+    static boolean isSlipOfADay(String word) {
+        return word.length() >= SHORTEST_GUESSED
+                && (word.endsWith("y") || word.endsWith("er"))
+                && (isWeekday(word) || month(word) != NONE);
+    }
+
     static boolean isWeekday(String word) {
         return weekdayIndex(word) != NONE;
     }

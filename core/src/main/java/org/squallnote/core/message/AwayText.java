@@ -20,21 +20,47 @@ final class AwayText {
     private AwayText() {}
 
     static boolean isOne(String text) {
-        String lower = text.strip().toLowerCase(Locale.ROOT).replace('’', '\'').replaceAll("\\s+", " ");
+        if (text.length() > 2 * LONGEST) {
+            return false;
+        }
+        String lower = folded(text);
         if (lower.length() > LONGEST) {
             return false;
         }
         String beginning = lower.substring(0, Math.min(lower.length(), BEGINNING));
-        String firstSentence = beginning.split("[.!]", 2)[0];
-        if (AUTOMATIC.stream().anyMatch(beginning::contains)) {
+        if (containsAny(beginning, AUTOMATIC)) {
             return true;
         }
-        if (greetsByName(lower) || AWAY.stream().noneMatch(beginning::contains)) {
+        if (!containsAny(beginning, AWAY) || greetsByName(lower)) {
             return false;
         }
+        String firstSentence = beginning.split("[.!]", 2)[0];
         long usual = USUAL.stream().filter(lower::contains).count();
-        boolean opens = AWAY.stream().anyMatch(firstSentence::contains);
+        boolean opens = containsAny(firstSentence, AWAY);
         return usual >= 2 || (opens && usual >= 1);
+    }
+
+    /** Lower case, with one space where there is white space. */
+    private static String folded(String text) {
+        StringBuilder folded = new StringBuilder(text.length());
+        for (int i = 0; i < text.length(); i++) {
+            char c = text.charAt(i);
+            if (!Character.isWhitespace(c)) {
+                folded.append(c == '’' ? '\'' : c);
+            } else if (folded.length() > 0 && folded.charAt(folded.length() - 1) != ' ') {
+                folded.append(' ');
+            }
+        }
+        return folded.toString().toLowerCase(Locale.ROOT);
+    }
+
+    private static boolean containsAny(String text, List<String> words) {
+        for (String each : words) {
+            if (text.contains(each)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "Hi Piet" greets somebody; "Hello," and "Dear sender" do not. */

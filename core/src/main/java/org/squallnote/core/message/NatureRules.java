@@ -157,11 +157,22 @@ public final class NatureRules {
         }
         int extension = local.indexOf('+');
         String plain = (extension > 0 ? local.substring(0, extension) : local).replace("_", "-");
-        return TAKES_NO_ANSWER.stream()
-                .anyMatch(name -> plain.equals(name)
-                        || plain.startsWith(name + "-")
-                        || plain.startsWith(name + ".")
-                        || (name.length() > 6 && (plain.endsWith("-" + name) || plain.endsWith("." + name))));
+        if (TAKES_NO_ANSWER.contains(plain)) {
+            return true;
+        }
+        for (String name : TAKES_NO_ANSWER) {
+            boolean begins = plain.startsWith(name) && isJoint(plain, name.length());
+            boolean ends =
+                    name.length() > 6 && plain.endsWith(name) && isJoint(plain, plain.length() - name.length() - 1);
+            if (begins || ends) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isJoint(String local, int at) {
+        return at >= 0 && at < local.length() && (local.charAt(at) == '-' || local.charAt(at) == '.');
     }
 
     private static String localPart(String address) {
@@ -175,8 +186,10 @@ public final class NatureRules {
             return false;
         }
         String subject = m.subject().strip().toLowerCase(Locale.ROOT);
-        if (AWAY_SUBJECTS.stream().anyMatch(subject::startsWith)) {
-            return true;
+        for (String away : AWAY_SUBJECTS) {
+            if (subject.startsWith(away)) {
+                return true;
+            }
         }
         return AwayText.isOne(m.text());
     }

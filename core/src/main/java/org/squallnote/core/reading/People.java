@@ -101,18 +101,45 @@ final class People {
             swapped = name.substring(comma + 1) + " " + name.substring(0, comma);
         }
         List<String> parts = new ArrayList<>();
-        for (String piece : swapped.split("[\\s()\\[\\]\"]+")) {
-            String part = folded(piece.replaceAll("^[^\\p{L}]+|[^\\p{L}]+$", ""));
-            if (part.length() > 1 && !TITLES.contains(part)) {
-                parts.add(part);
-                for (String half : part.split("-")) {
-                    if (half.length() >= SHORTEST_SHORT_FORM && part.indexOf('-') > 0) {
-                        parts.add(half);
-                    }
-                }
+        int from = 0;
+        for (int i = 0; i <= swapped.length(); i++) {
+            if (i == swapped.length() || isBetweenNames(swapped.charAt(i))) {
+                addPart(lettersIn(swapped, from, i), parts);
+                from = i + 1;
             }
         }
         return parts;
+    }
+
+    private static boolean isBetweenNames(char c) {
+        return Character.isWhitespace(c) || c == '(' || c == ')' || c == '[' || c == ']' || c == '"';
+    }
+
+    /** The stretch without what is no letter at its ends. */
+    private static String lettersIn(String name, int fromInclusive, int toExclusive) {
+        int from = fromInclusive;
+        int to = toExclusive;
+        while (from < to && !Character.isLetter(name.charAt(from))) {
+            from++;
+        }
+        while (to > from && !Character.isLetter(name.charAt(to - 1))) {
+            to--;
+        }
+        return folded(name.substring(from, to));
+    }
+
+    private static void addPart(String part, List<String> parts) {
+        if (part.length() < 2 || TITLES.contains(part)) {
+            return;
+        }
+        parts.add(part);
+        if (part.indexOf('-') > 0) {
+            for (String half : part.split("-")) {
+                if (half.length() >= SHORTEST_SHORT_FORM) {
+                    parts.add(half);
+                }
+            }
+        }
     }
 
     private static String folded(String name) {

@@ -79,15 +79,30 @@ final class ReadSentence {
     }
 
     boolean asksMe() {
-        return asks.stream().anyMatch(Ask::ofMe);
+        for (Ask ask : asks) {
+            if (ask.ofMe()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     boolean has(String label) {
-        return acts.stream().anyMatch(act -> act.label().equals(label));
+        for (PhraseMatch act : acts) {
+            if (act.label().equals(label)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     boolean hasIn(String label, int unit) {
-        return acts.stream().anyMatch(act -> act.label().equals(label) && parts.unitOf(act.fromInclusive()) == unit);
+        for (PhraseMatch act : acts) {
+            if (act.label().equals(label) && parts.unitOf(act.fromInclusive()) == unit) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether every clause begins with a phrase of one of these labels, behind the words that lead in. */

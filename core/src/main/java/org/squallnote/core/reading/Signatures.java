@@ -29,6 +29,9 @@ final class Signatures {
     /** A complimentary close has at most this many words. */
     private static final int LONGEST_CLOSE = 6;
 
+    /** Neither a close nor a name is longer. */
+    private static final int LONGEST_LAST_LINE = 90;
+
     private Signatures() {}
 
     /** Marks the own lines that belong to a signature. */
@@ -92,11 +95,14 @@ final class Signatures {
 
     private static boolean endsLetter(List<String> lines, Kind[] kinds, int at, List<String> names) {
         String line = lines.get(at);
-        if (isName(line, names)) {
-            return true;
+        if (line.length() > LONGEST_LAST_LINE) {
+            return false;
         }
         String words = wordsOf(line);
-        if (words.split(" ").length > LONGEST_CLOSE) {
+        if (isName(line, words, names)) {
+            return true;
+        }
+        if (words.chars().filter(c -> c == ' ').count() >= LONGEST_CLOSE) {
             return false;
         }
         boolean close = CLOSES.contains(words) || CLOSES.contains(withoutName(words, names));
@@ -161,8 +167,7 @@ final class Signatures {
     }
 
     /** Whether the line holds only the writer's name, a short form of it, or initials, with a cross or a dash at most. */
-    private static boolean isName(String line, List<String> names) {
-        String words = wordsOf(line);
+    private static boolean isName(String line, String words, List<String> names) {
         if (words.isEmpty() || names.isEmpty()) {
             return false;
         }

@@ -1,9 +1,11 @@
 package org.squallnote.core.text;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.ToIntFunction;
 
 /**
  * A pattern over the words of a sentence, one line of a phrase list.
@@ -26,34 +28,48 @@ final class Phrase {
         MARK
     }
 
-    private record Element(Sort sort, Set<String> words, boolean optional) {}
+    private record Element(Sort sort, Set<String> words, BitSet numbers, boolean optional) {
+
+        static Element mark(Sort sort) {
+            return new Element(sort, Set.of(), new BitSet(), false);
+        }
+    }
 
     private final String label;
     private final List<Element> elements = new ArrayList<>();
     private final boolean startsPart;
     private int wantedAt = -1;
+    private final BitSet second;
 
-    Phrase(String label, String line, Map<String, Set<String>> sets) {
+    Phrase(String label, String line, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         this.label = label;
         boolean anchored = false;
         for (String piece : line.split("\\s+")) {
             switch (piece) {
                 case "^" -> anchored = true;
-                case "$" -> elements.add(new Element(Sort.END, Set.of(), false));
+                case "$" -> elements.add(Element.mark(Sort.END));
                 case ">" -> wantedAt = elements.size();
-                case "*" -> elements.add(new Element(Sort.ANY, Set.of(), false));
-                case ".." -> elements.add(new Element(Sort.GAP, Set.of(), false));
-                case "," -> elements.add(new Element(Sort.MARK, Set.of(), false));
-                default -> elements.add(words(piece, sets));
+                case "*" -> elements.add(Element.mark(Sort.ANY));
+                case ".." -> elements.add(Element.mark(Sort.GAP));
+                case "," -> elements.add(Element.mark(Sort.MARK));
+                default -> elements.add(words(piece, sets, numberOf));
             }
         }
         startsPart = anchored;
         if (elements.isEmpty() || elements.get(0).sort() != Sort.WORDS) {
             throw new IllegalStateException("A phrase has to begin with a word: " + line);
         }
+        boolean plainStart = elements.size() > 1
+                && elements.stream().limit(2).noneMatch(element -> element.optional() || element.sort() != Sort.WORDS);
+        second = plainStart ? elements.get(1).numbers() : new BitSet();
     }
 
-    private static Element words(String piece, Map<String, Set<String>> sets) {
+    /** Whether the second word cannot be right, seen at a glance. */
+    private boolean failsAtSecond(int[] words, int from) {
+        return !second.isEmpty() && (from + 1 >= words.length || !second.get(words[from + 1]));
+    }
+
+    private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         boolean optional = piece.startsWith("[");
         String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
         Set<String> words = new java.util.HashSet<>();
@@ -68,7 +84,9 @@ final class Phrase {
                 words.add(alternative);
             }
         }
-        return new Element(Sort.WORDS, Set.copyOf(words), optional);
+        BitSet numbers = new BitSet();
+        words.forEach(word -> numbers.set(numberOf.applyAsInt(word)));
+        return new Element(Sort.WORDS, Set.copyOf(words), numbers, optional);
     }
 
     String label() {
@@ -87,17 +105,22 @@ final class Phrase {
         return first;
     }
 
-    /** The match that begins at a word, or nothing. */
-    PhraseMatch at(Sentence sentence, int from) {
-        if (startsPart && !Clauses.startsAt(sentence, from)) {
+    /**
+     * The match that begins at a word, or nothing.
+     *
+     * @param words the numbers of the sentence's words
+     * @param atStartOfPart whether a part of the sentence begins at that word
+     */
+    PhraseMatch at(Sentence sentence, int[] words, int from, boolean atStartOfPart) {
+        if ((startsPart && !atStartOfPart) || failsAtSecond(words, from)) {
             return PhraseMatch.NONE;
         }
         int[] wanted = {-1};
-        int end = match(sentence, from, 0, wanted);
+        int end = match(sentence, words, from, 0, wanted);
         return end < 0 ? PhraseMatch.NONE : new PhraseMatch(label, from, end, wanted[0] < 0 ? end : wanted[0]);
     }
 
-    private int match(Sentence s, int at, int index, int[] wanted) {
+    private int match(Sentence s, int[] words, int at, int index, int[] wanted) {
         if (index == wantedAt) {
             wanted[0] = at;
         }
@@ -109,35 +132,35 @@ final class Phrase {
         if (joined && index > 0 && at < s.size() && isApart(s.at(at).before())) {
             Sort previous = elements.get(index - 1).sort();
             if (previous != Sort.MARK && previous != Sort.GAP) {
-                return element.optional() ? match(s, at, index + 1, wanted) : -1;
+                return element.optional() ? match(s, words, at, index + 1, wanted) : -1;
             }
         }
         return switch (element.sort()) {
-            case END -> at == s.size() || s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
-            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, at, index + 1, wanted) : -1;
-            case ANY -> at < s.size() ? match(s, at + 1, index + 1, wanted) : -1;
-            case GAP -> gap(s, at, index, wanted);
-            case WORDS -> words(s, at, index, wanted);
+            case END -> at == s.size() || s.at(at).followsMark() ? match(s, words, at, index + 1, wanted) : -1;
+            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, words, at, index + 1, wanted) : -1;
+            case ANY -> at < s.size() ? match(s, words, at + 1, index + 1, wanted) : -1;
+            case GAP -> gap(s, words, at, index, wanted);
+            case WORDS -> words(s, words, at, index, wanted);
         };
     }
 
-    private int words(Sentence s, int at, int index, int[] wanted) {
+    private int words(Sentence s, int[] words, int at, int index, int[] wanted) {
         Element element = elements.get(index);
-        if (at < s.size() && element.words().contains(s.at(at).norm())) {
-            int end = match(s, at + 1, index + 1, wanted);
+        if (at < s.size() && element.numbers().get(words[at])) {
+            int end = match(s, words, at + 1, index + 1, wanted);
             if (end >= 0) {
                 return end;
             }
         }
-        return element.optional() ? match(s, at, index + 1, wanted) : -1;
+        return element.optional() ? match(s, words, at, index + 1, wanted) : -1;
     }
 
-    private int gap(Sentence s, int at, int index, int[] wanted) {
+    private int gap(Sentence s, int[] words, int at, int index, int[] wanted) {
         for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
             if (skip > 0 && at + skip > 1 && isStrong(s.at(at + skip - 1).before())) {
                 return -1;
             }
-            int end = match(s, at + skip, index + 1, wanted);
+            int end = match(s, words, at + skip, index + 1, wanted);
             if (end >= 0) {
                 return end;
             }

@@ -12,11 +12,16 @@ import java.util.Set;
  * word that stands there.
  *
  * <p>A file has lines {@code set NAME: words} and {@code LABEL: phrase}; see {@link Phrase} for how a phrase is written.
+ * Every word of a phrase has a number, so that matching compares numbers and looks each word of a sentence up once.
  */
 public final class PhraseBook {
 
-    private final Map<String, List<Phrase>> byFirstWord = new HashMap<>();
+    /** The number of a word that stands in no phrase. */
+    static final int UNKNOWN = 0;
+
     private final Map<String, Set<String>> sets = new HashMap<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final List<List<Phrase>> byFirstWord = new ArrayList<>(List.of(List.of()));
 
     private PhraseBook() {}
 
@@ -40,10 +45,17 @@ public final class PhraseBook {
             takeSet(label.substring(4), rest);
             return;
         }
-        Phrase phrase = new Phrase(label, rest, sets);
+        Phrase phrase = new Phrase(label, rest, sets, this::numberOf);
         for (String first : phrase.firstWords()) {
-            byFirstWord.computeIfAbsent(first, any -> new ArrayList<>()).add(phrase);
+            byFirstWord.get(numberOf(first)).add(phrase);
         }
+    }
+
+    private int numberOf(String word) {
+        return numbers.computeIfAbsent(word, any -> {
+            byFirstWord.add(new ArrayList<>());
+            return byFirstWord.size() - 1;
+        });
     }
 
     private void takeSet(String name, String rest) {
@@ -68,15 +80,28 @@ public final class PhraseBook {
 
     /** All phrases in the sentence, in the order of their first words. */
     public List<PhraseMatch> in(Sentence sentence) {
+        int[] words = new int[sentence.size()];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = numbers.getOrDefault(sentence.at(i).norm(), UNKNOWN);
+        }
         List<PhraseMatch> found = new ArrayList<>();
-        for (int i = 0; i < sentence.size(); i++) {
-            for (Phrase phrase : byFirstWord.getOrDefault(sentence.at(i).norm(), List.of())) {
-                PhraseMatch match = phrase.at(sentence, i);
-                if (match.toExclusive() > 0) {
-                    found.add(match);
-                }
+        for (int i = 0; i < words.length; i++) {
+            List<Phrase> candidates = byFirstWord.get(words[i]);
+            if (!candidates.isEmpty()) {
+                match(sentence, words, i, candidates, found);
             }
         }
         return found;
+    }
+
+    private static void match(
+            Sentence sentence, int[] words, int at, List<Phrase> candidates, List<PhraseMatch> found) {
+        boolean startsPart = Clauses.startsAt(sentence, at);
+        for (Phrase phrase : candidates) {
+            PhraseMatch match = phrase.at(sentence, words, at, startsPart);
+            if (match.toExclusive() > 0) {
+                found.add(match);
+            }
+        }
     }
 }

@@ -25,6 +25,9 @@ public final class ReferencesThreading {
     /** How long after a message an unlinked reply with the same subject still belongs to it. */
     public static final Duration SUBJECT_REACH = Duration.ofDays(30);
 
+    /** So many messages with the subject of an unlinked reply are looked at, the newest ones. */
+    private static final int MOST_LOOKED_AT = 2_000;
+
     private ReferencesThreading() {}
 
     /**
@@ -61,6 +64,9 @@ public final class ReferencesThreading {
         }
 
         boolean isBelow(Node<K> other) {
+            if (other.children.isEmpty()) {
+                return this == other;
+            }
             for (Node<K> n = this; n != null; n = n.parent) {
                 if (n == other) {
                     return true;
@@ -258,6 +264,7 @@ public final class ReferencesThreading {
                         .add(message);
             }
         }
+        bySubject.values().forEach(same -> same.sort(Comparator.comparing(Threadable::sentAt)));
         return messages.stream()
                 .map(message -> message.isUnlinkedReply() ? withSubjectLink(message, bySubject) : message)
                 .toList();
@@ -268,15 +275,44 @@ public final class ReferencesThreading {
         if (subject.isEmpty()) {
             return reply;
         }
-        return bySubject.getOrDefault(subject, List.of()).stream()
-                .filter(earlier -> earlier.sentAt().isBefore(reply.sentAt()))
-                .filter(earlier -> !earlier.sentAt().isBefore(reply.sentAt().minus(SUBJECT_REACH)))
-                .filter(earlier -> sharesParties(earlier, reply))
-                .max(Comparator.comparing(Threadable::sentAt))
+        return lastBefore(reply, bySubject.getOrDefault(subject, List.of()))
                 .flatMap(Threadable::messageId)
                 .map(id -> new Threadable<>(
                         reply.key(), reply.messageId(), List.of(id), reply.subject(), reply.sentAt(), reply.parties()))
                 .orElse(reply);
+    }
+
+    /** The newest message before the reply that shares its parties; of several at one moment the first to arrive. */
+    private static <K> Optional<Threadable<K>> lastBefore(Threadable<K> reply, List<Threadable<K>> bySentDate) {
+        Instant earliest = reply.sentAt().minus(SUBJECT_REACH);
+        int i = firstNotBefore(reply.sentAt(), bySentDate) - 1;
+        Optional<Threadable<K>> found = Optional.empty();
+        for (int looked = 0; i >= 0 && looked < MOST_LOOKED_AT; i--, looked++) {
+            Threadable<K> earlier = bySentDate.get(i);
+            boolean past = found.filter(best -> !best.sentAt().equals(earlier.sentAt()))
+                    .isPresent();
+            if (past || earlier.sentAt().isBefore(earliest)) {
+                return found;
+            }
+            if (sharesParties(earlier, reply)) {
+                found = Optional.of(earlier);
+            }
+        }
+        return found;
+    }
+
+    private static <K> int firstNotBefore(Instant moment, List<Threadable<K>> bySentDate) {
+        int from = 0;
+        int to = bySentDate.size();
+        while (from < to) {
+            int middle = (from + to) >>> 1;
+            if (bySentDate.get(middle).sentAt().isBefore(moment)) {
+                from = middle + 1;
+            } else {
+                to = middle;
+            }
+        }
+        return from;
     }
 
     /** Whether at least two parties are common: the two who talk to each other. */
