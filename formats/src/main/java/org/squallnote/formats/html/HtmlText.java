@@ -1,33 +1,92 @@
 package org.squallnote.formats.html;
 
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.regex.Pattern;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.jsoup.nodes.Node;
 import org.jsoup.nodes.TextNode;
+import org.jsoup.select.NodeFilter;
 import org.jsoup.select.NodeVisitor;
 import org.jspecify.annotations.Nullable;
 
-/** Turns HTML into plain text; quote blocks become lines that start with {@code >}. */
+/**
+ * Turns HTML into plain text in which structure stays visible: quotations become lines that start with {@code >}, a
+ * signature gets the mark of RFC 3676 section 4.3, what is hidden is left out.
+ */
 public final class HtmlText {
 
     /** Longer HTML is cut before it is parsed, in characters. */
     static final int LONGEST_HTML = 3_000_000;
+
+    private static final Pattern HIDDEN =
+            Pattern.compile("(?i)display\\s*:\\s*none|visibility\\s*:\\s*hidden|mso-hide\\s*:\\s*all");
+    private static final Pattern QUOTE_NAME = Pattern.compile("(?i)quot|cite(?!-prefix)|forwarded|original-?message");
+    private static final Pattern SIGNATURE_NAME = Pattern.compile("(?i)signature");
+
+    private static final int LONGEST_BEGINNING = 3_000;
+    private static final int MOST_NODES_OF_A_BEGINNING = 300;
 
     private HtmlText() {}
 
     /** The text of the body. */
     public static String of(String html) {
         Document document = Jsoup.parse(html.length() > LONGEST_HTML ? html.substring(0, LONGEST_HTML) : html);
-        document.select("script, style, head, title").remove();
-        Writer writer = new Writer();
+        document.select("script, style, head, title, [hidden]").remove();
+        document.select("[style]").removeIf(HtmlText::removeIfHidden);
+        Writer writer = new Writer(AnswersInColour.in(document.body()), around(document.select("blockquote")));
         document.body().traverse(writer);
         return writer.text();
     }
 
+    /** The first words of an element, without walking through all of it. */
+    static String beginning(Element element) {
+        StringBuilder words = new StringBuilder();
+        int[] visited = {0};
+        element.filter((node, depth) -> {
+            if (node instanceof TextNode text) {
+                words.append(text.getWholeText()).append(' ');
+            }
+            boolean enough = words.length() > LONGEST_BEGINNING || ++visited[0] > MOST_NODES_OF_A_BEGINNING;
+            return enough ? NodeFilter.FilterResult.STOP : NodeFilter.FilterResult.CONTINUE;
+        });
+        return words.toString().replace('\u00A0', ' ').strip();
+    }
+
+    /** The elements around some others. */
+    private static Set<Element> around(List<Element> inner) {
+        Set<Element> around = new HashSet<>();
+        for (Element element : inner) {
+            Element parent = element.parent();
+            while (parent != null && around.add(parent)) {
+                parent = parent.parent();
+            }
+        }
+        return around;
+    }
+
+    private static boolean removeIfHidden(Element element) {
+        boolean hidden = HIDDEN.matcher(element.attr("style")).find();
+        if (hidden) {
+            element.remove();
+        }
+        return hidden;
+    }
+
     private static final class Writer implements NodeVisitor {
 
+        private final AnswersInColour inColour;
+        private final Set<Element> aroundQuotes;
         private final StringBuilder out = new StringBuilder();
+
+        Writer(AnswersInColour inColour, Set<Element> aroundQuotes) {
+            this.inColour = inColour;
+            this.aroundQuotes = aroundQuotes;
+        }
+
         private int quoteDepth;
         private boolean spaceDue;
 
@@ -36,9 +95,19 @@ public final class HtmlText {
             if (node instanceof TextNode text) {
                 append(text.getWholeText(), isPreformatted(text.parent()));
             } else if (node instanceof Element element) {
-                if (isQuote(element)) {
+                if (inColour.endsQuotation(element)) {
+                    newLine();
+                    quoteDepth--;
+                } else if (inColour.startsQuotation(element)) {
+                    newLine();
+                    quoteDepth++;
+                } else if (isQuote(element)) {
                     newLine();
                     quoteDepth = Math.min(quoteDepth + 1, 20);
+                } else if (isSignature(element)) {
+                    newLine();
+                    append("--", true);
+                    newLine();
                 } else if (element.normalName().equals("br")) {
                     out.append('\n');
                     spaceDue = false;
@@ -54,7 +123,10 @@ public final class HtmlText {
         @Override
         public void tail(Node node, int depth) {
             if (node instanceof Element element) {
-                if (isQuote(element)) {
+                if (inColour.endsQuotation(element)) {
+                    newLine();
+                    quoteDepth++;
+                } else if (isQuote(element)) {
                     newLine();
                     quoteDepth = Math.max(quoteDepth - 1, 0);
                 } else if (element.normalName().equals("p")
@@ -69,8 +141,25 @@ public final class HtmlText {
             }
         }
 
-        private static boolean isQuote(Element element) {
-            return element.normalName().equals("blockquote");
+        /** A quotation, or a container that calls itself one and holds none: answers may stand between two in it. */
+        private boolean isQuote(Element element) {
+            if (element.normalName().equals("blockquote")) {
+                return true;
+            }
+            return element.normalName().equals("div")
+                    && QUOTE_NAME
+                            .matcher(element.className() + " " + element.id())
+                            .find()
+                    && !aroundQuotes.contains(element);
+        }
+
+        private boolean isSignature(Element element) {
+            return SIGNATURE_NAME
+                            .matcher(element.className() + " " + element.id())
+                            .find()
+                    && !aroundQuotes.contains(element)
+                    && !beginning(element).isEmpty()
+                    && !beginning(element).startsWith("--");
         }
 
         private static boolean isPreformatted(@Nullable Element element) {
