@@ -114,7 +114,12 @@ final class Browser implements AutoCloseable {
 
     /** Presses a key as somebody who types nowhere in particular. */
     void press(CharSequence key) {
-        driver.switchTo().activeElement().sendKeys(key);
+        until(
+                () -> {
+                    driver.switchTo().activeElement().sendKeys(key);
+                    return true;
+                },
+                "something that takes the key");
     }
 
     void escape() {

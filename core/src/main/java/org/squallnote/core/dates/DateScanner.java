@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 
@@ -34,7 +35,7 @@ public final class DateScanner {
         List<DatePhrase> found = new ArrayList<>();
         int i = 0;
         while (i < sentence.size()) {
-            Optional<DatePhrase> phrase = starts[i] ? rangeAt(i) : Optional.empty();
+            Optional<DatePhrase> phrase = starts[i] ? rangeAt(i).or(dayNextTo(found, i)) : Optional.empty();
             if (phrase.isPresent()) {
                 found.add(phrase.get());
                 i = phrase.get().toExclusive();
@@ -43,6 +44,28 @@ public final class DateScanner {
             }
         }
         return found;
+    }
+
+    /** "the day before", "the day after" at the end of a clause: next to the day that was named last. */
+    private Supplier<Optional<DatePhrase>> dayNextTo(List<DatePhrase> found, int from) {
+        return () -> {
+            boolean closes =
+                    from + 3 >= sentence.size() || sentence.at(from + 3).followsMark();
+            boolean before = sentence.norm(from + 2).equals("before");
+            boolean after = sentence.norm(from + 2).equals("after");
+            boolean meant = sentence.norm(from).equals("the")
+                    && sentence.norm(from + 1).equals("day")
+                    && (before || after)
+                    && closes
+                    && !found.isEmpty()
+                    && found.get(found.size() - 1).form() == Form.DAY;
+            if (!meant) {
+                return Optional.empty();
+            }
+            LocalDate named = found.get(found.size() - 1).day();
+            LocalDate day = before ? named.minusDays(1) : named.plusDays(1);
+            return Optional.of(new DatePhrase(from, from + 3, day, Optional.empty(), Form.DAY));
+        };
     }
 
     /** A phrase, or two joined to a range, of which the end counts. */

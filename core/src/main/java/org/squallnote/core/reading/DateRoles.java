@@ -107,6 +107,10 @@ final class DateRoles {
             "shut",
             "back",
             "extended");
+    private static final Set<String> SUITING =
+            Set.of("works", "work", "suits", "suit", "fits", "fit", "convenient", "possible", "ok", "okay");
+    private static final Set<String> FINE =
+            Set.of("fine", "ok", "okay", "soon", "early", "plenty", "enough", "good", "great", "lovely", "perfect");
     private static final Set<String> PRONOUNS =
             Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
@@ -184,6 +188,12 @@ final class DateRoles {
             }
             default -> {}
         }
+        if (isSubjectOfSuiting(phrase)) {
+            return Role.EVENT;
+        }
+        if ((phrase.form() == Form.PERIOD || phrase.form() == Form.END) && isFine(phrase.toExclusive())) {
+            return Role.TIED;
+        }
         if (phrase.form() == Form.STRETCH
                 && sentence.norm(phrase.fromInclusive()).equals("within")) {
             return Role.STATED;
@@ -203,6 +213,29 @@ final class DateRoles {
             return sentence.isQuestion() && sentence.size() <= 3 ? Role.EVENT : Role.TIED;
         }
         return governed(phrase, needed);
+    }
+
+    /** "if Friday works", "whether the 24th suits you": a day on which something is to be. */
+    private boolean isSubjectOfSuiting(DatePhrase phrase) {
+        String before = sentence.norm(phrase.fromInclusive() - 1);
+        String next = sentence.norm(phrase.toExclusive());
+        boolean open =
+                before.equals("if") || before.equals("whether") || before.equals("does") || before.equals("would");
+        return open
+                && (SUITING.contains(next)
+                        || (next.equals("is")
+                                && !sentence.norm(phrase.toExclusive() + 1).equals("the"))
+                        || next.equals("'s"));
+    }
+
+    /** "next week is fine", "end of the month will do". */
+    private boolean isFine(int at) {
+        String verb = sentence.norm(at);
+        if (verb.equals("will") && sentence.norm(at + 1).equals("do")) {
+            return true;
+        }
+        int adjective = verb.equals("is") ? at + 1 : verb.equals("would") || verb.equals("will") ? at + 2 : -1;
+        return adjective > 0 && FINE.contains(sentence.norm(adjective));
     }
 
     /** "the Thursday meeting": a day between an article and a noun. */
