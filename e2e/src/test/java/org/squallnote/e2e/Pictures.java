@@ -27,6 +27,7 @@ final class Pictures {
         "thread-sheet:/threads:1280:light:[data-row='6']",
         "settings-sources:/settings/sources:1280:light:",
         "settings-categories:/settings/categories:1280:light:",
+        "settings-working-time:/settings/working-time:1280:light:wait=Public holidays",
     };
 
     private Pictures() {}

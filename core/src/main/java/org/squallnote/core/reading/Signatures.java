@@ -199,6 +199,11 @@ final class Signatures {
 
     private static boolean isFooter(String line) {
         String lower = line.toLowerCase(Locale.ROOT);
+        boolean advertisesProgram =
+                lower.startsWith("get ") && (lower.endsWith(" for ios") || lower.endsWith(" for android"));
+        if (advertisesProgram) {
+            return true;
+        }
         for (String footer : FOOTERS) {
             if (footer.startsWith("^") && lower.startsWith(footer.substring(1))) {
                 return true;
