@@ -15,6 +15,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.support.ui.WebDriverWait;
 
 /** Debian's Chromium, headless, with the few steps that all tests take. */
@@ -114,12 +115,12 @@ final class Browser implements AutoCloseable {
 
     /** Presses a key as somebody who types nowhere in particular. */
     void press(CharSequence key) {
-        until(
-                () -> {
-                    driver.switchTo().activeElement().sendKeys(key);
-                    return true;
-                },
-                "something that takes the key");
+        new Actions(driver).sendKeys(key).perform();
+    }
+
+    /** Presses a key while a modifier is held. */
+    void pressWith(Keys modifier, CharSequence key) {
+        new Actions(driver).keyDown(modifier).sendKeys(key).keyUp(modifier).perform();
     }
 
     void escape() {
