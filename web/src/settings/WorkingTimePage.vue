@@ -96,7 +96,7 @@ async function save(): Promise<void> {
           <span v-if="one.day === each.day" class="flex items-center gap-2">
             <input
               v-model="one.from"
-              class="field w-28"
+              class="field w-36"
               type="time"
               :aria-label="`${each.name} from`"
               required
@@ -104,7 +104,7 @@ async function save(): Promise<void> {
             to
             <input
               v-model="one.to"
-              class="field w-28"
+              class="field w-36"
               type="time"
               :aria-label="`${each.name} to`"
               required

@@ -17,10 +17,11 @@ import org.openqa.selenium.OutputType;
 final class Pictures {
 
     private static final String[] OF_EACH_VIEW = {
-        "intake:/intake:1280:light:wait=Tilda Brandt",
-        "intake-follow-up:/intake:1280:light:key=f",
+        "intake:/intake:1280:light:[title^='Tilda Brandt']",
+        "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
         "intake-night-watch:/intake:1280:dark:key=a",
         "intake-narrow:/intake:390:light:",
+        "message-narrow:/intake:390:light:[title^='Tilda Brandt']",
         "follow-ups:/follow-ups:1280:light:",
         "follow-up-sheet:/follow-ups:1280:light:[data-follow-up]",
         "threads:/threads:1280:light:",

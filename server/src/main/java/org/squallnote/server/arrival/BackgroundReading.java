@@ -27,6 +27,7 @@ public class BackgroundReading {
     private final Rebuild rebuild;
     private final LiveEvents live;
     private final Map<UUID, Progress> running = new ConcurrentHashMap<>();
+    private final Map<UUID, String> done = new ConcurrentHashMap<>();
 
     BackgroundReading(AccountStore accounts, Rebuild rebuild, LiveEvents live) {
         this.accounts = accounts;
@@ -59,8 +60,14 @@ public class BackgroundReading {
 
     private boolean goOn(UUID owner) {
         try {
+            String version = rebuild.version(owner);
+            if (version.equals(done.get(owner))) {
+                return false;
+            }
             int left = rebuild.outdated(owner);
             if (left == 0) {
+                // What arrives from here on is read with this version; only another one makes work.
+                done.put(owner, version);
                 if (running.remove(owner) != null) {
                     live.changed(owner, List.of(Topic.values()));
                 }

@@ -197,7 +197,8 @@ public class MailArrivals {
                 .filter(at -> at.isAfter(BEFORE_MAIL)
                         && at.isBefore(arrived.receivedAt().plus(CLOCK_TOLERANCE)))
                 .orElse(arrived.receivedAt());
-        boolean answersMine = readings.answersMineByMail(origin.owner(), mail.references());
+        boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
+                && readings.answersMineByMail(origin.owner(), mail.references());
         Reading reading = reader.read(ReadableMessage.mail(mail, mail.text(), sentAt, answersMine), direction);
         StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, reader, reading);
         messages.insert(message);

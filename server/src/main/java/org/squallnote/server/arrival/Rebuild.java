@@ -75,7 +75,12 @@ public class Rebuild {
 
     /** How many messages were read by another engine or with another calendar than the present one. */
     public int outdated(UUID owner) {
-        return store.countOutdated(owner, readers.of(owner).version());
+        return store.countOutdated(owner, version(owner));
+    }
+
+    /** What the messages of an account are read with now. */
+    String version(UUID owner) {
+        return readers.of(owner).version();
     }
 
     /** Reads some of those again, and derives the turns of their threads. */

@@ -98,7 +98,9 @@ class IntakeController {
             counts.put(heap, 0);
             List<IntakeRow> rows = new ArrayList<>(messages.intake(me.accountId(), kindsOf(heap), MOST_OF_A_HEAP));
             if (heap == Heap.ASKS_YOU) {
-                rows.sort(Comparator.comparing((IntakeRow row) -> due(row, me.zoneId(), workingTime, replyDays))
+                Map<UUID, LocalDateTime> due = new HashMap<>();
+                rows.forEach(row -> due.put(row.id(), due(row, me.zoneId(), workingTime, replyDays)));
+                rows.sort(Comparator.comparing((IntakeRow row) -> due.getOrDefault(row.id(), LocalDateTime.MAX))
                         .thenComparing(IntakeRow::sentAt));
             }
             rows.forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));

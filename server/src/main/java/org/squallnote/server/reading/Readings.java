@@ -57,6 +57,9 @@ public class Readings {
 
     /** Whether the message that this one answers is mine. */
     private boolean answersMine(UUID owner, StoredMessage message) {
+        if (message.channel() == Channel.MAIL && message.listAddress() == null) {
+            return false; // Only what came through a list is read otherwise when it answers me.
+        }
         Optional<String> answered = message.channel() == Channel.CHAT
                 ? Optional.ofNullable(message.answers()).map(id -> "c:" + id)
                 : last(message.refs().list()).map(id -> "m:" + id);
@@ -68,9 +71,7 @@ public class Readings {
     }
 
     private boolean isMine(UUID owner, Optional<String> identity) {
-        return identity.flatMap(id -> messages.byIdentity(owner, id))
-                .filter(answered -> answered.direction() == Direction.OUTGOING)
-                .isPresent();
+        return identity.filter(id -> messages.countMine(owner, id) > 0).isPresent();
     }
 
     /** Whether the mail that one with these references answers is mine. */
@@ -90,7 +91,7 @@ public class Readings {
             return;
         }
         Reading reading = read(reader, message);
-        keep(reader, message, reading);
+        store.save(message.owner(), message.id(), reader.version(), facts(message, reading));
         Nature nature = message.channel() == Channel.CHAT ? message.nature() : reading.nature();
         messages.found(
                 message.owner(),
@@ -98,9 +99,9 @@ public class Readings {
                 found(reader, message.party(), message.correction(), nature, message.direction(), reading));
     }
 
-    /** Keeps what turns depend on. */
+    /** Keeps what turns depend on, of a message that has just been stored. */
     public void keep(AccountReader reader, StoredMessage message, Reading reading) {
-        store.save(message.owner(), message.id(), reader.version(), facts(message, reading));
+        store.insert(message.owner(), message.id(), reader.version(), facts(message, reading));
     }
 
     /** In a chat the protocol says what a program wrote. */

@@ -49,6 +49,10 @@ public interface MessageStore {
     @Select("select id from message where owner = #{owner} and identity = #{identity}")
     Optional<UUID> idOf(@Param("owner") UUID owner, @Param("identity") String identity);
 
+    @Select("select count(*) from message where owner = #{owner} and identity = #{identity}"
+            + " and direction = 'OUTGOING'")
+    int countMine(@Param("owner") UUID owner, @Param("identity") String identity);
+
     /** The messages of a thread in the order sent; at most the newest thousand. */
     @Select("select * from (select * from message where owner = #{owner} and thread_id = #{threadId}"
             + " order by sent_at desc fetch first 1000 rows only) order by sent_at, id")
