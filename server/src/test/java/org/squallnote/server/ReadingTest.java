@@ -173,15 +173,23 @@ class ReadingTest extends ServerTest {
         arrive(me, mail(2, "b@x.example", "Quay", "", "Please send it within two working days."));
         String quay = messageId(me, "b@x.example");
         assertThat(replyDay(quay)).isEqualTo("2026-03-04");
+        assertThat(storedReplyDay(quay)).isEqualTo("2026-03-04");
         change(me, HttpMethod.PUT, "/api/settings/working-time", """
                 {"nicknames":[],"monthFirst":false,"region":"gb-eng","daysOff":["2026-03-03"],"replyDays":3,
                  "week":[{"day":"MONDAY","from":"09:00","to":"17:00"},{"day":"TUESDAY","from":"09:00","to":"17:00"},
                          {"day":"WEDNESDAY","from":"09:00","to":"17:00"},{"day":"THURSDAY","from":"09:00","to":"12:00"}]}
                 """);
-        assertThat(rebuild.outdated(me.accountId())).isEqualTo(2);
-        rebuild.readSome(me.accountId());
-        assertThat(rebuild.outdated(me.accountId())).isZero();
+        // The background may have begun with it already; what counts is where it ends.
+        while (rebuild.outdated(me.accountId()) > 0) {
+            rebuild.readSome(me.accountId());
+        }
+        assertThat(storedReplyDay(quay)).isEqualTo("2026-03-05");
         assertThat(replyDay(quay)).isEqualTo("2026-03-05");
+    }
+
+    private String storedReplyDay(String id) {
+        return String.valueOf(jdbc.queryForObject(
+                "select reply_day from message where id = ?", java.sql.Date.class, UUID.fromString(id)));
     }
 
     private String replyDay(String id) {
