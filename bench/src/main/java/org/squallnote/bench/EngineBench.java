@@ -37,6 +37,7 @@ final class EngineBench {
 
     /** The compiler needs that long for all the rules; an application that has read a mailbox is there. */
     private static final int READING_WARM_UP = 120;
+
     private static final Instant START = Instant.parse("2026-01-05T08:00:00Z");
 
     private EngineBench() {}
@@ -58,7 +59,10 @@ final class EngineBench {
             long start = System.nanoTime();
             for (int i = 0; i < 5; i++) {
                 for (JsonLines.Line line : lines) {
-                    found += line.reader().read(line.messages().get(0).message()).asks().size();
+                    found += line.reader()
+                            .read(line.messages().get(0).message())
+                            .asks()
+                            .size();
                 }
             }
             long middle = System.nanoTime();
@@ -78,9 +82,7 @@ final class EngineBench {
         say(
                 "Reading %d messages: %.0f a second on one core, %.1f times as long as cutting them into sentences with"
                         + " BreakIterator (goal: at most 8)",
-                lines.size(),
-                5 * lines.size() / median(engine),
-                median(engine) / median(sentences));
+                lines.size(), 5 * lines.size() / median(engine), median(engine) / median(sentences));
     }
 
     /** Merely cuts a text into sentences with what the JDK has for it. */
