@@ -87,15 +87,6 @@ final class DateWords {
         return month == null ? NONE : month.getValue();
     }
 
-    /** Whether the word is a month only in the right company: "may", "march", "mar". */
-    static boolean isDoubtfulMonth(String word) {
-        return word.equals("may")
-                || word.equals("march")
-                || word.equals("mar")
-                || word.equals("dec")
-                || word.equals("jun");
-    }
-
     /** A whole number in digits or words, or {@link #NONE}. */
     static int number(String word) {
         Integer value = NUMBERS.get(word);

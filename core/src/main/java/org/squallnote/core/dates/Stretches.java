@@ -100,8 +100,6 @@ final class Stretches {
                 if (sentence.norm(i).equals("or") && DateWords.number(sentence.norm(i + 1)) > 0) {
                     number = DateWords.number(sentence.norm(i + 1));
                     i += 2;
-                } else if (sentence.norm(i).equals("or") && sentence.norm(i + 2).startsWith("two")) {
-                    i += 0;
                 }
             }
         }

@@ -58,6 +58,7 @@ final class AskTitle {
     private static final Pattern NEW_CLAUSE = Pattern.compile(
             "(?i)( so (that )?(i|we|it|that|they) |, (so|as|because|since|before|otherwise|and|but|or|the|our|i|we|it|he|she|they|then|which|who|whatever|after|even|if) | because |; | [–—-] | \\(|, [A-Z]\\w+ )");
     private static final int SHORTEST = 2;
+    private static final int LONGEST_LOOKED_AT = 600;
 
     private AskTitle() {}
 
@@ -85,8 +86,14 @@ final class AskTitle {
         return shortened(kept.toString());
     }
 
+    /** On one line; of a sentence without an end its beginning, which is more than a title holds. */
+    private static String folded(String words) {
+        String beginning = words.length() > LONGEST_LOOKED_AT ? words.substring(0, LONGEST_LOOKED_AT) : words;
+        return beginning.strip().replaceAll("\\s+", " ");
+    }
+
     private static String shortened(String words) {
-        String one = words.strip().replaceAll("\\s+", " ");
+        String one = folded(words);
         var clause = NEW_CLAUSE.matcher(one);
         if (clause.find() && clause.start() > 12) {
             one = one.substring(0, clause.start());
@@ -163,7 +170,7 @@ final class AskTitle {
         String words = ask.kind() == Ask.Kind.OFFER || ask.kind() == Ask.Kind.QUESTION
                 ? text.substring(ask.words().fromInclusive(), ask.sentence().toExclusive())
                 : ask.sentence().in(text);
-        String one = words.strip().replaceAll("\\s+", " ");
+        String one = folded(words);
         if (one.isEmpty()) {
             return Optional.empty();
         }

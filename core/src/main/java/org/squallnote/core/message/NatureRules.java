@@ -68,11 +68,6 @@ public final class NatureRules {
 
     private NatureRules() {}
 
-    /** The nature of the message; {@link Nature#PERSON} when no rule says otherwise. */
-    public static Nature natureOf(Input message) {
-        return verdictOn(message).nature();
-    }
-
     /** The nature and the rule that gave it. */
     public static Verdict verdictOn(Input message) {
         return IN_ORDER.stream()

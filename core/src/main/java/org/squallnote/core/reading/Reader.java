@@ -4,8 +4,6 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Nature;
@@ -104,22 +102,5 @@ public final class Reader {
 
     static String bounded(String subject) {
         return subject.length() > LONGEST_SUBJECT ? subject.substring(0, LONGEST_SUBJECT) : subject;
-    }
-
-    /** Reads the date phrase that somebody types: "fri", "in 3 days", "end of month noon". */
-    public Optional<Deadline> dateTyped(String typed, java.time.Instant now) {
-        DateContext context = new DateContext(LocalDateTime.ofInstant(now, zone), workingTime, monthFirst);
-        return SentenceSplitter.split("by " + bounded(typed)).stream()
-                .flatMap(sentence -> org.squallnote.core.dates.DateScanner.in(sentence, context).stream()
-                        .map(phrase -> Deadlines.deadline(
-                                sentence,
-                                new DateRoles.Dated(phrase, DateRoles.Role.STATED, phrase.fromInclusive(), true),
-                                false)))
-                .findFirst();
-    }
-
-    /** Chat ids and addresses under which this reader knows me. */
-    public Set<String> myAddresses() {
-        return me.addresses();
     }
 }

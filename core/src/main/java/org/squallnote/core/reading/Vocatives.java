@@ -345,8 +345,4 @@ final class Vocatives {
         }
         return Addressees.UNSAID;
     }
-
-    static boolean isEverybody(String norm) {
-        return ALL.contains(norm);
-    }
 }

@@ -55,6 +55,10 @@ public final class PublicHolidays implements Holidays {
         if (code.isEmpty()) {
             return NONE;
         }
+        PublicHolidays known = BY_REGION.get(code);
+        if (known != null) {
+            return known;
+        }
         if (!isKnown(code)) {
             throw new IllegalArgumentException("There is no region " + region);
         }

@@ -67,7 +67,8 @@ class MessageRulesTest {
 
     private static Nature nature(
             String from, Map<String, String> headers, Optional<String> calendar, Optional<String> delivery) {
-        return NatureRules.natureOf(
-                new NatureRules.Input(new Party("", from), "A subject", Headers.of(headers), calendar, delivery, ""));
+        return NatureRules.verdictOn(new NatureRules.Input(
+                        new Party("", from), "A subject", Headers.of(headers), calendar, delivery, ""))
+                .nature();
     }
 }

@@ -118,20 +118,20 @@ class IntakeGate {
         List<String> to = Stream.concat(answer.recipients().to().stream(), answer.recipients().cc().stream())
                 .map(Party::address)
                 .toList();
-        List<ThreadingRow> settled = messages.undecidedInThread(owner, threadId, answer.sentAt()).stream()
-                .filter(row -> to.contains(row.fromAddress()) && !stillOwed.contains(row.id()))
+        List<StoredMessage> settled = messages.undecidedInThread(owner, threadId, answer.sentAt()).stream()
+                .filter(message -> to.contains(message.fromAddress()) && !stillOwed.contains(message.id()))
                 .toList();
         Instant now = clock.instant();
         boolean recent = answer.sentAt().isAfter(now.minus(RECENT));
         if (!settled.isEmpty()) {
             commands.runWithin(owner, "answer-seen", changes -> {
-                for (ThreadingRow row : settled) {
-                    messages.decide(owner, row.id(), Decision.ANSWERED, now);
+                for (StoredMessage message : settled) {
+                    messages.decide(owner, message.id(), Decision.ANSWERED, now);
                     changes.record(
                             SubjectType.MESSAGE,
-                            row.id(),
-                            new DecisionState(row.decision(), null, null),
-                            new DecisionState(Decision.ANSWERED, now, null));
+                            message.id(),
+                            DecisionState.of(message),
+                            new DecisionState(Decision.ANSWERED, now, message.correction()));
                 }
                 changes.label("Taken out of Intake, since your answer was seen").touch(Topic.INTAKE);
                 if (recent) {

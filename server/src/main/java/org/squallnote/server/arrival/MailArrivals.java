@@ -37,7 +37,6 @@ import org.squallnote.store.message.Place;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
-import org.squallnote.store.message.ThreadingRow;
 
 /**
  * Takes in mail: each message once, whatever folder, account or file it is found in and however often it is handed
@@ -130,24 +129,15 @@ public class MailArrivals {
 
     /** On a list, what answers me is meant for me; my mail may come in after its answers. */
     private void readAnswersToMine(UUID owner, Collection<StoredMessage> fresh, AccountReader reader) {
-        Set<String> mine = fresh.stream()
-                .filter(message -> message.direction() == Direction.OUTGOING)
-                .map(StoredMessage::messageId)
-                .collect(Collectors.toSet());
-        Set<UUID> components = fresh.stream()
-                .filter(message -> message.direction() == Direction.OUTGOING)
-                .map(StoredMessage::component)
-                .collect(Collectors.toSet());
-        for (UUID component : components) {
-            for (ThreadingRow row : messages.inComponent(owner, component)) {
-                List<String> refs = row.refs().list();
-                boolean answer = row.direction() == Direction.INCOMING
-                        && row.listAddress() != null
-                        && !refs.isEmpty()
-                        && mine.contains(refs.get(refs.size() - 1));
-                if (answer) {
-                    messages.byId(owner, row.id()).ifPresent(message -> readings.refresh(reader, message));
-                    turns.refresh(owner, row.threadId());
+        for (StoredMessage mine : fresh) {
+            if (mine.direction() != Direction.OUTGOING) {
+                continue;
+            }
+            for (StoredMessage post : messages.fromListsInComponent(owner, mine.component())) {
+                List<String> refs = post.refs().list();
+                if (!refs.isEmpty() && refs.get(refs.size() - 1).equals(mine.messageId())) {
+                    readings.refresh(reader, post);
+                    turns.refresh(owner, post.threadId());
                 }
             }
         }

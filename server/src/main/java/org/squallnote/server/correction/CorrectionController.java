@@ -77,7 +77,7 @@ class CorrectionController {
             changes.record(
                             SubjectType.MESSAGE,
                             id,
-                            new DecisionState(message.decision(), message.decidedAt(), message.correction()),
+                            DecisionState.of(message),
                             new DecisionState(message.decision(), message.decidedAt(), asks))
                     .label((asks == Asks.NEVER ? "Asks you nothing: " : "Asks you: ")
                             + message.from().displayName() + ", " + message.subject())
@@ -109,10 +109,6 @@ class CorrectionController {
     @PutMapping("/api/party-rules")
     Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
         String party = body.party().strip().toLowerCase(Locale.ROOT);
-        boolean sameAsks = rules.all(me.accountId()).stream()
-                .anyMatch(rule -> rule.party().equals(party) && java.util.Objects.equals(rule.asks(), body.asks()));
-        return sameAsks
-                ? rules.replyDays(me, commandId, party, party, body.replyDays())
-                : rules.asks(me, commandId, party, party, body.asks());
+        return rules.change(me, commandId, party, body.asks(), body.replyDays());
     }
 }

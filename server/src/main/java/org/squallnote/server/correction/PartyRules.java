@@ -43,6 +43,13 @@ class PartyRules implements Restorer {
     record RuleState(
             String party, @Nullable Asks asks, @Nullable Integer replyDays) {
 
+        String inWords() {
+            String asking = asks == null ? "" : asks == Asks.NEVER ? "never asks you" : "always asks you";
+            String days = replyDays == null ? "" : "replies within " + replyDays + " working days";
+            String both = asking.isEmpty() || days.isEmpty() ? asking + days : asking + ", " + days;
+            return both.isEmpty() ? "nothing special any more" : both;
+        }
+
         boolean saysNothing() {
             return asks == null && replyDays == null;
         }
@@ -52,20 +59,28 @@ class PartyRules implements Restorer {
         return store.rules(owner);
     }
 
-    Done asks(SignedIn me, UUID commandId, String party, String name, @Nullable Asks asks) {
-        RuleState now = state(me.accountId(), party);
-        String says = asks == null
-                ? "As it is read again: mail from "
-                : asks == Asks.NEVER ? "Never asks you: everything from " : "Always asks you: everything from ";
-        return change(me, commandId, new RuleState(party, asks, now.replyDays()), says + name);
+    /** Says whether everything from there asks me. */
+    Done asks(SignedIn me, UUID commandId, String party, String name, Asks asks) {
+        return change(
+                me,
+                commandId,
+                new RuleState(party, asks, state(me.accountId(), party).replyDays()),
+                (asks == Asks.NEVER ? "Never asks you: everything from " : "Always asks you: everything from ") + name);
     }
 
-    Done replyDays(SignedIn me, UUID commandId, String party, String name, @Nullable Integer days) {
-        RuleState now = state(me.accountId(), party);
-        String says = days == null
-                ? "As usual again: replies to " + name
-                : "Replies to " + name + ": within " + days + (days == 1 ? " working day" : " working days");
-        return change(me, commandId, new RuleState(party, now.asks(), days), says);
+    /** Says within how many working days replies are due. */
+    Done replyDays(SignedIn me, UUID commandId, String party, String name, int days) {
+        return change(
+                me,
+                commandId,
+                new RuleState(party, state(me.accountId(), party).asks(), days),
+                "Replies to " + name + ": within " + days + (days == 1 ? " working day" : " working days"));
+    }
+
+    /** Says anew what holds for a party; nothing takes the rule away. */
+    Done change(SignedIn me, UUID commandId, String party, @Nullable Asks asks, @Nullable Integer replyDays) {
+        RuleState rule = new RuleState(party, asks, replyDays);
+        return change(me, commandId, rule, "What holds for " + party + ": " + rule.inWords());
     }
 
     private Done change(SignedIn me, UUID commandId, RuleState rule, String label) {

@@ -8,6 +8,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -117,7 +118,7 @@ class AnswersSeen implements AnswerSeen {
     private void promised(UUID owner, FollowUp followUp, LocalDateTime by, boolean recent) {
         LocalDate day = by.toLocalDate();
         @Nullable LocalTime time = by.toLocalTime().equals(LocalTime.MAX) ? null : by.toLocalTime();
-        boolean same = day.equals(followUp.replyDay()) && java.util.Objects.equals(time, followUp.replyTime());
+        boolean same = day.equals(followUp.replyDay()) && Objects.equals(time, followUp.replyTime());
         if (same) {
             return;
         }

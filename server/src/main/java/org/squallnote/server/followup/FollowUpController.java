@@ -29,6 +29,7 @@ import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Standing;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
@@ -102,13 +103,14 @@ class FollowUpController {
     FollowUpsView all(@Me SignedIn me) {
         Instant since = clock.instant().minus(ENDED_SHOWN);
         Map<UUID, FollowUpOrigin> origins = origins(me, since);
+        WorkingTime workingTime = workingTimes.of(me.accountId());
         List<FollowUpLine> open = store.open(me.accountId()).stream()
-                .map(f -> line(me, f, origins))
+                .map(f -> line(me, f, origins, workingTime))
                 .toList();
         return new FollowUpsView(
                 open,
                 store.endedSince(me.accountId(), since).stream()
-                        .map(f -> line(me, f, origins))
+                        .map(f -> line(me, f, origins, workingTime))
                         .toList(),
                 (int) open.stream().filter(f -> f.replyDay() == null).count());
     }
@@ -135,7 +137,8 @@ class FollowUpController {
                         link.linkedAt(),
                         json.readValue(link.snapshot(), Snapshot.class)))
                 .toList();
-        return new FollowUpDetail(line(me, followUp, origins), followUp.createdAt(), links);
+        return new FollowUpDetail(
+                line(me, followUp, origins, workingTimes.of(me.accountId())), followUp.createdAt(), links);
     }
 
     @PostMapping("/api/messages/{messageId}/follow-ups/{id}")
@@ -169,7 +172,7 @@ class FollowUpController {
         return followUps.end(me, commandId, id, version, state);
     }
 
-    private FollowUpLine line(SignedIn me, FollowUp f, Map<UUID, FollowUpOrigin> origins) {
+    private FollowUpLine line(SignedIn me, FollowUp f, Map<UUID, FollowUpOrigin> origins, WorkingTime workingTime) {
         FollowUpOrigin origin = origins.get(f.id());
         LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), me.zoneId());
         return new FollowUpLine(
@@ -179,7 +182,7 @@ class FollowUpController {
                 f.replyDay(),
                 f.replyTime(),
                 f.firm(),
-                Standing.of(f.replyBy(), now, workingTimes.of(me.accountId())),
+                Standing.of(f.replyBy(), now, workingTime),
                 f.effortMinutes(),
                 f.forReply(),
                 f.answerSeen() != null,

@@ -88,7 +88,7 @@ public class Decisions implements Restorer {
         changes.record(
                         SubjectType.MESSAGE,
                         message.id(),
-                        new DecisionState(message.decision(), message.decidedAt(), message.correction()),
+                        DecisionState.of(message),
                         new DecisionState(decision, at, message.correction()))
                 .touch(Topic.INTAKE, Topic.THREADS);
     }
@@ -100,9 +100,7 @@ public class Decisions implements Restorer {
 
     @Override
     public @Nullable Object current(UUID owner, HistoryEntry entry) {
-        return messages.byId(owner, entry.subjectId())
-                .map(message -> new DecisionState(message.decision(), message.decidedAt(), message.correction()))
-                .orElse(null);
+        return messages.byId(owner, entry.subjectId()).map(DecisionState::of).orElse(null);
     }
 
     @Override

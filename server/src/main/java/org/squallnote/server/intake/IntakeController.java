@@ -34,8 +34,6 @@ import org.squallnote.store.message.IntakeCount;
 import org.squallnote.store.message.IntakeKind;
 import org.squallnote.store.message.IntakeRow;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.source.ChatRoom;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** Intake. */
@@ -87,11 +85,7 @@ class IntakeController {
         Map<UUID, String> sourceNames = new HashMap<>();
         sources.of(me.accountId()).forEach(source -> sourceNames.put(source.id(), source.name()));
         Map<String, String> roomNames = new HashMap<>();
-        for (Source source : sources.of(me.accountId())) {
-            for (ChatRoom room : sources.rooms(me.accountId(), source.id())) {
-                roomNames.put(room.roomId(), room.name());
-            }
-        }
+        sources.allRooms(me.accountId()).forEach(room -> roomNames.put(room.roomId(), room.name()));
         Map<Heap, Integer> counts = new EnumMap<>(Heap.class);
         List<IntakeLine> lines = new ArrayList<>();
         for (Heap heap : Heap.values()) {

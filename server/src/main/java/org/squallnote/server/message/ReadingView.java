@@ -1,5 +1,6 @@
 package org.squallnote.server.message;
 
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -34,6 +35,8 @@ record ReadingView(
         boolean list,
         List<Mark> marks,
         @Nullable Mark subjectMark) {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     /** What was found in a place. */
     enum MarkKind {
@@ -108,7 +111,7 @@ record ReadingView(
     }
 
     private static String written(Deadline deadline) {
-        String day = deadline.day().format(java.time.format.DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK));
+        String day = deadline.day().format(DAY);
         return day + deadline.time().map(time -> " " + time).orElse("") + (deadline.firm() ? ", firm" : ", flexible");
     }
 

@@ -3,6 +3,7 @@ package org.squallnote.server.reading;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -114,7 +115,7 @@ public class Readings {
     public static Found found(
             AccountReader reader,
             String party,
-            @org.jspecify.annotations.Nullable Asks correction,
+            @Nullable Asks correction,
             Nature nature,
             Direction direction,
             Reading reading) {
@@ -132,8 +133,7 @@ public class Readings {
     }
 
     /** What the user has said about the message holds, then what they have said about its sender, then what was read. */
-    public static boolean asksMe(
-            AccountReader reader, String party, @org.jspecify.annotations.Nullable Asks correction, boolean read) {
+    public static boolean asksMe(AccountReader reader, String party, @Nullable Asks correction, boolean read) {
         Optional<Asks> said = Optional.ofNullable(correction)
                 .or(() -> Optional.ofNullable(reader.rules().get(party)).map(PartyRule::asks));
         return said.map(asks -> asks == Asks.YES).orElse(read);

@@ -5,11 +5,14 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.format.TextStyle;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -17,8 +20,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.time.Holidays;
 import org.squallnote.core.time.PublicHolidays;
-import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.time.WorkingTime.Hours;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
@@ -43,7 +46,7 @@ class SettingsController {
     private final BackgroundReading reading;
     private final OwnerLocks locks;
     private final LiveEvents live;
-    private final java.time.Clock clock;
+    private final Clock clock;
 
     SettingsController(
             SettingsStore store,
@@ -51,7 +54,7 @@ class SettingsController {
             BackgroundReading reading,
             OwnerLocks locks,
             LiveEvents live,
-            java.time.Clock clock) {
+            Clock clock) {
         this.store = store;
         this.workingTimes = workingTimes;
         this.reading = reading;
@@ -83,13 +86,11 @@ class SettingsController {
     @GetMapping("/api/settings/working-time")
     WorkingTimeView workingTime(@Me SignedIn me) {
         AccountSettings settings = workingTimes.settings(me.accountId());
-        WorkingTime workingTime = workingTimes.of(me.accountId());
         LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+        Holidays ofRegion = PublicHolidays.of(settings.region());
         List<HolidayView> holidays = Stream.iterate(today, day -> day.plusDays(1))
                 .limit(DAYS_SHOWN)
-                .flatMap(day -> PublicHolidays.of(settings.region()).on(day).stream()
-                        .filter(name -> workingTime.whyOff(day).isPresent())
-                        .map(name -> new HolidayView(day, name)))
+                .flatMap(day -> ofRegion.on(day).stream().map(name -> new HolidayView(day, name)))
                 .toList();
         return new WorkingTimeView(
                 new WorkingTimeForm(
@@ -149,7 +150,7 @@ class SettingsController {
     }
 
     private static String nameOf(DayOfWeek day) {
-        return day.getDisplayName(java.time.format.TextStyle.FULL, java.util.Locale.UK);
+        return day.getDisplayName(TextStyle.FULL, Locale.UK);
     }
 
     @GetMapping("/api/reading/progress")

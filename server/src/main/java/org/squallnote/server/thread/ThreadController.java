@@ -2,33 +2,25 @@ package org.squallnote.server.thread;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.OwnWords;
-import org.squallnote.core.time.WorkingTime;
-import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
-import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
@@ -49,8 +41,6 @@ import org.squallnote.store.thread.ThreadStore;
 class ThreadController {
 
     private static final int PAGE = 100;
-    /** A trace shows the newest of many messages. */
-    private static final int MOST_TICKS = 60;
 
     private final Threads threads;
     private final ThreadStore store;
@@ -73,73 +63,6 @@ class ThreadController {
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
-
-    /** A tick of the trace. */
-    record Tick(UUID messageId, Instant sentAt, Direction direction, boolean automatic) {}
-
-    /**
-     * Something I owe.
-     *
-     * @param byDay the deadline or the promised day, with its time where it has one
-     * @param answeredBy who answered in my place
-     */
-    record DebtView(
-            Debt.Reason reason,
-            String to,
-            UUID messageId,
-            Instant since,
-            @Nullable LocalDate byDay,
-            @Nullable LocalTime byTime,
-            String what,
-            @Nullable String answeredBy) {
-
-        static DebtView of(Debt debt) {
-            return new DebtView(
-                    debt.reason(),
-                    debt.to().displayName(),
-                    debt.messageId(),
-                    debt.since(),
-                    debt.by().map(LocalDateTime::toLocalDate).orElse(null),
-                    timeOf(debt.by()),
-                    debt.what(),
-                    debt.answeredBy().map(Party::displayName).orElse(null));
-        }
-    }
-
-    /** Somebody who owes me something. */
-    record AwaitedView(
-            String name,
-            UUID messageId,
-            Instant since,
-            long silenceWorkingMinutes,
-            @Nullable LocalDate byDay,
-            @Nullable LocalTime byTime,
-            boolean promised,
-            String what) {}
-
-    /** A whole day stands as its last moment. */
-    private static @Nullable LocalTime timeOf(Optional<LocalDateTime> by) {
-        return by.map(LocalDateTime::toLocalTime)
-                .filter(time -> !time.equals(LocalTime.MAX))
-                .orElse(null);
-    }
-
-    record ThreadLine(
-            UUID id,
-            Channel channel,
-            String subject,
-            @Nullable String room,
-            List<String> people,
-            Turn turn,
-            @Nullable Instant since,
-            long silenceWorkingMinutes,
-            List<DebtView> debts,
-            List<AwaitedView> awaited,
-            boolean openedAgain,
-            @Nullable CloseReason closedAs,
-            int messageCount,
-            List<Tick> trace,
-            int version) {}
 
     record ThreadsView(Map<Turn, Integer> counts, List<ThreadLine> lines, boolean more, Instant now) {}
 
@@ -174,17 +97,16 @@ class ThreadController {
                     .forEach(row -> rows.computeIfAbsent(row.threadId(), id -> new ArrayList<>())
                             .add(row));
         }
-        Instant now = clock.instant();
-        List<ThreadLine> lines = shown.stream()
-                .map(thread -> line(me, thread, rows.getOrDefault(thread.id(), List.of()), now))
+        ThreadLines lines = lines(me);
+        List<ThreadLine> all = shown.stream()
+                .map(thread -> lines.of(thread, rows.getOrDefault(thread.id(), List.of())))
                 .toList();
-        return new ThreadsView(counts, lines, found.size() > PAGE, now);
+        return new ThreadsView(counts, all, found.size() > PAGE, lines.now());
     }
 
     @GetMapping("/api/threads/{id}")
     ThreadDetail one(@Me SignedIn me, @PathVariable UUID id) {
         StoredThread thread = threads.get(me.accountId(), id);
-        Instant now = clock.instant();
         Map<String, List<String>> reactions = new HashMap<>();
         for (Reaction reaction : messages.reactionsInThread(me.accountId(), id)) {
             reactions
@@ -194,7 +116,18 @@ class ThreadController {
         List<ThreadMessage> all = messages.inThread(me.accountId(), id).stream()
                 .map(message -> message(message, reactions.getOrDefault(message.messageId(), List.of())))
                 .toList();
-        return new ThreadDetail(line(me, thread, messages.threadingInThread(me.accountId(), id), now), all, now);
+        ThreadLines lines = lines(me);
+        return new ThreadDetail(lines.of(thread, messages.threadingInThread(me.accountId(), id)), all, lines.now());
+    }
+
+    private ThreadLines lines(SignedIn me) {
+        UUID owner = me.accountId();
+        return new ThreadLines(
+                Set.copyOf(sources.addresses(owner)),
+                sources.allRooms(owner).stream()
+                        .collect(Collectors.toMap(ChatRoom::roomId, Function.identity(), (a, b) -> a)),
+                workingTimes.of(owner),
+                clock.instant());
     }
 
     private static ThreadMessage message(StoredMessage message, List<String> reactions) {
@@ -211,67 +144,6 @@ class ThreadController {
                 reactions,
                 message.edited(),
                 message.removed());
-    }
-
-    private ThreadLine line(SignedIn me, StoredThread thread, List<ThreadingRow> rows, Instant now) {
-        Set<String> mine = new TreeSet<>(sources.addresses(me.accountId()));
-        Set<String> people = new TreeSet<>();
-        for (ThreadingRow row : rows) {
-            if (!mine.contains(row.fromAddress())) {
-                people.add(new Party(row.fromName(), row.fromAddress()).displayName());
-            } else if (thread.channel() == Channel.MAIL) {
-                row.recipients().to().stream()
-                        .filter(party -> !mine.contains(party.address()))
-                        .forEach(party -> people.add(party.displayName()));
-            }
-        }
-        List<Tick> trace = rows.stream()
-                .skip(Math.max(0, rows.size() - MOST_TICKS))
-                .map(row -> new Tick(
-                        row.id(), row.sentAt(), row.direction(), !row.nature().isPersonal()))
-                .toList();
-        Map<String, String> names = new HashMap<>();
-        for (ThreadingRow row : rows) {
-            names.putIfAbsent(row.fromAddress(), new Party(row.fromName(), row.fromAddress()).displayName());
-        }
-        WorkingTime workingTime = workingTimes.of(me.accountId());
-        Instant silentSince = Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt());
-        return new ThreadLine(
-                thread.id(),
-                thread.channel(),
-                thread.subject(),
-                Optional.ofNullable(thread.roomId())
-                        .flatMap(room -> sources.room(me.accountId(), room))
-                        .filter(room -> !room.direct())
-                        .map(ChatRoom::name)
-                        .orElse(null),
-                List.copyOf(people),
-                thread.turn(),
-                thread.since(),
-                workingTime.between(silentSince, now).toMinutes(),
-                thread.debts().list().stream().map(DebtView::of).toList(),
-                thread.awaited().list().stream()
-                        .map(one -> awaited(one, names, workingTime, now))
-                        .toList(),
-                thread.reopenedBy() != null,
-                thread.turn() == Turn.CLOSED ? thread.handReason() : null,
-                thread.messageCount(),
-                trace,
-                thread.version());
-    }
-
-    private static AwaitedView awaited(Awaited one, Map<String, String> names, WorkingTime workingTime, Instant now) {
-        return new AwaitedView(
-                one.party().name().isEmpty()
-                        ? names.getOrDefault(one.party().address(), one.party().displayName())
-                        : one.party().displayName(),
-                one.messageId(),
-                one.since(),
-                workingTime.between(one.since(), now).toMinutes(),
-                one.by().map(LocalDateTime::toLocalDate).orElse(null),
-                timeOf(one.by()),
-                one.promised(),
-                one.what());
     }
 
     @PostMapping("/api/threads/{id}/close")

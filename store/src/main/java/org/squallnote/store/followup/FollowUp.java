@@ -41,77 +41,45 @@ public record FollowUp(
 
     /** This follow-up in another state. */
     public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
-        return new FollowUp(
-                id,
-                owner,
-                title,
-                categoryId,
-                replyDay,
-                replyTime,
-                firm,
-                effortMinutes,
-                forReply,
-                answerSeen,
-                newState,
-                createdAt,
-                at,
-                version);
+        return with(categoryId, replyDay, replyTime, answerSeen, newState, at);
     }
 
     /** This follow-up with another reply-by date. */
     public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
-        return new FollowUp(
-                id,
-                owner,
-                title,
-                categoryId,
-                day,
-                time,
-                firm,
-                effortMinutes,
-                forReply,
-                answerSeen,
-                state,
-                createdAt,
-                endedAt,
-                version);
+        return with(categoryId, day, time, answerSeen, state, endedAt);
     }
 
     /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
     public FollowUp answerSeen(UUID answerId) {
-        return new FollowUp(
-                id,
-                owner,
-                title,
-                categoryId,
-                replyDay,
-                replyTime,
-                firm,
-                effortMinutes,
-                forReply,
-                answerId,
-                state,
-                createdAt,
-                endedAt,
-                version);
+        return with(categoryId, replyDay, replyTime, answerId, state, endedAt);
     }
 
     /** This follow-up in another category. */
     public FollowUp inCategory(@Nullable UUID newCategoryId) {
+        return with(newCategoryId, replyDay, replyTime, answerSeen, state, endedAt);
+    }
+
+    private FollowUp with(
+            @Nullable UUID newCategoryId,
+            @Nullable LocalDate newDay,
+            @Nullable LocalTime newTime,
+            @Nullable UUID newAnswerSeen,
+            FollowUpState newState,
+            @Nullable Instant newEndedAt) {
         return new FollowUp(
                 id,
                 owner,
                 title,
                 newCategoryId,
-                replyDay,
-                replyTime,
+                newDay,
+                newTime,
                 firm,
                 effortMinutes,
                 forReply,
-                answerSeen,
-                state,
+                newAnswerSeen,
+                newState,
                 createdAt,
-                endedAt,
+                newEndedAt,
                 version);
     }
 }

@@ -138,6 +138,11 @@ public interface MessageStore {
             + " and id = #{id}")
     int correct(@Param("owner") UUID owner, @Param("id") UUID id, @Param("correction") @Nullable Asks correction);
 
+    /** Incoming mail of a group of connected mail that came through a list. */
+    @Select("select * from message where owner = #{owner} and component = #{component} and list_address is not null"
+            + " and direction = 'INCOMING'")
+    List<StoredMessage> fromListsInComponent(@Param("owner") UUID owner, @Param("component") UUID component);
+
     /** Chat messages that answer an event. */
     @Select("select * from message where owner = #{owner} and room_id = #{roomId} and answers = #{eventId}"
             + " and direction = 'INCOMING' fetch first 200 rows only")
@@ -233,9 +238,9 @@ public interface MessageStore {
     List<ChatChange> changesOf(@Param("owner") UUID owner, @Param("target") String target);
 
     /** Undecided messages of a thread sent before a moment. */
-    @Select(THREADING + "where owner = #{owner} and thread_id = #{threadId} and decision = 'UNDECIDED'"
+    @Select("select * from message where owner = #{owner} and thread_id = #{threadId} and decision = 'UNDECIDED'"
             + " and sent_at < #{before}")
-    List<ThreadingRow> undecidedInThread(
+    List<StoredMessage> undecidedInThread(
             @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
 
     /** The category that the last follow-up from this writer got. */

@@ -19,9 +19,6 @@ public interface SettingsStore {
     @Update("merge into account_settings (owner, settings) key (owner) values (#{owner}, #{settings})")
     void save(@Param("owner") UUID owner, @Param("settings") AccountSettings settings);
 
-    @Delete("delete from account_settings where owner = #{owner}")
-    void delete(UUID owner);
-
     @Select("select party, asks, reply_days, made_at from party_rule where owner = #{owner} order by party")
     List<PartyRule> rules(UUID owner);
 

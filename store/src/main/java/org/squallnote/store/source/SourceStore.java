@@ -73,6 +73,9 @@ public interface SourceStore {
     @Select("select room_id, name, direct, members from chat_room where owner = #{owner} and source_id = #{id}")
     List<ChatRoom> rooms(@Param("owner") UUID owner, @Param("id") UUID id);
 
+    @Select("select room_id, name, direct, members from chat_room where owner = #{owner}")
+    List<ChatRoom> allRooms(UUID owner);
+
     @Select("select room_id, name, direct, members from chat_room where owner = #{owner} and room_id = #{roomId}"
             + " fetch first row only")
     Optional<ChatRoom> room(@Param("owner") UUID owner, @Param("roomId") String roomId);

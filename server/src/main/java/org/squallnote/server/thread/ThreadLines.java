@@ -1,0 +1,100 @@
+package org.squallnote.server.thread;
+
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.turn.Awaited;
+import org.squallnote.core.turn.Turn;
+import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.source.ChatRoom;
+import org.squallnote.store.thread.StoredThread;
+
+/**
+ * Writes threads as rows, with what all rows of one answer share.
+ *
+ * @param mine my addresses
+ * @param rooms chat rooms by their id
+ * @param workingTime in which silence is counted
+ * @param now the moment of the answer
+ */
+record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime workingTime, Instant now) {
+
+    /** A trace shows the newest of many messages. */
+    private static final int MOST_TICKS = 60;
+
+    /** Copies the collections. */
+    ThreadLines {
+        mine = Set.copyOf(mine);
+        rooms = Map.copyOf(rooms);
+    }
+
+    /**
+     * One thread.
+     *
+     * @param rows its messages in sent order
+     */
+    ThreadLine of(StoredThread thread, List<ThreadingRow> rows) {
+        Map<String, String> names = new HashMap<>();
+        Set<String> people = new TreeSet<>();
+        for (ThreadingRow row : rows) {
+            Party from = new Party(row.fromName(), row.fromAddress());
+            names.putIfAbsent(from.address(), from.displayName());
+            if (!mine.contains(from.address())) {
+                people.add(from.displayName());
+            } else if (thread.channel() == Channel.MAIL) {
+                row.recipients().to().stream()
+                        .filter(party -> !mine.contains(party.address()))
+                        .forEach(party -> people.add(party.displayName()));
+            }
+        }
+        List<Tick> trace = rows.stream()
+                .skip(Math.max(0, rows.size() - MOST_TICKS))
+                .map(row -> new Tick(
+                        row.id(), row.sentAt(), row.direction(), !row.nature().isPersonal()))
+                .toList();
+        return new ThreadLine(
+                thread.id(),
+                thread.channel(),
+                thread.subject(),
+                Optional.ofNullable(thread.roomId())
+                        .map(rooms::get)
+                        .filter(room -> !room.direct())
+                        .map(ChatRoom::name)
+                        .orElse(null),
+                List.copyOf(people),
+                thread.turn(),
+                thread.since(),
+                silence(Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt())),
+                thread.debts().list().stream().map(DebtView::of).toList(),
+                thread.awaited().list().stream().map(one -> awaited(one, names)).toList(),
+                thread.reopenedBy() != null,
+                thread.turn() == Turn.CLOSED ? thread.handReason() : null,
+                thread.messageCount(),
+                trace,
+                thread.version());
+    }
+
+    private long silence(Instant since) {
+        return workingTime.between(since, now).toMinutes();
+    }
+
+    private AwaitedView awaited(Awaited one, Map<String, String> names) {
+        Party party = one.party();
+        return new AwaitedView(
+                party.name().isEmpty() ? names.getOrDefault(party.address(), party.displayName()) : party.displayName(),
+                one.messageId(),
+                one.since(),
+                silence(one.since()),
+                By.day(one.by()),
+                By.time(one.by()),
+                one.promised(),
+                one.what());
+    }
+}
