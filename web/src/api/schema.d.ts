@@ -1095,6 +1095,7 @@ export interface components {
             corrected: boolean;
             party: string;
             list: boolean;
+            replyByWhy: string;
             marks: components["schemas"]["Mark"][];
             subjectMark: components["schemas"]["Mark"] | null;
         };

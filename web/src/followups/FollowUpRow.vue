@@ -25,16 +25,16 @@ const emit = defineEmits<{ open: []; done: [] }>()
     </button>
     <button
       type="button"
-      class="truncate py-1 text-left"
+      class="flex min-w-0 flex-wrap items-baseline gap-x-2 py-1 text-left sm:flex-nowrap"
       :class="line.state === 'OPEN' ? 'font-semibold' : 'text-ink-soft line-through'"
       :title="line.title"
       :data-follow-up="line.id"
       @click="emit('open')"
     >
-      {{ line.title }}
+      <span class="max-w-full truncate">{{ line.title }}</span>
       <span
         v-if="line.answerSeen && line.state === 'OPEN'"
-        class="text-brass-ink ml-1 text-sm font-normal"
+        class="text-brass-ink shrink-0 text-sm font-normal"
         data-test="answer-seen"
         >you have answered: done?</span
       >

@@ -134,6 +134,9 @@ const TAB = 'border-b-2 px-1 h-8'
         </div>
         <p v-if="line.answerSeen && line.state === 'OPEN'" class="text-brass-ink">
           Your answer in this thread was seen. Is it done?
+          <button class="btn ml-2 h-7" type="button" data-test="not-yet" @click="save({})">
+            Not yet
+          </button>
         </p>
         <div class="flex flex-wrap items-center gap-2 pt-1">
           <template v-if="line.state === 'OPEN'">

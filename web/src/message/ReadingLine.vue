@@ -29,7 +29,10 @@ const always = computed(() => {
   <p class="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1" data-test="reading">
     <span
       ><b :class="message.asksMe ? 'text-kelp' : ''">{{ found }}</b
-      ><template v-if="why">, since {{ why }}</template></span
+      ><template v-if="why">, since {{ why }}</template
+      ><template v-if="message.asksMe && message.reading.replyByWhy">
+        · by <span class="text-brass-ink">{{ message.reading.replyByWhy }}</span></template
+      ></span
     >
     <span class="flex gap-1">
       <button

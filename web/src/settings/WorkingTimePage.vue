@@ -81,10 +81,10 @@ async function save(): Promise<void> {
       <div
         v-for="each in WEEKDAYS"
         :key="each.day"
-        class="flex min-h-9 items-center gap-3"
+        class="flex min-h-9 flex-wrap items-center gap-x-3"
         :data-day="each.day"
       >
-        <label class="flex w-32 items-center gap-2">
+        <label class="flex h-8 w-32 items-center gap-2">
           <input
             type="checkbox"
             :checked="hours(each.day) !== undefined"
@@ -93,7 +93,7 @@ async function save(): Promise<void> {
           {{ each.name }}
         </label>
         <template v-for="one in form.week" :key="one.day">
-          <span v-if="one.day === each.day" class="flex items-center gap-2">
+          <span v-if="one.day === each.day" class="flex items-center gap-2 pb-1 sm:pb-0">
             <input
               v-model="one.from"
               class="field w-36"

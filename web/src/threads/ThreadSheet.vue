@@ -38,7 +38,7 @@ const openAgain = () =>
       <p>{{ thread.error.value?.message }}</p>
     </Note>
     <template v-else-if="line && thread.data.value">
-      <div class="border-line bg-surface sticky top-0 z-10 border-b px-4 py-3">
+      <div class="border-line bg-surface top-0 z-10 border-b px-4 py-3 sm:sticky">
         <div class="flex flex-wrap items-center gap-3">
           <b data-test="turn">{{ turnText(line) }}</b>
           <span class="text-ink-soft"

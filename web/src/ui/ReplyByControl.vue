@@ -72,7 +72,7 @@ function choose(isoDay: string | null, close: () => void): void {
       <div class="w-60">
         <Calendar :chosen="chosenDay" @choose="(isoDay) => choose(isoDay, close)" />
         <label class="mt-2 flex items-center gap-2">
-          at <input v-model="time" type="time" class="field w-28" :disabled="!chosenDay" />
+          at <input v-model="time" type="time" class="field w-36" :disabled="!chosenDay" />
           <span class="text-ink-soft">or any time</span>
         </label>
         <div v-if="sender" class="border-line mt-2 border-t pt-2">

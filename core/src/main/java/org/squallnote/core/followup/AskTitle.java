@@ -8,6 +8,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Ask;
+import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordList;
@@ -75,15 +76,19 @@ final class AskTitle {
         };
     }
 
+    /** A deadline at the end stands beside the title as its date; one in the middle is part of what is said. */
     private static String withoutDeadline(Reading reading, Span wanted, String text) {
-        StringBuilder kept = new StringBuilder(wanted.in(text));
-        reading.replyBy()
+        int end = reading.replyBy()
                 .filter(deadline -> !deadline.inSubject() && wanted.contains(deadline.words()))
-                .ifPresent(deadline -> {
-                    int from = deadline.words().fromInclusive() - wanted.fromInclusive();
-                    kept.delete(from, deadline.words().toExclusive() - wanted.fromInclusive());
-                });
-        return shortened(kept.toString());
+                .map(Deadline::words)
+                .filter(words -> saysNothing(text.substring(words.toExclusive(), wanted.toExclusive())))
+                .map(Span::fromInclusive)
+                .orElse(wanted.toExclusive());
+        return shortened(text.substring(wanted.fromInclusive(), end));
+    }
+
+    private static boolean saysNothing(String rest) {
+        return shortened(" x " + folded(rest)).equals("x");
     }
 
     /** On one line; of a sentence without an end its beginning, which is more than a title holds. */
@@ -132,7 +137,8 @@ final class AskTitle {
             return title("Tell " + who + (first.equals("know") ? "" : " " + first), rest, who);
         }
         if (first.equals("have") || (first.equals("get") && startsWithArticle(rest))) {
-            return title("Send " + who, rest, who);
+            // Who is to have something need not be sent it: "could we have the slipway".
+            return title("Give " + who, rest, who);
         }
         if (startsWithArticle(wanted)) {
             return title("Send " + who, wanted, who);

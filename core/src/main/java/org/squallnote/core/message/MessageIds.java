@@ -3,6 +3,8 @@ package org.squallnote.core.message;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** Reads message identifiers out of header fields (RFC 5322 section 3.6.4), tolerant of what mailers write. */
 public final class MessageIds {
@@ -13,10 +15,13 @@ public final class MessageIds {
     /** A longer identifier is no identifier but garbage. */
     static final int LONGEST_ID = 500;
 
+    private static final Pattern NEEDLESSLY_QUOTED =
+            Pattern.compile("\"([\\w!#$%&'*+/=?^`{|}~-]++(?:\\.[\\w!#$%&'*+/=?^`{|}~-]++)*+)\"(@.*)");
+
     private MessageIds() {}
 
     /**
-     * All identifiers in the value, in order, without angle brackets and white space.
+     * All identifiers in the value, in order, without angle brackets, white space and needless quotation marks.
      *
      * @param value a {@code References}, {@code In-Reply-To} or {@code Message-ID} value; what stands
      *     outside of angle brackets (dates, names, comments) is skipped
@@ -30,7 +35,7 @@ public final class MessageIds {
                 break;
             }
             int nested = value.lastIndexOf('<', close);
-            String id = value.substring(nested + 1, close).replaceAll("\\s", "");
+            String id = normal(value.substring(nested + 1, close).strip());
             if (id.indexOf('@') >= 0 && id.length() > 2 && id.length() <= LONGEST_ID) {
                 ids.add(id);
             }
@@ -42,6 +47,16 @@ public final class MessageIds {
             return List.copyOf(cut);
         }
         return List.copyOf(ids);
+    }
+
+    /** RFC 5256 section 3: identifiers that differ only by needless quotation marks are the same. */
+    private static String normal(String id) {
+        if (id.startsWith("\"")) {
+            Matcher quoted = NEEDLESSLY_QUOTED.matcher(id);
+            return quoted.matches() ? quoted.group(1) + quoted.group(2) : id;
+        }
+        // A long identifier is sometimes folded in the middle.
+        return id.replaceAll("\\s", "");
     }
 
     /** The first identifier in the value, absent when there is none. */

@@ -53,6 +53,7 @@ class MessageRulesTest {
         assertThat(MessageIds.allIn("<a@x> (comment) <b@\r\n x>\t<broken <c@x>> nonsense <d"))
                 .containsExactly("a@x", "b@x", "c@x");
         assertThat(MessageIds.firstIn("Your message of Monday")).isEmpty();
+        assertThat(MessageIds.allIn("<\"a.b\"@x> <a.b@x> <\"a b\"@x>")).containsExactly("a.b@x", "a.b@x", "\"a b\"@x");
         assertThat(MessageIds.allIn("<i@x>".repeat(5_000))).hasSize(MessageIds.MOST_REFERENCES);
     }
 

@@ -115,6 +115,9 @@ class ReplyByPolicyTest {
         assertThat(title("Please let us know whether the 24th suits you."))
                 .isEqualTo("Tell Tilda whether the 24th suits you");
         assertThat(title("Let me have your hours by Friday.")).isEqualTo("Send Tilda your hours");
+        assertThat(title("Could we have the slipway on Saturday morning instead?"))
+                .isEqualTo("Give Tilda the slipway on Saturday morning instead");
+        assertThat(title("Please send the list by Friday if possible.")).isEqualTo("Send the list");
         assertThat(title("Which pontoon is it?")).isEqualTo("Answer Tilda: which pontoon is it?");
         assertThat(title("Shall I book the crane?")).isEqualTo("Answer Tilda: shall I book the crane?");
         assertThat(title("I'd be grateful if you could check my figures before the meeting."))

@@ -18,6 +18,9 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reader;
+import org.squallnote.core.thread.ReferencesThreading;
+import org.squallnote.core.thread.SubjectStep;
+import org.squallnote.core.thread.Threadable;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.TurnFold;
 import org.squallnote.formats.lines.JsonLines;
@@ -28,7 +31,7 @@ import org.squallnote.formats.mail.ParsedMail;
 
 /**
  * Reads {@code .eml} files, mbox files and JSON Lines and prints what was found and why; with {@code --jsonl} one
- * prediction line for each line of input. Needs neither the application nor its data.
+ * prediction line for each line of input, with {@code --threads} the threads of the messages. Needs neither the application nor its data.
  */
 public final class Explain {
 
@@ -37,10 +40,13 @@ public final class Explain {
                 what was found in .eml files, mbox files and JSON Lines, and why
             ./squallnote explain --jsonl FILE...
                 one prediction line for each line of JSON Lines
+            ./squallnote explain --threads FILE...
+                the messages of .eml and mbox files, numbered in their order, threaded as RFC 5256 REFERENCES says
             """;
 
     private final PrintStream out;
     private final PrintStream problems;
+    private final List<Threadable<Integer>> toThread = new ArrayList<>();
     private boolean failed;
 
     private Explain(PrintStream out, PrintStream problems) {
@@ -68,6 +74,9 @@ public final class Explain {
             for (Path file : options.files()) {
                 explain.file(file, options);
             }
+            if (options.threads()) {
+                out.println(ThreadResponse.of(ReferencesThreading.threads(explain.toThread, SubjectStep.AS_RFC_5256)));
+            }
         } catch (IllegalArgumentException | DateTimeException e) {
             problems.println("explain: " + e.getMessage());
             return 2;
@@ -75,10 +84,12 @@ public final class Explain {
         return explain.failed ? 1 : 0;
     }
 
-    private record Options(boolean predictions, Me me, ZoneId zone, boolean monthFirst, List<Path> files) {
+    private record Options(
+            boolean predictions, boolean threads, Me me, ZoneId zone, boolean monthFirst, List<Path> files) {
 
         static Options of(String[] arguments) {
             boolean predictions = false;
+            boolean threads = false;
             String name = "";
             Set<String> addresses = Set.of();
             ZoneId zone = ZoneId.systemDefault();
@@ -87,6 +98,7 @@ public final class Explain {
             for (int i = 0; i < arguments.length; i++) {
                 switch (arguments[i]) {
                     case "--jsonl" -> predictions = true;
+                    case "--threads" -> threads = true;
                     case "--me" -> addresses = Set.of(value(arguments, ++i).split(","));
                     case "--name" -> name = value(arguments, ++i);
                     case "--zone" -> zone = ZoneId.of(value(arguments, ++i));
@@ -99,7 +111,7 @@ public final class Explain {
                     }
                 }
             }
-            return new Options(predictions, new Me(name, addresses, List.of()), zone, monthFirst, files);
+            return new Options(predictions, threads, new Me(name, addresses, List.of()), zone, monthFirst, files);
         }
 
         private static String value(String[] arguments, int at) {
@@ -179,6 +191,16 @@ public final class Explain {
 
     private void mail(byte[] bytes, Options options) {
         ParsedMail mail = MailParser.parse(bytes);
+        if (options.threads()) {
+            toThread.add(new Threadable<>(
+                    toThread.size() + 1,
+                    mail.messageId(),
+                    mail.references(),
+                    mail.subject(),
+                    mail.sentAt().orElse(Instant.EPOCH),
+                    Set.of()));
+            return;
+        }
         // Unless said otherwise, the message is read for the one it is addressed to first.
         Me me = options.me().addresses().isEmpty()
                 ? mail.to().stream()

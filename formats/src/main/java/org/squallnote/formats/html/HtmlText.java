@@ -80,6 +80,7 @@ public final class HtmlText {
 
         private final AnswersInColour inColour;
         private final Set<Element> aroundQuotes;
+        private final Set<Element> quotes = new HashSet<>();
         private final StringBuilder out = new StringBuilder();
 
         Writer(AnswersInColour inColour, Set<Element> aroundQuotes) {
@@ -103,6 +104,7 @@ public final class HtmlText {
                     quoteDepth++;
                 } else if (isQuote(element)) {
                     newLine();
+                    quotes.add(element);
                     quoteDepth = Math.min(quoteDepth + 1, 20);
                 } else if (isSignature(element)) {
                     newLine();
@@ -126,7 +128,7 @@ public final class HtmlText {
                 if (inColour.endsQuotation(element)) {
                     newLine();
                     quoteDepth++;
-                } else if (isQuote(element)) {
+                } else if (quotes.remove(element)) {
                     newLine();
                     quoteDepth = Math.max(quoteDepth - 1, 0);
                 } else if (element.normalName().equals("p")
@@ -141,12 +143,16 @@ public final class HtmlText {
             }
         }
 
-        /** A quotation, or a container that calls itself one and holds none: answers may stand between two in it. */
+        /**
+         * A quotation, or a container that calls itself one, stands below other words, and holds none: answers may
+         * stand between two in it, and a price quotation is no quotation.
+         */
         private boolean isQuote(Element element) {
             if (element.normalName().equals("blockquote")) {
                 return true;
             }
             return element.normalName().equals("div")
+                    && out.length() > 0
                     && QUOTE_NAME
                             .matcher(element.className() + " " + element.id())
                             .find()

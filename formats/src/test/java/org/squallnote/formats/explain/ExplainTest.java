@@ -11,6 +11,8 @@ import java.nio.file.Path;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -128,5 +130,17 @@ class ExplainTest {
         assertThat(run("--colour", "red")).isEqualTo(2);
         assertThat(problems.toString(StandardCharsets.UTF_8))
                 .contains("--jsonl", "needs a value", "there is no option --colour");
+    }
+
+    /** The expected lines are what a mail server answered to THREAD REFERENCES for these mailboxes. */
+    @ParameterizedTest
+    @ValueSource(strings = {"hostile-4", "hostile-6"})
+    void threadsAsAMailServerAnswers(String mailbox) throws IOException {
+        Path threads = Path.of("src/test/resources/threads");
+
+        assertThat(run("--threads", threads.resolve(mailbox + ".mbox").toString()))
+                .isZero();
+
+        assertThat(said()).isEqualTo(Files.readString(threads.resolve(mailbox + ".thread")));
     }
 }

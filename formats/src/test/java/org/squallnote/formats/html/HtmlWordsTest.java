@@ -23,6 +23,8 @@ class HtmlWordsTest {
                 // A container without quotations inside.
                 "<div>KEEP</div><div class='quoted-reply'><p>DROP</p><p>DROP again</p></div>",
                 "<div>KEEP</div><div id='original-message'>DROP</div>",
+                // A price quotation is the message itself.
+                "<div class='quote'><p>KEEP: the crane costs 480</p></div>",
                 // Header lines without any mark.
                 "<p>KEEP</p><hr><div><b>From:</b> Bo Lindgren<br><b>Sent:</b> Tuesday, 10 March 2026 10:20<br><b>To:</b> Ines<br>"
                         + "<b>Subject:</b> Crane<br></div><p>DROP</p>",

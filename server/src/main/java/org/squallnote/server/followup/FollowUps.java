@@ -126,7 +126,7 @@ class FollowUps implements Restorer {
                         content.firm(),
                         content.effortMinutes(),
                         content.endsWithAnswer(),
-                        null,
+                        null, // Who changes it has seen that they answered, and says that it goes on.
                         old.state(),
                         old.createdAt(),
                         old.endedAt(),

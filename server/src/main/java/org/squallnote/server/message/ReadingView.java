@@ -24,6 +24,7 @@ import org.squallnote.store.message.StoredMessage;
  * @param corrected whether the user has said so themselves
  * @param party the address or list that a rule would be for
  * @param list whether that is a list
+ * @param replyByWhy the deadline that was found and the words it came from, empty when there is none
  * @param marks where things were found in the own words
  * @param subjectMark where a deadline stands in the subject
  */
@@ -33,6 +34,7 @@ record ReadingView(
         boolean corrected,
         String party,
         boolean list,
+        String replyByWhy,
         List<Mark> marks,
         @Nullable Mark subjectMark) {
 
@@ -91,6 +93,9 @@ record ReadingView(
                 message.correction() != null,
                 message.party(),
                 message.listAddress() != null,
+                reading.replyBy()
+                        .map(deadline -> replyByWhy(deadline, message, reading))
+                        .orElse(""),
                 marks,
                 subject);
     }
@@ -108,6 +113,12 @@ record ReadingView(
     private static boolean overlaps(Mark one, Mark other) {
         boolean dateInSentence = (one.kind() == MarkKind.DATE) != (other.kind() == MarkKind.DATE);
         return !dateInSentence && one.from() < other.to() && other.from() < one.to();
+    }
+
+    private static String replyByWhy(Deadline deadline, StoredMessage message, Reading reading) {
+        String source =
+                deadline.inSubject() ? message.subject() : reading.words().text();
+        return written(deadline) + ", since \u201c" + shortened(deadline.words().foldedIn(source)) + "\u201d";
     }
 
     private static String written(Deadline deadline) {
