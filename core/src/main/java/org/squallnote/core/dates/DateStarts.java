@@ -1,7 +1,9 @@
 package org.squallnote.core.dates;
 
-import java.util.HashSet;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordList;
 
@@ -11,18 +13,28 @@ final class DateStarts {
     /** How far behind a weak start the word stands that makes it a date: "in the next couple of working days". */
     private static final int FARTHEST_CORE = 8;
 
-    /** Starts that are far more often something else; a core has to follow. */
-    private static final Set<String> WEAK = Set.copyOf(WordList.lines(DateStarts.class, "weak-date-starts.txt"));
+    private enum Sort {
+        START,
+        /** Far more often something else; a core has to follow. */
+        WEAK,
+        /** No start, but what makes a weak one a date. */
+        CORE
+    }
 
-    private static final Set<String> CORES = Set.copyOf(WordList.lines(DateStarts.class, "date-cores.txt"));
-    private static final Set<String> KNOWN = known();
+    private static final Map<String, Sort> SORTS = sorts();
 
     private DateStarts() {}
 
-    private static Set<String> known() {
-        Set<String> known = new HashSet<>(WordList.lines(DateStarts.class, "date-starts.txt"));
-        known.addAll(DateWords.known());
-        return known;
+    private static Map<String, Sort> sorts() {
+        Map<String, Sort> sorts = new HashMap<>();
+        Set<String> cores = Set.copyOf(WordList.lines(DateStarts.class, "date-cores.txt"));
+        cores.forEach(word -> sorts.put(word, Sort.CORE));
+        WordList.lines(DateStarts.class, "date-starts.txt").forEach(word -> sorts.put(word, Sort.START));
+        DateWords.known().forEach(word -> sorts.put(word, Sort.START));
+        WordList.lines(DateStarts.class, "weak-date-starts.txt").stream()
+                .filter(word -> !cores.contains(word)) // One that is a core too needs no other.
+                .forEach(word -> sorts.replace(word, Sort.WEAK));
+        return sorts;
     }
 
     /** Where date phrases may begin in a sentence. */
@@ -30,19 +42,18 @@ final class DateStarts {
         boolean[] starts = new boolean[sentence.size()];
         int core = Integer.MAX_VALUE;
         for (int i = starts.length - 1; i >= 0; i--) {
-            String word = sentence.norm(i);
-            boolean start = isOne(word);
-            boolean weak = start && WEAK.contains(word);
-            if ((start && !weak) || CORES.contains(word)) {
+            Sort sort = sortOf(sentence.norm(i));
+            if (sort == Sort.START || sort == Sort.CORE) {
                 core = i;
             }
-            starts[i] = start && (!weak || core - i <= FARTHEST_CORE);
+            starts[i] = sort == Sort.START || (sort == Sort.WEAK && core - i <= FARTHEST_CORE);
         }
         return starts;
     }
 
-    private static boolean isOne(String word) {
-        return !word.isEmpty()
-                && (Character.isDigit(word.charAt(0)) || KNOWN.contains(word) || DateWords.isSlipOfADay(word));
+    private static @Nullable Sort sortOf(String word) {
+        Sort sort = SORTS.get(word);
+        boolean written = sort == null && (Character.isDigit(word.charAt(0)) || DateWords.isSlipOfADay(word));
+        return written ? Sort.START : sort;
     }
 }

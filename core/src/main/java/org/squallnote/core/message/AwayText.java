@@ -23,16 +23,14 @@ final class AwayText {
         if (text.length() > 2 * LONGEST) {
             return false;
         }
-        String lower = folded(text);
-        if (lower.length() > LONGEST) {
+        String beginning = folded(text, BEGINNING);
+        boolean automatic = containsAny(beginning, AUTOMATIC);
+        if (!automatic && (!containsAny(beginning, AWAY) || greetsByName(beginning))) {
             return false;
         }
-        String beginning = lower.substring(0, Math.min(lower.length(), BEGINNING));
-        if (containsAny(beginning, AUTOMATIC)) {
-            return true;
-        }
-        if (!containsAny(beginning, AWAY) || greetsByName(lower)) {
-            return false;
+        String lower = folded(text, LONGEST + 1);
+        if (automatic || lower.length() > LONGEST) {
+            return lower.length() <= LONGEST;
         }
         String firstSentence = beginning.split("[.!]", 2)[0];
         long usual = USUAL.stream().filter(lower::contains).count();
@@ -40,10 +38,10 @@ final class AwayText {
         return usual >= 2 || (opens && usual >= 1);
     }
 
-    /** Lower case, with one space where there is white space. */
-    private static String folded(String text) {
-        StringBuilder folded = new StringBuilder(text.length());
-        for (int i = 0; i < text.length(); i++) {
+    /** The beginning in lower case, with one space where there is white space. */
+    private static String folded(String text, int most) {
+        StringBuilder folded = new StringBuilder(most);
+        for (int i = 0; i < text.length() && folded.length() < most; i++) {
             char c = text.charAt(i);
             if (!Character.isWhitespace(c)) {
                 folded.append(c == '’' ? '\'' : c);

@@ -70,11 +70,12 @@ public final class NatureRules {
 
     /** The nature and the rule that gave it. */
     public static Verdict verdictOn(Input message) {
-        return IN_ORDER.stream()
-                .filter(rule -> rule.holds().test(message))
-                .map(rule -> new Verdict(rule.nature(), rule.why()))
-                .findFirst()
-                .orElse(new Verdict(Nature.PERSON, "a person wrote it"));
+        for (Rule rule : IN_ORDER) {
+            if (rule.holds().test(message)) {
+                return new Verdict(rule.nature(), rule.why());
+            }
+        }
+        return new Verdict(Nature.PERSON, "a person wrote it");
     }
 
     private static boolean isReport(Input m) {

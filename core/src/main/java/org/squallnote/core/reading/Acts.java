@@ -146,7 +146,7 @@ final class Acts {
         int at = act.fromInclusive();
         String norm = sentence.norm(at);
         boolean bare = norm.equals("will") || norm.equals("shall") || norm.equals("'ll") || norm.equals("can");
-        if (!bare || Clauses.startsAt(sentence, at) || sentence.norm(at + 1).equals("follow")) {
+        if (!bare || sentence.startsClause(at) || sentence.norm(at + 1).equals("follow")) {
             return true;
         }
         String before = sentence.norm(at - 1);

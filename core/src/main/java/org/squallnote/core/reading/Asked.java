@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -21,6 +22,8 @@ final class Asked {
     private final boolean toMany;
     private final boolean inTo;
     private final boolean inCc;
+    private final Set<String> recipients;
+    private final Answer whenNobodyIsNamed;
 
     Asked(MessageToRead message, Me me) {
         this.message = message;
@@ -31,6 +34,8 @@ final class Asked {
         this.inCc = message.cc().stream().anyMatch(me::is);
         boolean list = isDiscussionList(message.headers()) && !inTo && !inCc;
         this.toMany = message.inRoom() || list;
+        this.recipients = allRecipients();
+        this.whenNobodyIsNamed = new Answer(usual(), !outgoing && usualIsMe(), false, false);
     }
 
     static boolean isDiscussionList(Headers headers) {
@@ -38,7 +43,12 @@ final class Asked {
     }
 
     /** Those asked. */
-    record Answer(Set<String> asked, boolean ofMe, boolean openToAll, boolean named) {}
+    record Answer(Set<String> asked, boolean ofMe, boolean openToAll, boolean named) {
+
+        Answer {
+            asked = Collections.unmodifiableSet(asked);
+        }
+    }
 
     Answer of(Addressees who) {
         if (!who.addresses().isEmpty()) {
@@ -54,14 +64,13 @@ final class Asked {
         }
         if (who.anybody()) {
             boolean open = toMany && !outgoing;
-            Set<String> asked = toMany && message.channel() == Channel.CHAT ? Set.of() : recipients();
-            return new Answer(
-                    asked, !outgoing && !open && usualIsMe(), recipients().size() > 1 || toMany, false);
+            Set<String> asked = toMany && message.channel() == Channel.CHAT ? Set.of() : recipients;
+            return new Answer(asked, !outgoing && !open && usualIsMe(), recipients.size() > 1 || toMany, false);
         }
         if (who.somebodyUnknown() && !onlyOnePossible()) {
             return new Answer(Set.of(), false, false, true);
         }
-        return new Answer(usual(), !outgoing && usualIsMe(), false, false);
+        return whenNobodyIsNamed;
     }
 
     /** Whether what is said to them is said to me; of a message of mine always. */
@@ -90,7 +99,7 @@ final class Asked {
     }
 
     private Set<String> everybody() {
-        return toMany && message.channel() == Channel.CHAT ? mentioned() : recipients();
+        return toMany && message.channel() == Channel.CHAT ? mentioned() : recipients;
     }
 
     private boolean usualIsMe() {
@@ -111,7 +120,7 @@ final class Asked {
             }
             return asked;
         }
-        return recipients();
+        return recipients;
     }
 
     private Set<String> mentioned() {
@@ -121,7 +130,7 @@ final class Asked {
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
-    private Set<String> recipients() {
+    private Set<String> allRecipients() {
         List<Party> to = message.to();
         if (message.channel() == Channel.CHAT && !outgoing) {
             return Set.of(myself);

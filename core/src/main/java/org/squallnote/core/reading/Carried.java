@@ -55,7 +55,7 @@ final class Carried {
                 }
             }
         }
-        if (line.length() >= 20 && line.chars().allMatch(c -> c == '_')) {
+        if (line.length() >= 20 && line.startsWith("____") && line.chars().allMatch(c -> c == '_')) {
             return headerLines(lines, at + 1) >= 2;
         }
         return headerLines(lines, at) >= 3;
@@ -96,18 +96,25 @@ final class Carried {
      * none.
      */
     static int attributionAt(List<String> lines, int start) {
-        String joined = "";
+        int length = -1;
         for (int n = 0; n < 4 && start + n < lines.size(); n++) {
             String line = lines.get(start + n);
-            joined = (joined + " " + line).strip();
-            if (line.isEmpty() || joined.length() > LONGEST_ATTRIBUTION || isQuoted(line)) {
+            length += line.length() + 1;
+            if (line.isEmpty() || length > LONGEST_ATTRIBUTION || isQuoted(line)) {
                 return 0;
             }
-            if (isAttribution(joined, nextText(lines, start + n + 1))) {
+            if (mayEndAttribution(line)
+                    && isAttribution(
+                            String.join(" ", lines.subList(start, start + n + 1)), nextText(lines, start + n + 1))) {
                 return n + 1;
             }
         }
         return 0;
+    }
+
+    private static boolean mayEndAttribution(String line) {
+        char last = line.charAt(line.length() - 1);
+        return last == ':' || last == '-' || last == 'e' || last == 'E';
     }
 
     private static String nextText(List<String> lines, int from) {

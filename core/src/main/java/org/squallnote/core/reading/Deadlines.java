@@ -364,7 +364,7 @@ final class Deadlines {
         List<Deadline> found = new ArrayList<>();
         for (Sentence sentence : SentenceSplitter.split(subject)) {
             Parts parts = new Parts(sentence);
-            List<PhraseMatch> acts = Phrases.ACTS.in(sentence);
+            List<PhraseMatch> acts = Phrases.BOOK.in(sentence);
             DateRoles roles = new DateRoles(sentence, parts, acts, context);
             List<DatePhrase> dates = DateScanner.in(sentence, context);
             for (DatePhrase phrase : dates) {

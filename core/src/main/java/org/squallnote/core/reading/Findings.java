@@ -209,15 +209,15 @@ final class Findings {
             lines.addAll(SentenceSplitter.split(text, List.of(line), 50));
         }
         for (Sentence line : lines) {
-            line.words().forEach(word -> {
-                int at = word.norm().indexOf('@');
-                boolean address = at > 0 && word.norm().indexOf('.', at) > 0;
-                boolean system =
-                        word.norm().startsWith("postmaster@") || word.norm().startsWith("mailer-daemon@");
-                if (address && !system && !me.addresses().contains(word.norm())) {
-                    found.add(word.norm());
+            for (int i = 0; i < line.size(); i++) {
+                String word = line.norm(i);
+                int at = word.indexOf('@');
+                boolean address = at > 0 && word.indexOf('.', at) > 0;
+                boolean system = word.startsWith("postmaster@") || word.startsWith("mailer-daemon@");
+                if (address && !system && !me.addresses().contains(word)) {
+                    found.add(word);
                 }
-            });
+            }
         }
         return List.copyOf(found);
     }

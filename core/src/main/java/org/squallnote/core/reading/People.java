@@ -74,20 +74,28 @@ final class People {
             String local = colon > 0 ? address.substring(0, colon) : address;
             put(byName, local, owner);
             put(byName, address, owner);
-            String first = local.substring(1).split("[._-]", 2)[0];
-            if (first.length() >= SHORTEST_SHORT_FORM) {
-                put(byName, first, owner);
+            int end = endOfPart(local, 1, local.length());
+            if (end - 1 >= SHORTEST_SHORT_FORM) {
+                put(byName, local.substring(1, end), owner);
             }
             return;
         }
         int at = address.indexOf('@');
-        if (at > 0) {
-            for (String part : address.substring(0, at).split("[._-]")) {
-                if (part.length() >= SHORTEST_SHORT_FORM) {
-                    put(byName, folded(part), owner);
-                }
+        for (int from = 0; from < at; ) {
+            int end = endOfPart(address, from, at);
+            if (end - from >= SHORTEST_SHORT_FORM) {
+                put(byName, folded(address.substring(from, end)), owner);
             }
+            from = end + 1;
         }
+    }
+
+    private static int endOfPart(String address, int from, int to) {
+        int end = from;
+        while (end < to && "._-".indexOf(address.charAt(end)) < 0) {
+            end++;
+        }
+        return end;
     }
 
     private static void put(Map<String, Set<String>> map, String name, String address) {

@@ -32,7 +32,7 @@ final class ReadSentence {
             DateContext context) {
         this.sentence = sentence;
         this.parts = asksIn.parts();
-        this.acts = Phrases.ACTS.in(sentence);
+        this.acts = asksIn.matches();
         this.found = List.copyOf(found);
         this.asks = List.copyOf(asks);
         this.spokenTo = spokenTo;

@@ -25,7 +25,7 @@ final class SelfAnswers {
         if (!question.isQuestion() || next.isQuestion()) {
             return false;
         }
-        boolean asksYou = question.words().stream().anyMatch(word -> word.is("you", "your"));
+        boolean asksYou = question.hasWord("you", "your");
         String word = next.norm(0);
         String second = next.norm(1);
         boolean alone = next.size() == 1 || next.at(1).followsMark();
@@ -53,19 +53,23 @@ final class SelfAnswers {
     private static boolean isTold(Sentence question) {
         String word =
                 question.norm(0).equals("and") || question.norm(0).equals("so") ? question.norm(1) : question.norm(0);
-        boolean told = question.words().stream()
-                .anyMatch(one -> one.is("say", "do", "did", "think", "happened", "reply", "answer"));
+        boolean told = question.hasWord("say", "do", "did", "think", "happened", "reply", "answer");
         return told && (word.equals("what") || word.equals("how"));
     }
 
     private static boolean isWhy(Sentence question) {
-        return question.words().stream().anyMatch(word -> word.is("why"));
+        return question.hasWord("why");
     }
 
     /** Whether the next sentences tell a story that has ended: "it's fixed now". */
     private static boolean isSettled(List<Sentence> following) {
-        return following.stream()
-                .flatMap(sentence -> sentence.words().stream())
-                .anyMatch(word -> SETTLED.contains(word.norm()));
+        for (Sentence sentence : following) {
+            for (int i = 0; i < sentence.size(); i++) {
+                if (SETTLED.contains(sentence.norm(i))) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 }

@@ -72,12 +72,17 @@ final class SentenceAsks {
     SentenceAsks(Sentence sentence, boolean goesOn) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
-        this.matches = Phrases.ASKS.in(sentence);
+        this.matches = Phrases.BOOK.in(sentence);
         this.goesOn = goesOn;
     }
 
     Parts parts() {
         return parts;
+    }
+
+    /** All phrases of the sentence, those of other things than asks too. */
+    List<PhraseMatch> matches() {
+        return matches;
     }
 
     /** The asks in the order of their first words. */
@@ -151,10 +156,13 @@ final class SentenceAsks {
 
     private void imperatives(List<Found> found) {
         for (int i = 0; i < sentence.size(); i++) {
+            if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
+                continue;
+            }
             String norm = sentence.norm(i);
             boolean verb = Phrases.IMPERATIVE.contains(norm);
             boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.contains(norm);
-            if ((!verb && !nounToo) || sentence.at(i).quoted() || !Clauses.startsAt(sentence, i)) {
+            if (!verb && !nounToo) {
                 continue;
             }
             boolean objectFollows = i + 1 < sentence.size()
@@ -278,13 +286,11 @@ final class SentenceAsks {
 
     /** Where a question without a mark begins, as people type it in a chat. */
     private int bareQuestionStart() {
-        if (sentence.ending() == '!') {
+        if (sentence.isExclamation()) {
             return -1;
         }
         for (int i = 0; i < sentence.size(); i++) {
-            if (Clauses.startsAt(sentence, i)
-                    && isBareQuestion(i)
-                    && !sentence.at(i).quoted()) {
+            if (sentence.startsClause(i) && !sentence.at(i).quoted() && isBareQuestion(i)) {
                 return i;
             }
         }
@@ -394,7 +400,7 @@ final class SentenceAsks {
     /** Whether the part is not a dependent one of a statement that goes on: "when you get back, call". */
     private boolean isWhole(int i) {
         int clause = parts.clauseOf(i);
-        boolean firstClause = clause == 0 || Clauses.startsAt(sentence, i);
+        boolean firstClause = clause == 0 || sentence.startsClause(i);
         return firstClause && sentence.size() - i >= 3;
     }
 

@@ -152,10 +152,10 @@ final class SentencesRead {
 
     /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
     private boolean isOpenInRoom(Sentence sentence) {
-        boolean toYou = sentence.words().stream()
-                .anyMatch(word ->
-                        word.is("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody"));
-        return message.inRoom() && !message.mentions().contains("@room") && !toYou && sentence.isQuestion();
+        return message.inRoom()
+                && !message.mentions().contains("@room")
+                && sentence.isQuestion()
+                && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody");
     }
 
     private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {

@@ -1,6 +1,7 @@
 package org.squallnote.core.text;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -10,26 +11,23 @@ import java.util.Set;
 public final class Clauses {
 
     private static final Set<String> LEAD_IN = new HashSet<>(WordList.lines(Clauses.class, "lead-in.txt"));
-    private static final Set<String> CONJUNCTIONS = Set.of("and", "but", "so", "or", "then", "also", "plus", "because");
+    private static final Set<String> CONJUNCTIONS =
+            new HashSet<>(List.of("and", "but", "so", "or", "then", "also", "plus", "because"));
 
     private Clauses() {}
 
-    /** Whether a part begins at that word. */
-    public static boolean startsAt(Sentence sentence, int index) {
-        int i = index;
-        while (true) {
-            if (i == 0 || sentence.at(i).followsMark()) {
-                return true;
-            }
-            String previous = sentence.norm(i - 1);
-            if (CONJUNCTIONS.contains(previous)) {
-                return true;
-            }
-            if (!isLeadIn(previous) && !sentence.at(i - 1).isMention()) {
-                return false;
-            }
-            i--;
+    /** For each word whether a part begins there. */
+    static boolean[] startsIn(Word[] words) {
+        boolean[] starts = new boolean[words.length];
+        for (int i = 0; i < words.length; i++) {
+            starts[i] = i == 0 || words[i].followsMark() || startsAfter(words[i - 1], starts[i - 1]);
         }
+        return starts;
+    }
+
+    private static boolean startsAfter(Word previous, boolean started) {
+        return CONJUNCTIONS.contains(previous.norm())
+                || (started && (LEAD_IN.contains(previous.norm()) || previous.isMention()));
     }
 
     /** Whether the word only leads in to what is said. */

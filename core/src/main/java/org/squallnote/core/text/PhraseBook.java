@@ -96,7 +96,7 @@ public final class PhraseBook {
 
     private static void match(
             Sentence sentence, int[] words, int at, List<Phrase> candidates, List<PhraseMatch> found) {
-        boolean startsPart = Clauses.startsAt(sentence, at);
+        boolean startsPart = sentence.startsClause(at);
         for (Phrase phrase : candidates) {
             PhraseMatch match = phrase.at(sentence, words, at, startsPart);
             if (match.toExclusive() > 0) {

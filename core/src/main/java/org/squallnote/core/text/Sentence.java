@@ -2,35 +2,71 @@ package org.squallnote.core.text;
 
 import java.util.List;
 
-/**
- * A sentence, a heading, a line of a list: what stands between two ends.
- *
- * @param words its words, at least one
- * @param span from its first to its last character, the ending mark included
- * @param ending {@code ?}, {@code !} or {@code .}, or {@link Word#NOTHING} where the line just ends
- * @param paragraph number of the paragraph it belongs to, counted over the text
- * @param startsLine whether it is the first one in its line
- */
-public record Sentence(List<Word> words, Span span, char ending, int paragraph, boolean startsLine) {
+/** A sentence, a heading, a line of a list: what stands between two ends. */
+public final class Sentence {
 
-    /** Copies the words. */
-    public Sentence {
-        words = List.copyOf(words);
+    private final Word[] words;
+    private final boolean[] clauseStarts;
+    private final Span span;
+    private final char ending;
+    private final int paragraph;
+    private final boolean startsLine;
+
+    /**
+     * A sentence of at least one word.
+     *
+     * @param span from its first to its last character, the ending mark included
+     * @param ending {@code ?}, {@code !} or {@code .}, or {@link Word#NOTHING} where the line just ends
+     * @param paragraph number of the paragraph it belongs to, counted over the text
+     * @param startsLine whether it is the first one in its line
+     */
+    Sentence(List<Word> words, Span span, char ending, int paragraph, boolean startsLine) {
+        this.words = words.toArray(new Word[0]);
+        this.clauseStarts = Clauses.startsIn(this.words);
+        this.span = span;
+        this.ending = ending;
+        this.paragraph = paragraph;
+        this.startsLine = startsLine;
+    }
+
+    /** From its first to its last character, the ending mark included. */
+    public Span span() {
+        return span;
+    }
+
+    /** The number of its paragraph in the text. */
+    public int paragraph() {
+        return paragraph;
+    }
+
+    /** Whether it is the first sentence in its line. */
+    public boolean startsLine() {
+        return startsLine;
     }
 
     /** How many words. */
     public int size() {
-        return words.size();
+        return words.length;
     }
 
     /** The word at that place. */
     public Word at(int index) {
-        return words.get(index);
+        return words[index];
     }
 
     /** What rules look at, or nothing beyond either end. */
     public String norm(int index) {
-        return index < 0 || index >= words.size() ? "" : words.get(index).norm();
+        return index < 0 || index >= words.length ? "" : words[index].norm();
+    }
+
+    /** Whether one of its words is one of these. */
+    public boolean hasWord(String... norms) {
+        for (Word word : words) {
+            if (word.is(norms)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it ends with a question mark. */
@@ -38,15 +74,25 @@ public record Sentence(List<Word> words, Span span, char ending, int paragraph, 
         return ending == '?';
     }
 
+    /** Whether it ends with an exclamation mark. */
+    public boolean isExclamation() {
+        return ending == '!';
+    }
+
     /** Whether the word at that place starts a part of the sentence: the first word, or one after a mark. */
     public boolean startsPart(int index) {
-        return index == 0 || (index < words.size() && words.get(index).followsMark());
+        return index == 0 || (index < words.length && words[index].followsMark());
+    }
+
+    /** Whether a clause begins at that word, behind the words that only lead in: see {@link Clauses}. */
+    public boolean startsClause(int index) {
+        return clauseStarts[index];
     }
 
     /** From the first word to the last one, without the ending mark. */
     public Span spanOf(int fromInclusive, int toExclusive) {
         return new Span(
-                words.get(fromInclusive).span().fromInclusive(),
-                words.get(toExclusive - 1).span().toExclusive());
+                words[fromInclusive].span().fromInclusive(),
+                words[toExclusive - 1].span().toExclusive());
     }
 }

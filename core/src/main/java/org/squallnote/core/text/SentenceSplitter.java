@@ -360,7 +360,7 @@ public final class SentenceSplitter {
                 kinds.put(words[i], words[0]);
             }
         }
-        return Map.copyOf(kinds);
+        return kinds;
     }
 
     private static Map<String, String> spellings() {
@@ -371,6 +371,6 @@ public final class SentenceSplitter {
                 spellings.put(variant, sides[0]);
             }
         }
-        return Map.copyOf(spellings);
+        return spellings;
     }
 }
