@@ -6,7 +6,6 @@ import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 
@@ -17,17 +16,30 @@ public final class DateScanner {
     private final DateContext context;
     private final DayPhrases days;
     private final TimePhrases times;
+    private final NeighbourDays neighbours;
+    private final Optional<LocalDate> namedBefore;
 
-    private DateScanner(Sentence sentence, DateContext context) {
+    private DateScanner(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
         this.sentence = sentence;
         this.context = context;
         this.times = new TimePhrases(sentence, context);
         this.days = new DayPhrases(sentence, context);
+        this.neighbours = new NeighbourDays(sentence);
+        this.namedBefore = namedBefore;
     }
 
     /** All date phrases of the sentence, in their order, none overlapping another. */
     public static List<DatePhrase> in(Sentence sentence, DateContext context) {
-        return new DateScanner(sentence, context).all();
+        return in(sentence, context, Optional.empty());
+    }
+
+    /**
+     * The same for a sentence among others.
+     *
+     * @param namedBefore the day that the sentences before named last, next to which "the day before" is
+     */
+    public static List<DatePhrase> in(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
+        return new DateScanner(sentence, context, namedBefore).all();
     }
 
     private List<DatePhrase> all() {
@@ -35,7 +47,8 @@ public final class DateScanner {
         List<DatePhrase> found = new ArrayList<>();
         int i = 0;
         while (i < sentence.size()) {
-            Optional<DatePhrase> phrase = starts[i] ? rangeAt(i).or(dayNextTo(found, i)) : Optional.empty();
+            final int at = i;
+            Optional<DatePhrase> phrase = starts[i] ? nextToNamed(found, i).or(() -> rangeAt(at)) : Optional.empty();
             if (phrase.isPresent()) {
                 found.add(phrase.get());
                 i = phrase.get().toExclusive();
@@ -46,26 +59,13 @@ public final class DateScanner {
         return found;
     }
 
-    /** "the day before", "the day after" at the end of a clause: next to the day that was named last. */
-    private Supplier<Optional<DatePhrase>> dayNextTo(List<DatePhrase> found, int from) {
-        return () -> {
-            boolean closes =
-                    from + 3 >= sentence.size() || sentence.at(from + 3).followsMark();
-            boolean before = sentence.norm(from + 2).equals("before");
-            boolean after = sentence.norm(from + 2).equals("after");
-            boolean meant = sentence.norm(from).equals("the")
-                    && sentence.norm(from + 1).equals("day")
-                    && (before || after)
-                    && closes
-                    && !found.isEmpty()
-                    && found.get(found.size() - 1).form() == Form.DAY;
-            if (!meant) {
-                return Optional.empty();
-            }
-            LocalDate named = found.get(found.size() - 1).day();
-            LocalDate day = before ? named.minusDays(1) : named.plusDays(1);
-            return Optional.of(new DatePhrase(from, from + 3, day, Optional.empty(), Form.DAY));
-        };
+    private Optional<DatePhrase> nextToNamed(List<DatePhrase> found, int from) {
+        Optional<LocalDate> named = found.isEmpty()
+                ? namedBefore
+                : Optional.of(found.get(found.size() - 1))
+                        .filter(phrase -> phrase.form() == Form.DAY)
+                        .map(DatePhrase::day);
+        return named.flatMap(day -> neighbours.at(from, day));
     }
 
     /** A phrase, or two joined to a range, of which the end counts. */

@@ -43,6 +43,15 @@ final class DayPhrases {
             case "tomorrow" -> {
                 return day(from, from + 1, today.plusDays(1));
             }
+            case "today's" -> {
+                // "today's the last day", not "today's meeting".
+                return sentence.norm(from + 1).equals("the") ? day(from, from + 1, today) : Optional.empty();
+            }
+            case "tomorrow's" -> {
+                return sentence.norm(from + 1).equals("the")
+                        ? day(from, from + 1, today.plusDays(1))
+                        : Optional.empty();
+            }
             case "yesterday" -> {
                 return past(from, from + 1);
             }

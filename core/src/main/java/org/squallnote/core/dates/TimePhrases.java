@@ -151,6 +151,9 @@ final class TimePhrases {
             }
             return bareHourAt(from);
         }
+        if (word.equals("12") && sentence.norm(from + 1).equals("noon")) {
+            return time(from, from + 2, NOON);
+        }
         if (FOUR_DIGITS.matcher(word).matches()) {
             return militaryAt(from);
         }

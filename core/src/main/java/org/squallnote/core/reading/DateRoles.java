@@ -188,6 +188,10 @@ final class DateRoles {
             }
             default -> {}
         }
+        if (sentence.norm(phrase.toExclusive()).equals("is")
+                && sentence.norm(phrase.toExclusive() + 1).equals("when")) {
+            return Role.STATED;
+        }
         if (isSubjectOfSuiting(phrase)) {
             return Role.EVENT;
         }
@@ -303,7 +307,9 @@ final class DateRoles {
             if (STAYING.contains(sentence.norm(i))) {
                 return Role.MENTION;
             }
-            if (Phrases.GIVING.contains(sentence.norm(i))) {
+            if (Phrases.GIVING.contains(sentence.norm(i))
+                    || sentence.norm(i).equals("do")
+                    || sentence.norm(i).equals("make")) {
                 return Role.STATED;
             }
         }
@@ -345,7 +351,12 @@ final class DateRoles {
                     || (norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s"))) {
                 return Role.EVENT;
             }
-            if (Phrases.HAPPENING.contains(norm) && isVerbHere(i)) {
+            if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.contains(norm)) {
+                // "send it before you go home today": the day of sending as well.
+                i -= 2;
+                continue;
+            }
+            if (Phrases.HAPPENING.contains(norm) && isVerbHere(i) && !(needed && norm.equals("be"))) {
                 return Role.EVENT;
             }
             if (Phrases.GIVING.contains(norm) && isVerbHere(i)) {
@@ -419,7 +430,8 @@ final class DateRoles {
                     act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
             boolean overlaps =
                     act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
-            if (act.label().equals("hard") && (after || before || overlaps)) {
+            boolean states = act.label().equals("hard") || act.label().equals("closing");
+            if (states && (after || before || overlaps)) {
                 return true;
             }
         }

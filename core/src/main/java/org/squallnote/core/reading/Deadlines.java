@@ -25,6 +25,8 @@ final class Deadlines {
     /** A fragment such as "By Friday if possible." has at most this many words. */
     private static final int LONGEST_FRAGMENT = 9;
 
+    private static final Set<String> STARTS =
+            Set.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
     private static final Set<String> BEFORE_A_BARE_DATE = Set.of(
             "on",
             "by",
@@ -118,9 +120,10 @@ final class Deadlines {
         Optional<Deadline> last = Optional.empty();
         for (ReadSentence read : sentences) {
             Sentence sentence = read.sentence();
-            for (int i = 0; i < sentence.size() - 1; i++) {
+            for (int i = 0; i < sentence.size(); i++) {
                 boolean then = sentence.norm(i + 1).equals("then")
-                        || sentence.norm(i + 1).equals("that");
+                        || sentence.norm(i + 1).equals("that")
+                        || (sentence.norm(i + 1).equals("it") && STARTS.contains(sentence.norm(i + 2)));
                 boolean by = sentence.norm(i).equals("by") || sentence.norm(i).equals("before");
                 int at = sentence.at(i).span().fromInclusive();
                 if (by
@@ -128,7 +131,7 @@ final class Deadlines {
                         && last.isPresent()
                         && read.asks().stream().anyMatch(wanted)
                         && last.get().words().fromInclusive() < at) {
-                    found.add(last.get());
+                    found.add(sentence.norm(i).equals("before") ? dayBefore(last.get()) : last.get());
                 }
                 for (DatePhrase phrase : read.dates()) {
                     if (phrase.fromInclusive() == i && isAhead(phrase)) {
@@ -138,6 +141,17 @@ final class Deadlines {
             }
         }
         return found;
+    }
+
+    private Deadline dayBefore(Deadline named) {
+        return named.time().isPresent()
+                ? named
+                : new Deadline(
+                        context.workingTime().onOrBefore(named.day().minusDays(1)),
+                        named.time(),
+                        named.firm(),
+                        named.words(),
+                        named.inSubject());
     }
 
     private boolean isForSomebodyElse(ReadSentence read) {
@@ -260,9 +274,10 @@ final class Deadlines {
         List<Deadline> found = new ArrayList<>();
         for (Dated dated : datesOf(read)) {
             boolean fragment = afterAsk && isFragment(read, dated);
-            boolean says = dated.role() == Role.STATED
-                    && ((saysWhatFor(read, dated) && !isPlanOfWriter(read, dated))
-                            || (afterAsk && isWhatItIsNeededFor(read, dated)));
+            boolean says = (dated.role() == Role.STATED
+                            && saysWhatFor(read, dated)
+                            && (read.has("closing") || !isPlanOfWriter(read, dated)))
+                    || (afterAsk && isDay(dated) && isWhatItIsNeededFor(read));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -270,10 +285,14 @@ final class Deadlines {
         return found;
     }
 
+    private static boolean isDay(Dated dated) {
+        return dated.role() == Role.STATED || dated.role() == Role.TIED;
+    }
+
     /** "I have to tell them by Friday" right behind an ask: what was asked has to be there by then. */
-    private static boolean isWhatItIsNeededFor(ReadSentence read, Dated dated) {
+    private static boolean isWhatItIsNeededFor(ReadSentence read) {
         Sentence sentence = read.sentence();
-        for (int i = 0; i < dated.lead() - 1; i++) {
+        for (int i = 0; i < sentence.size() - 1; i++) {
             boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
             boolean must = sentence.norm(i + 1).equals("have")
                     || sentence.norm(i + 1).equals("need")
@@ -289,6 +308,9 @@ final class Deadlines {
     private static boolean saysWhatFor(ReadSentence read, Dated dated) {
         Sentence sentence = read.sentence();
         int unit = read.parts().unitOf(dated.phrase().fromInclusive());
+        if (read.has("closing")) {
+            return true;
+        }
         for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
             switch (sentence.norm(i)) {
                 case "deadline",
@@ -324,6 +346,11 @@ final class Deadlines {
                             || sentence.norm(dated.lead()).startsWith("till");
                     if ((thing && sentence.norm(i + 1).equals("to"))
                             || (untilThen && !sentence.norm(i - 1).equals("they"))) {
+                        return true;
+                    }
+                }
+                case "asked" -> {
+                    if (sentence.norm(i + 1).equals("to") && Phrases.GIVING.contains(sentence.norm(i + 2))) {
                         return true;
                     }
                 }

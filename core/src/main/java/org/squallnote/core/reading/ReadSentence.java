@@ -1,6 +1,8 @@
 package org.squallnote.core.reading;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
@@ -29,7 +31,8 @@ final class ReadSentence {
             Addressees spokenTo,
             boolean salutation,
             boolean toReader,
-            DateContext context) {
+            DateContext context,
+            Optional<LocalDate> namedBefore) {
         this.sentence = sentence;
         this.parts = asksIn.parts();
         this.acts = asksIn.matches();
@@ -38,7 +41,7 @@ final class ReadSentence {
         this.spokenTo = spokenTo;
         this.salutation = salutation;
         this.toReader = toReader;
-        this.dates = salutation ? List.of() : DateScanner.in(sentence, context);
+        this.dates = salutation ? List.of() : DateScanner.in(sentence, context, namedBefore);
     }
 
     Sentence sentence() {

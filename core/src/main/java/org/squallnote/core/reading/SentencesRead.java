@@ -1,8 +1,11 @@
 package org.squallnote.core.reading;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
@@ -19,6 +22,7 @@ final class SentencesRead {
     private final DateContext context;
     private Addressees greeted = Addressees.UNSAID;
     private Addressees called = Addressees.UNSAID;
+    private Optional<LocalDate> named = Optional.empty();
     private int paragraph = -1;
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
@@ -38,6 +42,9 @@ final class SentencesRead {
                     && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
             ReadSentence one = read(sentence, goesOn, !said, answered);
             read.add(one);
+            for (DatePhrase phrase : one.dates()) {
+                named = phrase.form() == DatePhrase.Form.DAY ? Optional.of(phrase.day()) : named;
+            }
             said |= !one.isSalutation();
         }
         return read;
@@ -56,7 +63,7 @@ final class SentencesRead {
             if (greeting.isOne()) {
                 greeted = greeting.who();
             }
-            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context);
+            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
         List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
         if (answered) {
@@ -76,7 +83,8 @@ final class SentencesRead {
         for (SentenceAsks.Found ask : found) {
             told.add(toldTo(sentence, asks, ask, opening, before));
         }
-        return new ReadSentence(sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context);
+        return new ReadSentence(
+                sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
     }
 
     private Ask toldTo(

@@ -116,11 +116,11 @@ final class Phrase {
             return PhraseMatch.NONE;
         }
         int[] wanted = {-1};
-        int end = match(sentence, words, from, 0, wanted);
+        int end = match(sentence, words, from, from, 0, wanted);
         return end < 0 ? PhraseMatch.NONE : new PhraseMatch(label, from, end, wanted[0] < 0 ? end : wanted[0]);
     }
 
-    private int match(Sentence s, int[] words, int at, int index, int[] wanted) {
+    private int match(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
         if (index == wantedAt) {
             wanted[0] = at;
         }
@@ -129,38 +129,38 @@ final class Phrase {
         }
         Element element = elements.get(index);
         boolean joined = element.sort() == Sort.WORDS || element.sort() == Sort.ANY;
-        if (joined && index > 0 && at < s.size() && isApart(s.at(at).before())) {
+        if (joined && at > from && at < s.size() && isApart(s.at(at).before())) {
             Sort previous = elements.get(index - 1).sort();
             if (previous != Sort.MARK && previous != Sort.GAP) {
-                return element.optional() ? match(s, words, at, index + 1, wanted) : -1;
+                return element.optional() ? match(s, words, from, at, index + 1, wanted) : -1;
             }
         }
         return switch (element.sort()) {
-            case END -> at == s.size() || s.at(at).followsMark() ? match(s, words, at, index + 1, wanted) : -1;
-            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, words, at, index + 1, wanted) : -1;
-            case ANY -> at < s.size() ? match(s, words, at + 1, index + 1, wanted) : -1;
-            case GAP -> gap(s, words, at, index, wanted);
-            case WORDS -> words(s, words, at, index, wanted);
+            case END -> at == s.size() || s.at(at).followsMark() ? match(s, words, from, at, index + 1, wanted) : -1;
+            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, words, from, at, index + 1, wanted) : -1;
+            case ANY -> at < s.size() ? match(s, words, from, at + 1, index + 1, wanted) : -1;
+            case GAP -> gap(s, words, from, at, index, wanted);
+            case WORDS -> words(s, words, from, at, index, wanted);
         };
     }
 
-    private int words(Sentence s, int[] words, int at, int index, int[] wanted) {
+    private int words(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
         Element element = elements.get(index);
         if (at < s.size() && element.numbers().get(words[at])) {
-            int end = match(s, words, at + 1, index + 1, wanted);
+            int end = match(s, words, from, at + 1, index + 1, wanted);
             if (end >= 0) {
                 return end;
             }
         }
-        return element.optional() ? match(s, words, at, index + 1, wanted) : -1;
+        return element.optional() ? match(s, words, from, at, index + 1, wanted) : -1;
     }
 
-    private int gap(Sentence s, int[] words, int at, int index, int[] wanted) {
+    private int gap(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
         for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
             if (skip > 0 && at + skip > 1 && isStrong(s.at(at + skip - 1).before())) {
                 return -1;
             }
-            int end = match(s, words, at + skip, index + 1, wanted);
+            int end = match(s, words, from, at + skip, index + 1, wanted);
             if (end >= 0) {
                 return end;
             }
