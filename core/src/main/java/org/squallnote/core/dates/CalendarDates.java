@@ -34,12 +34,41 @@ final class CalendarDates {
             return written.isPresent() ? written : numeric(from);
         }
         if (word.equals("the")) {
-            return dayThenMonth(from, from + 1).or(() -> ordinalAlone(from));
+            return dayThenMonth(from, from + 1).or(() -> ordinalAlone(from)).or(() -> lastDay(from));
         }
         if (DateWords.isWrittenOrdinal(word)) {
             return dayThenMonth(from, from);
         }
         return monthThenDay(from);
+    }
+
+    /** "the last day of the month", "the last working day of April". */
+    private Optional<DatePhrase> lastDay(int from) {
+        boolean working = sentence.norm(from + 2).equals("working")
+                || sentence.norm(from + 2).equals("business");
+        int day = working ? from + 3 : from + 2;
+        if (!sentence.norm(from + 1).equals("last")
+                || !sentence.norm(day).equals("day")
+                || !sentence.norm(day + 1).equals("of")) {
+            return Optional.empty();
+        }
+        LocalDate today = context.today();
+        String which = sentence.norm(day + 2);
+        int month = DateWords.month(which);
+        LocalDate in = today;
+        int to = day + 3;
+        if (month != DateWords.NONE) {
+            in = today.withDayOfMonth(1).withMonth(month);
+            in = in.plusYears(in.getYear() == today.getYear() && month < today.getMonthValue() ? 1 : 0);
+        } else if (sentence.norm(to).equals("month")) {
+            in = which.equals("next") ? today.plusMonths(1) : today;
+            to++;
+        } else {
+            return Optional.empty();
+        }
+        LocalDate last = in.withDayOfMonth(in.lengthOfMonth());
+        LocalDate meant = working ? context.workingTime().onOrBefore(last) : last;
+        return Optional.of(new DatePhrase(from, to, meant, Optional.empty(), Form.DAY));
     }
 
     /** The first date with that day of the month on or after the day of writing. */

@@ -111,6 +111,10 @@ final class DateRoles {
             Set.of("works", "work", "suits", "suit", "fits", "fit", "convenient", "possible", "ok", "okay");
     private static final Set<String> FINE =
             Set.of("fine", "ok", "okay", "soon", "early", "plenty", "enough", "good", "great", "lovely", "perfect");
+    /** "print twenty maps for tomorrow": what is made then, not "the menu for tomorrow". */
+    private static final Set<String> MADE = Set.of(
+            "print", "prepare", "make", "bring", "copy", "bake", "pack", "buy", "get", "draft", "write", "design");
+
     private static final Set<String> PRONOUNS =
             Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
@@ -198,6 +202,9 @@ final class DateRoles {
         if ((phrase.form() == Form.PERIOD || phrase.form() == Form.END) && isFine(phrase.toExclusive())) {
             return Role.TIED;
         }
+        if (phrase.form() == Form.PERIOD && isRightBehindSoftening(phrase)) {
+            return Role.TIED;
+        }
         if (phrase.form() == Form.STRETCH
                 && sentence.norm(phrase.fromInclusive()).equals("within")) {
             return Role.STATED;
@@ -239,7 +246,8 @@ final class DateRoles {
             return true;
         }
         int adjective = verb.equals("is") ? at + 1 : verb.equals("would") || verb.equals("will") ? at + 2 : -1;
-        return adjective > 0 && FINE.contains(sentence.norm(adjective));
+        return adjective > 0
+                && (FINE.contains(sentence.norm(adjective)) || FINE.contains(sentence.norm(adjective + 1)));
     }
 
     /** "the Thursday meeting": a day between an article and a noun. */
@@ -267,8 +275,9 @@ final class DateRoles {
     }
 
     private boolean isAtEdge(DatePhrase phrase) {
-        return phrase.toExclusive() >= sentence.size()
-                || sentence.at(phrase.toExclusive()).followsMark();
+        int to = phrase.toExclusive();
+        boolean please = to == sentence.size() - 1 && sentence.norm(to).equals("please");
+        return please || to >= sentence.size() || sentence.at(to).followsMark();
     }
 
     /** Whether the date is all that its clause says: "Friday, please". */
@@ -321,6 +330,8 @@ final class DateRoles {
         String before = sentence.norm(k - 1);
         boolean needs = false;
         boolean gives = false;
+        boolean made = false;
+        boolean named = false;
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
             String norm = sentence.norm(i);
             needs |= norm.equals("need")
@@ -329,6 +340,11 @@ final class DateRoles {
                     || norm.equals("wants")
                     || norm.equals("needed");
             gives |= Phrases.GIVING.contains(norm);
+            made |= !named && MADE.contains(norm);
+            named |= norm.equals("the") || norm.equals("your") || norm.equals("our") || norm.equals("my");
+        }
+        if (made) {
+            return Role.TIED;
         }
         if (PRONOUNS.contains(before)) {
             return needs || gives ? Role.TIED : Role.EVENT;
@@ -340,16 +356,21 @@ final class DateRoles {
     private Role governed(DatePhrase phrase, boolean needed) {
         int unit = parts.unitOf(phrase.fromInclusive());
         int start = phrase.fromInclusive() - 1;
+        boolean needsHere = false;
         for (int i = start; i >= 0 && parts.unitOf(i) == unit; i--) {
             String norm = sentence.norm(i);
             boolean near = start - i <= 2;
-            if (near && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
+            boolean place = sentence.norm(i - 1).equals("at");
+            if (near && !place && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
                 return Role.EVENT;
             }
             if (norm.equals("who")
                     || norm.equals("which")
                     || (norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s"))) {
                 return Role.EVENT;
+            }
+            if (isLeaving(i)) {
+                return Role.TIED;
             }
             if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.contains(norm)) {
                 // "send it before you go home today": the day of sending as well.
@@ -362,9 +383,10 @@ final class DateRoles {
             if (Phrases.GIVING.contains(norm) && isVerbHere(i)) {
                 return Role.TIED;
             }
+            needsHere |= sentence.at(i).is("need", "want", "require", "like");
             boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
             if (clauseBegins && saysSomething(i, start)) {
-                return followed(phrase, unit);
+                return needed && needsHere ? Role.TIED : followed(phrase, unit);
             }
         }
         return needed ? Role.TIED : followed(phrase, unit);
@@ -408,6 +430,12 @@ final class DateRoles {
         return Role.EVENT;
     }
 
+    /** "leave the key at reception" hands it over; "we leave on Friday" does not. */
+    private boolean isLeaving(int i) {
+        String norm = sentence.norm(i);
+        return (norm.equals("leave") || norm.equals("put")) && Phrases.OBJECT.contains(sentence.norm(i + 1));
+    }
+
     /** "the order", "a quote" are nouns; "to order", "please order" are not. */
     private boolean isVerbHere(int i) {
         String before = sentence.norm(i - 1);
@@ -436,6 +464,16 @@ final class DateRoles {
             }
         }
         return sentence.norm(phrase.toExclusive()).equals("latest");
+    }
+
+    /** "if you find the time this week". */
+    private boolean isRightBehindSoftening(DatePhrase phrase) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("soft") && act.toExclusive() == phrase.fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Softened by a word of its sentence; where there are several dates, the nearest one is meant. */

@@ -250,6 +250,7 @@ final class Deadlines {
                     || norm.equals("get")
                     || norm.equals("receive")
                     || norm.equals("want")
+                    || norm.equals("like")
                     || norm.equals("needs")
                     || norm.equals("see");
         }
@@ -277,12 +278,27 @@ final class Deadlines {
             boolean says = (dated.role() == Role.STATED
                             && saysWhatFor(read, dated)
                             && (read.has("closing") || !isPlanOfWriter(read, dated)))
+                    || isNeededThen(read, dated)
                     || (afterAsk && isDay(dated) && isWhatItIsNeededFor(read));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
         }
         return found;
+    }
+
+    /** "The bank needs the form back on Monday": somebody waits for a thing. */
+    private static boolean isNeededThen(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        for (int i = read.parts().firstOfUnit(read.parts().unitOf(dated.lead())); i < dated.lead() - 1; i++) {
+            boolean needs = sentence.at(i).is("needs", "wants", "expects", "requires");
+            boolean need = sentence.at(i).is("need", "want", "expect", "require")
+                    && sentence.norm(i - 1).equals("they");
+            if ((needs || need) && Phrases.OBJECT.contains(sentence.norm(i + 1))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isDay(Dated dated) {
@@ -333,7 +349,9 @@ final class Deadlines {
                         "deadline's",
                         "payable",
                         "closes",
-                        "close" -> {
+                        "close",
+                        "like",
+                        "likes" -> {
                     return !(sentence.norm(i).equals("need")
                             && sentence.norm(i + 1).equals("to"));
                 }
