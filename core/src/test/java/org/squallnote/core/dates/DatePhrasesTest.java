@@ -2,9 +2,11 @@ package org.squallnote.core.dates;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -116,6 +118,10 @@ class DatePhrasesTest {
                     between Monday and Wednesday        | 2026-03-18
                     from Monday to Friday               | 2026-03-20
                     from nine to five                   | 2026-03-10T17:00
+                    by the last day of April            | 2026-04-30
+                    by the last working day of May      | 2026-05-29
+                    by Friday, 12 noon                  | 2026-03-13T12:00
+                    til Thursday                        | 2026-03-12
                     by Christmas                        | 2026-12-25
                     by Easter                           | 2026-04-05
                     """)
@@ -140,11 +146,37 @@ class DatePhrasesTest {
 
     @Test
     void holidaysMoveTheEndOfTheWeek() {
-        WorkingTime goodFridayOff = OFFICE.withHolidays(day -> day.toString().equals("2026-04-03")
-                ? java.util.Optional.of("Good Friday")
-                : java.util.Optional.empty());
+        WorkingTime goodFridayOff = OFFICE.withHolidays(
+                day -> day.toString().equals("2026-04-03") ? Optional.of("Good Friday") : Optional.empty());
         Sentence sentence = SentenceSplitter.split("by the end of the week").get(0);
         DateContext context = new DateContext(LocalDateTime.parse("2026-03-31T09:00"), goodFridayOff, false);
         assertThat(DateScanner.in(sentence, context).get(0).day()).hasToString("2026-04-02");
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    the day before                 | 2026-03-18
+                    the day before at the latest   | 2026-03-18
+                    a day earlier                  | 2026-03-18
+                    two days before that           | 2026-03-17
+                    three days later               | 2026-03-22
+                    the Friday before              | 2026-03-13
+                    the Monday after               | 2026-03-23
+                    the day before yesterday's sun | nothing
+                    two days ahead of the meeting  | nothing
+                    """)
+    void countsFromTheDayNamedBefore(String words, String expected) {
+        Sentence sentence = SentenceSplitter.split("send it " + words).get(0);
+        DateContext context = new DateContext(TUESDAY, OFFICE, false);
+        Optional<LocalDate> named = Optional.of(LocalDate.parse("2026-03-19"));
+
+        assertThat(DateScanner.in(sentence, context, named).stream()
+                        .findFirst()
+                        .map(phrase -> phrase.day().toString())
+                        .orElse("nothing"))
+                .isEqualTo(expected);
+        assertThat(DateScanner.in(
+                        SentenceSplitter.split("send it the day before").get(0), context))
+                .isEmpty();
     }
 }

@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.followup.ProposedTitle;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.text.Span;
 
 /** No text makes reading fail, and every finding points into the text. */
@@ -15,6 +17,7 @@ class HostileTextTest {
             new Me("Ines Calloway", java.util.Set.of("ines@merrowquay.example"), List.of()),
             false,
             org.squallnote.core.time.WorkingTime.officeHours(java.time.ZoneId.of("Europe/London")));
+    private static final Party TILDA = new Party("Tilda Brandt", "tilda@brandt-cranes.example");
     private static final String[] PIECES = {
         "could you ",
         "please ",
@@ -101,6 +104,10 @@ class HostileTextTest {
             reading.replyBy().filter(day -> !day.inSubject()).ifPresent(day -> spans.add(day.words()));
             reading.promises().forEach(promise -> spans.add(promise.words()));
             assertThat(spans).as(text.toString()).allMatch(whole::contains);
+            assertThat(ProposedTitle.of(TILDA, "", "words", reading))
+                    .as(text.toString())
+                    .isNotBlank()
+                    .hasSizeLessThanOrEqualTo(ProposedTitle.LONGEST);
         }
     }
 
