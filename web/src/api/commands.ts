@@ -44,6 +44,13 @@ export async function run(
   }
 }
 
+const takenBack: ((commandId: string) => void)[] = []
+
+/** Tells when a change made here was taken back. */
+export function onTakenBack(tell: (commandId: string) => void): void {
+  takenBack.push(tell)
+}
+
 /** Takes a change back. */
 export async function undo(commandId: string): Promise<void> {
   try {
@@ -56,6 +63,9 @@ export async function undo(commandId: string): Promise<void> {
     if (place >= 0) {
       undoables.splice(place, 1)
     }
+    takenBack.forEach((tell) => {
+      tell(commandId)
+    })
     showDone(done.label)
   } catch (problem) {
     showProblem(problem)

@@ -31,6 +31,16 @@ export function useMessage(id: MaybeRefOrGetter<string | undefined>) {
   })
 }
 
+/** What is known of a day before something is promised for it. */
+export function useDay(day: MaybeRefOrGetter<string | null>) {
+  return useQuery({
+    queryKey: computed(() => ['day', toValue(day)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/day', { params: { query: { day: toValue(day) ?? '' } } })),
+    enabled: computed(() => toValue(day) !== null),
+  })
+}
+
 export function useCategories() {
   return useQuery({
     queryKey: ['categories'],

@@ -116,6 +116,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["read"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files": {
         parameters: {
             query?: never;
@@ -206,6 +222,38 @@ export interface paths {
         get: operations["intake"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/decisions/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -350,6 +398,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["nothing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/put-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putOff"];
         delete?: never;
         options?: never;
         head?: never;
@@ -809,6 +873,20 @@ export interface components {
             /** Format: time-local */
             to: string;
         };
+        DayView: {
+            /** Format: date */
+            day: string | null;
+            /** Format: time-local */
+            time: string | null;
+            off: string;
+            /** Format: int32 */
+            due: number;
+            /** Format: int32 */
+            dueMinutes: number;
+            /** Format: int32 */
+            freeMinutes: number;
+            full: boolean;
+        };
         DebtView: {
             /** @enum {string} */
             reason: "ASKED" | "INVITED" | "PROMISED" | "BOUNCED";
@@ -928,12 +1006,17 @@ export interface components {
             waitingWorkingMinutes: number;
             source: string;
             room: string | null;
+            roomId: string | null;
+            party: string;
+            list: boolean;
             hasFiles: boolean;
             /** Format: date */
             replyDay: string | null;
             /** Format: time-local */
             replyTime: string | null;
             replyFirm: boolean;
+            /** Format: date */
+            putOffUntil: string | null;
         };
         IntakeView: {
             /** Format: int32 */
@@ -942,6 +1025,7 @@ export interface components {
                 [key: string]: number;
             };
             lines: components["schemas"]["IntakeLine"][];
+            putOff: components["schemas"]["IntakeLine"][];
             quickChoices: components["schemas"]["QuickChoice"][];
         };
         LinkView: {
@@ -1063,6 +1147,19 @@ export interface components {
             name: string;
             address: string;
         };
+        PreviewLine: {
+            /** Format: uuid */
+            messageId: string;
+            from: string;
+            title: string;
+            /** Format: date */
+            replyDay: string | null;
+            /** Format: time-local */
+            replyTime: string | null;
+            firm: boolean;
+            /** Format: uuid */
+            categoryId: string | null;
+        };
         Proposal: {
             title: string;
             /** Format: date */
@@ -1143,6 +1240,20 @@ export interface components {
             /** @enum {string} */
             state: "FIRST_VISIT" | "SIGNED_OUT" | "SIGNED_IN";
             account: components["schemas"]["AccountView"] | null;
+        };
+        SeveralPreview: {
+            lines: components["schemas"]["PreviewLine"][];
+            /** Format: int32 */
+            decided: number;
+        };
+        SeveralRequest: {
+            messageIds: string[];
+            /** @enum {string} */
+            decision: "NOTHING" | "PUT_OFF" | "FOLLOW_UP";
+            /** Format: date */
+            day: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
         };
         SignInRequest: {
             signIn: string;
@@ -1537,6 +1648,30 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: {
+                text?: string;
+                day?: string;
+                except?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
     take: {
         parameters: {
             query?: never;
@@ -1696,6 +1831,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IntakeView"];
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeveralRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeveralRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeveralPreview"];
                 };
             };
         };
@@ -1900,6 +2086,33 @@ export interface operations {
     nothing: {
         parameters: {
             query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    putOff: {
+        parameters: {
+            query: {
+                until: string;
+            };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;

@@ -3,7 +3,14 @@ import type { MessageView } from '@/api/client'
 
 /** The decisions about a message, each with its key; of a decided one, what was decided. */
 const { message } = defineProps<{ message: MessageView }>()
-const emit = defineEmits<{ answer: []; followUp: []; nothing: []; leave: []; back: [] }>()
+const emit = defineEmits<{
+  answer: []
+  followUp: []
+  putOff: []
+  nothing: []
+  leave: []
+  back: []
+}>()
 
 const DECIDED: Record<MessageView['decision'], string> = {
   UNDECIDED: '',
@@ -35,6 +42,14 @@ const DECIDED: Record<MessageView['decision'], string> = {
         @click="emit('nothing')"
       >
         Nothing to do <span class="key">N</span>
+      </button>
+      <button
+        class="btn h-9 sm:h-8"
+        type="button"
+        data-test="decide-put-off"
+        @click="emit('putOff')"
+      >
+        Put off <span class="key">P</span>
       </button>
       <button class="btn h-9 sm:h-8" type="button" data-test="decide-leave" @click="emit('leave')">
         Leave <span class="key">L</span>

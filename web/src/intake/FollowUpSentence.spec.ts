@@ -1,3 +1,4 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { FollowUpRequest, MessageView } from '@/api/client'
@@ -42,10 +43,23 @@ const categories = [
   },
 ] as const
 
+const FULL = {
+  day: '2026-03-06',
+  time: null,
+  off: '',
+  due: 9,
+  dueMinutes: 420,
+  freeMinutes: 384,
+  full: true,
+}
+
 function open() {
+  const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
+  queryClient.setQueryData(['day', FULL.day], FULL)
   return mount(FollowUpSentence, {
     props: { message, categories, choices: [] },
     attachTo: document.body,
+    global: { plugins: [[VueQueryPlugin, { queryClient }]] },
   })
 }
 
@@ -58,6 +72,7 @@ describe('the sentence', () => {
     const wrapper = open()
     expect(document.activeElement?.tagName).toBe('INPUT')
     expect(wrapper.text()).toContain('because two working days')
+    expect(wrapper.find('[data-test=day-notice]').text()).toContain('is full: 9 due')
     await wrapper.find('form').trigger('submit')
     expect(accepted(wrapper)).toEqual({
       title: 'Answer Tilda about the crane quote',

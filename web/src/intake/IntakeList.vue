@@ -3,14 +3,44 @@ import { Paperclip } from '@lucide/vue'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import type { IntakeLine } from '@/api/client'
 import { HEAPS, type Heap } from '@/intake/order'
-import { moment, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
+import { day, moment, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
 
-const { lines, counts, selected } = defineProps<{
+const { lines, counts, selected, picked, putOff } = defineProps<{
   lines: readonly IntakeLine[]
   counts: Readonly<Partial<Record<Heap, number>>>
   selected: string | undefined
+  picked: ReadonlySet<string>
+  putOff: readonly IntakeLine[]
 }>()
-const emit = defineEmits<{ open: [id: string] }>()
+const emit = defineEmits<{
+  open: [id: string]
+  pick: [id: string, how: 'one' | 'range']
+  drag: [id: string]
+  dropped: []
+}>()
+
+/** A click opens; with a modifier it picks. */
+function click(event: MouseEvent, id: string): void {
+  if (event.shiftKey) {
+    emit('pick', id, 'range')
+  } else if (event.ctrlKey || event.metaKey) {
+    emit('pick', id, 'one')
+  } else {
+    emit('open', id)
+  }
+}
+
+/** The browser has changed the box already; what is picked decides. */
+function clickBox(event: MouseEvent, id: string): void {
+  const box = event.currentTarget as HTMLInputElement
+  emit('pick', id, event.shiftKey ? 'range' : 'one')
+  void nextTick(() => (box.checked = picked.has(id)))
+}
+
+function startDrag(event: DragEvent, id: string): void {
+  event.dataTransfer?.setData('text/plain', id)
+  emit('drag', id)
+}
 
 const heaps = computed(() =>
   HEAPS.map((heap) => ({ ...heap, lines: lines.filter((line) => line.heap === heap.heap) })),
@@ -37,19 +67,39 @@ watch(
       </h2>
       <p v-if="heap.lines.length === 0" class="text-ink-soft px-3 py-1.5">{{ heap.empty }}</p>
       <ul>
-        <li v-for="line in heap.lines" :key="line.id">
+        <li
+          v-for="line in heap.lines"
+          :key="line.id"
+          class="border-line flex items-center border-b"
+          :class="
+            line.id === selected
+              ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'
+              : picked.has(line.id)
+                ? 'bg-kelp-wash'
+                : 'hover:bg-surface'
+          "
+          draggable="true"
+          @dragstart="(event) => startDrag(event, line.id)"
+          @dragend="emit('dropped')"
+        >
+          <label class="grid h-[30px] w-7 shrink-0 cursor-pointer place-items-center pl-1">
+            <span class="sr-only">Pick the message from {{ line.from }}</span>
+            <input
+              type="checkbox"
+              class="pick"
+              tabindex="-1"
+              :checked="picked.has(line.id)"
+              data-test="pick"
+              @click.stop="(event) => clickBox(event, line.id)"
+            />
+          </label>
           <button
             type="button"
-            class="border-line grid h-[30px] w-full scroll-my-8 grid-cols-[116px_1fr_auto_42px] items-center gap-2 border-b px-3 text-left"
-            :class="
-              line.id === selected
-                ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'
-                : 'hover:bg-surface'
-            "
+            class="grid h-[30px] min-w-0 flex-1 scroll-my-8 grid-cols-[108px_1fr_auto_42px] items-center gap-2 pr-3 text-left"
             :aria-current="line.id === selected"
             :title="`${line.from}: ${line.about} (${moment(line.sentAt)}, ${line.room ?? line.source})`"
             :data-message="line.id"
-            @click="emit('open', line.id)"
+            @click="(event) => click(event, line.id)"
           >
             <span class="truncate font-semibold">{{ line.from }}</span>
             <span class="truncate">{{ line.about }}</span>
@@ -75,5 +125,26 @@ watch(
         The newest {{ heap.lines.length }} are shown; the others follow as you decide.
       </p>
     </section>
+    <details v-if="putOff.length" class="px-3 py-1.5" data-test="put-off-list">
+      <summary class="hover:text-kelp text-ink-soft w-max cursor-pointer">
+        Put off ({{ putOff.length }})
+      </summary>
+      <ul>
+        <li v-for="line in putOff" :key="line.id">
+          <button
+            type="button"
+            class="hover:bg-surface grid h-[30px] w-full grid-cols-[108px_1fr_auto] items-center gap-2 text-left"
+            :aria-current="line.id === selected"
+            @click="emit('open', line.id)"
+          >
+            <span class="truncate font-semibold">{{ line.from }}</span>
+            <span class="truncate">{{ line.about }}</span>
+            <span class="text-ink-soft text-sm">{{
+              line.putOffUntil ? day(line.putOffUntil) : ''
+            }}</span>
+          </button>
+        </li>
+      </ul>
+    </details>
   </div>
 </template>

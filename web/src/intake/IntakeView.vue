@@ -3,7 +3,8 @@ import { ArrowLeft } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { client, newId, type Done, type FollowUpRequest, type IntakeView } from '@/api/client'
+import { client, newId } from '@/api/client'
+import type { Done, FollowUpRequest, IntakeView } from '@/api/client'
 import { run } from '@/api/commands'
 import {
   fetchMessage,
@@ -15,10 +16,18 @@ import {
 } from '@/api/queries'
 import DecisionBar from '@/intake/DecisionBar.vue'
 import AnswerForm from '@/intake/AnswerForm.vue'
+import DropTargets from '@/intake/DropTargets.vue'
+import EmptyIntake from '@/intake/EmptyIntake.vue'
 import { keepLocally } from '@/intake/draft'
 import FollowUpSentence from '@/intake/FollowUpSentence.vue'
 import IntakeList from '@/intake/IntakeList.vue'
 import { after, inOrder, without } from '@/intake/order'
+import Progress from '@/intake/Progress.vue'
+import PutOff from '@/intake/PutOff.vue'
+import SeveralBar from '@/intake/SeveralBar.vue'
+import SeveralSummary from '@/intake/SeveralSummary.vue'
+import { noteDecided } from '@/intake/sitting'
+import { usePicking } from '@/intake/usePicking'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -30,7 +39,7 @@ const intake = useIntake()
 const categories = useCategories()
 const sources = useSources()
 const wide = useMediaQuery('(min-width: 768px)')
-const mode = ref<'decide' | 'follow-up' | 'answer'>('decide')
+const mode = ref<'decide' | 'follow-up' | 'answer' | 'put-off'>('decide')
 const left = ref(new Set<string>())
 
 const lines = computed(() => inOrder(intake.data.value?.lines ?? [], left.value))
@@ -65,12 +74,52 @@ function step(by: 1 | -1): void {
 }
 
 /** Shows the next message at once; when the decision is refused, the list is loaded again and shows it. */
-function decide(call: Parameters<typeof run>[0], id: string): Promise<Done | undefined> {
-  const following = next.value
-  queryClient.setQueryData<IntakeView>(['intake'], (view) => view && without(view, id))
+async function decide(
+  call: Parameters<typeof run>[0],
+  ids: readonly string[],
+): Promise<Done | undefined> {
+  const gone = new Set(ids)
+  const following = after(lines.value, selected.value, gone)
+  const openGoes = selected.value !== undefined && gone.has(selected.value)
+  queryClient.setQueryData<IntakeView>(['intake'], (view) => view && without(view, gone))
   mode.value = 'decide'
-  open(wide.value ? following : undefined)
-  return run(call)
+  if (openGoes) {
+    open(wide.value ? following : undefined)
+  }
+  const done = await run(call)
+  if (done) {
+    noteDecided(done, ids.length)
+  }
+  return done
+}
+
+const {
+  picks,
+  pickedLines,
+  ways,
+  pick,
+  pickStep,
+  pickAll,
+  letGo,
+  asked,
+  decideSeveral,
+  decideRequest,
+  dragged,
+  drag,
+  dropOn,
+} = usePicking({ lines, selected, open, decide })
+
+function putOff(until: string): void {
+  const id = selected.value
+  if (id) {
+    void decide(
+      (header) =>
+        client.POST('/api/messages/{id}/put-off', {
+          params: { path: { id }, query: { until }, header },
+        }),
+      [id],
+    )
+  }
 }
 
 function nothing(): void {
@@ -78,7 +127,7 @@ function nothing(): void {
   if (id) {
     void decide(
       (header) => client.POST('/api/messages/{id}/nothing', { params: { path: { id }, header } }),
-      id,
+      [id],
     )
   }
 }
@@ -135,7 +184,7 @@ function followUp(content: FollowUpRequest): void {
           params: { path: { messageId, id }, header },
           body: content,
         }),
-      messageId,
+      [messageId],
     )
   }
 }
@@ -149,7 +198,7 @@ async function answer(content: { text: string; toAll: boolean }): Promise<void> 
           params: { path: { id }, header },
           body: content,
         }),
-      id,
+      [id],
     )
     if (done) {
       keepLocally(id, '')
@@ -157,14 +206,41 @@ async function answer(content: { text: string; toAll: boolean }): Promise<void> 
   }
 }
 
-const ready = () => mode.value === 'decide' && message.data.value !== undefined
+const alone = () => picks.value.ids.size === 0 && asked.value === undefined
+const ready = () => alone() && mode.value === 'decide' && message.data.value !== undefined
 const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 useKeys('Intake', [
   { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
   { key: 'f', does: 'Follow up', run: () => (mode.value = 'follow-up'), when: ready },
   { key: 'n', does: 'Nothing to do', run: nothing, when: undecided },
+  { key: 'p', does: 'Put off', run: () => (mode.value = 'put-off'), when: undecided },
   { key: 'l', does: 'Leave for later', run: leave, when: undecided },
+  {
+    key: 'x',
+    does: 'Pick, or let go',
+    run: () => {
+      if (selected.value) {
+        pick(selected.value, 'one')
+      }
+    },
+  },
+  {
+    key: 'ArrowDown',
+    shift: true,
+    does: 'Pick downwards',
+    run: () => {
+      pickStep(1)
+    },
+  },
+  {
+    key: 'ArrowUp',
+    shift: true,
+    does: 'Pick upwards',
+    run: () => {
+      pickStep(-1)
+    },
+  },
   {
     key: 'w',
     shift: false,
@@ -201,37 +277,52 @@ useKeys('Intake', [
 </script>
 
 <template>
-  <div class="flex h-full">
+  <div class="flex h-full max-md:flex-col">
     <div
-      class="border-line w-full shrink-0 border-r md:block md:w-[min(440px,38vw)]"
-      :class="routeId ? 'hidden' : ''"
+      class="border-line w-full flex-col max-md:min-h-0 max-md:flex-1 md:flex md:w-[min(440px,38vw)] md:shrink-0 md:border-r"
+      :class="routeId ? 'hidden' : 'flex'"
     >
       <Loading v-if="intake.isPending.value" />
       <Note v-else-if="intake.isError.value" title="Intake could not be loaded" problem>
         <p>{{ intake.error.value?.message }}</p>
         <button class="btn" type="button" @click="void intake.refetch()">Try again</button>
       </Note>
-      <Note v-else-if="lines.length === 0" title="Intake is empty">
-        <p>Messages that need a decision appear here as they arrive.</p>
-        <p v-if="sources.data.value?.length === 0">
-          <RouterLink class="btn btn-main" to="/settings/sources"
-            >Connect a mail or chat account</RouterLink
-          >
-        </p>
-        <p v-else>
-          <RouterLink class="btn" to="/follow-ups">See what you follow up</RouterLink>
-        </p>
-      </Note>
-      <IntakeList
-        v-else
-        :lines="lines"
-        :counts="intake.data.value?.counts ?? {}"
-        :selected="selected"
-        @open="open"
-      />
+      <template v-else>
+        <EmptyIntake
+          v-if="lines.length === 0"
+          :has-sources="sources.data.value?.length !== 0"
+          :put-off="intake.data.value?.putOff.length ?? 0"
+        />
+        <IntakeList
+          v-if="lines.length > 0 || intake.data.value?.putOff.length"
+          class="min-h-0 flex-1"
+          :lines="lines"
+          :counts="intake.data.value?.counts ?? {}"
+          :selected="selected"
+          :picked="picks.ids"
+          :put-off="intake.data.value?.putOff ?? []"
+          @open="open"
+          @pick="pick"
+          @drag="drag"
+          @dropped="dragged = []"
+        />
+        <Progress :left="intake.data.value?.total ?? 0" />
+      </template>
     </div>
-    <section v-if="selected" class="bg-surface flex min-w-0 flex-1 flex-col" aria-label="Message">
-      <div class="min-h-0 flex-1 overflow-auto">
+    <section
+      v-if="selected || pickedLines.length"
+      class="bg-surface relative flex min-w-0 flex-col"
+      :class="selected ? 'min-h-0 flex-1' : 'shrink-0 md:flex-1'"
+      aria-label="Message"
+    >
+      <DropTargets
+        v-if="dragged.length"
+        :count="dragged.length"
+        :categories="categories.data.value ?? []"
+        :choices="intake.data.value?.quickChoices ?? []"
+        @drop="dropOn"
+      />
+      <div v-if="selected" class="min-h-0 flex-1 overflow-auto">
         <button v-if="!wide" class="btn btn-quiet mt-1 ml-1" type="button" @click="open(undefined)">
           <ArrowLeft :size="16" aria-hidden="true" /> Intake
         </button>
@@ -248,36 +339,69 @@ useKeys('Intake', [
         <Loading v-else />
       </div>
       <div
-        v-if="message.data.value"
+        v-if="message.data.value || pickedLines.length"
         class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
       >
-        <FollowUpSentence
-          v-if="mode === 'follow-up'"
-          :key="message.data.value.id"
-          :message="message.data.value"
+        <SeveralBar
+          v-if="pickedLines.length"
+          :picked="pickedLines"
+          :ways="ways"
           :categories="categories.data.value ?? []"
           :choices="intake.data.value?.quickChoices ?? []"
-          @accept="followUp"
-          @remember="rememberDays"
-          @cancel="mode = 'decide'"
+          @decide="(choice) => void decideSeveral([...picks.ids], choice)"
+          @pick="pickAll"
+          @clear="letGo"
         />
-        <AnswerForm
-          v-else-if="mode === 'answer'"
-          :key="message.data.value.id"
-          :message="message.data.value"
-          @send="(content) => void answer(content)"
-          @cancel="mode = 'decide'"
-        />
-        <DecisionBar
-          v-else
-          :message="message.data.value"
-          @answer="mode = 'answer'"
-          @follow-up="mode = 'follow-up'"
-          @nothing="nothing"
-          @leave="leave"
-          @back="backToIntake"
-        />
+        <template v-else-if="message.data.value">
+          <PutOff
+            v-if="mode === 'put-off'"
+            :choices="intake.data.value?.quickChoices ?? []"
+            @until="putOff"
+            @cancel="mode = 'decide'"
+          />
+          <FollowUpSentence
+            v-else-if="mode === 'follow-up'"
+            :key="message.data.value.id"
+            :message="message.data.value"
+            :categories="categories.data.value ?? []"
+            :choices="intake.data.value?.quickChoices ?? []"
+            @accept="followUp"
+            @remember="rememberDays"
+            @cancel="mode = 'decide'"
+          />
+          <AnswerForm
+            v-else-if="mode === 'answer'"
+            :key="message.data.value.id"
+            :message="message.data.value"
+            @send="(content) => void answer(content)"
+            @cancel="mode = 'decide'"
+          />
+          <DecisionBar
+            v-else
+            :message="message.data.value"
+            @answer="mode = 'answer'"
+            @follow-up="mode = 'follow-up'"
+            @nothing="nothing"
+            @leave="leave"
+            @put-off="mode = 'put-off'"
+            @back="backToIntake"
+          />
+        </template>
       </div>
     </section>
+    <SeveralSummary
+      v-if="asked"
+      :preview="asked.preview"
+      :request="asked.request"
+      :categories="categories.data.value ?? []"
+      @confirm="
+        () => {
+          if (asked) {
+            void decideRequest(asked.request)
+          }
+        }
+      "
+      @cancel="asked = undefined"
+    />
   </div>
 </template>

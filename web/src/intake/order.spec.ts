@@ -13,6 +13,10 @@ function line(id: string, heap: IntakeLine['heap']): IntakeLine {
     waitingWorkingMinutes: 0,
     source: '',
     room: null,
+    roomId: null,
+    party: '',
+    list: false,
+    putOffUntil: null,
     hasFiles: false,
     replyDay: null,
     replyTime: null,
@@ -32,12 +36,22 @@ describe('the order of Intake', () => {
     const order = inOrder(lines, new Set())
     expect(after(order, 'a')).toBe('b')
     expect(after(order, 'read')).toBe('b')
+    expect(after(order, 'a', new Set(['b']))).toBe('read')
     expect(after([line('only', 'TO_READ')], 'only')).toBeUndefined()
   })
 
   it('is without a message at once when it is decided', () => {
-    const view = { total: 3, counts: { ASKS_YOU: 2, TO_READ: 1 }, lines, quickChoices: [] }
-    expect(without(view, 'a')).toMatchObject({ total: 2, counts: { ASKS_YOU: 1, TO_READ: 1 } })
-    expect(without(view, 'gone')).toBe(view)
+    const view = {
+      total: 3,
+      counts: { ASKS_YOU: 2, TO_READ: 1 },
+      lines,
+      quickChoices: [],
+      putOff: [],
+    }
+    expect(without(view, new Set(['a']))).toMatchObject({
+      total: 2,
+      counts: { ASKS_YOU: 1, TO_READ: 1 },
+    })
+    expect(without(view, new Set(['gone']))).toBe(view)
   })
 })

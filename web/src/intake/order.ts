@@ -15,22 +15,32 @@ export function inOrder(lines: readonly IntakeLine[], left: ReadonlySet<string>)
   })
 }
 
-/** The line to open after this one: the next in order, else the one before. */
-export function after(lines: readonly IntakeLine[], id: string | undefined): string | undefined {
+/** The line to open after this one: the next in order that stays, else the one before. */
+export function after(
+  lines: readonly IntakeLine[],
+  id: string | undefined,
+  leaving: ReadonlySet<string> = new Set(),
+): string | undefined {
   const place = lines.findIndex((line) => line.id === id)
-  return (lines[place + 1] ?? lines[place - 1])?.id
+  const stays = (line: IntakeLine) => line.id !== id && !leaving.has(line.id)
+  const before = lines.slice(0, Math.max(place, 0)).filter(stays)
+  return (lines.slice(place + 1).find(stays) ?? before.at(-1))?.id
 }
 
-/** The view as it is once a message is decided. */
-export function without(view: IntakeView, id: string): IntakeView {
-  const line = view.lines.find((each) => each.id === id)
-  if (!line) {
+/** The view as it is once messages are decided. */
+export function without(view: IntakeView, ids: ReadonlySet<string>): IntakeView {
+  const gone = view.lines.filter((line) => ids.has(line.id))
+  if (gone.length === 0) {
     return view
+  }
+  const counts = { ...view.counts }
+  for (const line of gone) {
+    counts[line.heap] = (counts[line.heap] ?? 1) - 1
   }
   return {
     ...view,
-    total: view.total - 1,
-    counts: { ...view.counts, [line.heap]: (view.counts[line.heap] ?? 1) - 1 },
-    lines: view.lines.filter((each) => each.id !== id),
+    total: view.total - gone.length,
+    counts,
+    lines: view.lines.filter((line) => !ids.has(line.id)),
   }
 }

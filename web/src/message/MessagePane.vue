@@ -41,7 +41,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
 </script>
 
 <template>
-  <article class="px-4 pt-3 pb-6 sm:px-6">
+  <article class="px-4 pt-3 pb-6 sm:px-6" :data-message="message.id">
     <header class="border-line border-b pb-3">
       <div class="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
         <h1 class="min-w-0 text-lg font-semibold wrap-anywhere">

@@ -3,7 +3,10 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { CalendarDays } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { QuickChoice } from '@/api/client'
+import { useDay } from '@/api/queries'
 import Calendar from '@/ui/Calendar.vue'
+import { dayNotice } from '@/ui/dayNotice'
+import TypedDay from '@/ui/TypedDay.vue'
 import { day as dayText, replyBy } from '@/ui/time'
 
 const { choices, above, sender } = defineProps<{
@@ -26,6 +29,14 @@ const shown = computed(() =>
   chosenDay.value ? replyBy(chosenDay.value, chosenTime.value) : 'no date',
 )
 
+const known = useDay(chosenDay)
+const notice = computed(() => (known.data.value ? dayNotice(known.data.value) : ''))
+
+function typed(isoDay: string, at: string | null, close: () => void): void {
+  time.value = at ?? ''
+  choose(isoDay, close)
+}
+
 function choose(isoDay: string | null, close: () => void): void {
   chosenDay.value = isoDay
   if (isoDay === null) {
@@ -44,12 +55,12 @@ function choose(isoDay: string | null, close: () => void): void {
     </PopoverButton>
     <PopoverPanel
       v-slot="{ close }"
-      focus
       class="floating absolute left-0 z-30 flex w-max max-w-[calc(100vw-24px)] flex-wrap gap-4 p-3"
       :class="above ? 'bottom-full mb-1' : 'top-full mt-1'"
       data-keys="own"
     >
       <div class="flex w-64 flex-col gap-1 whitespace-nowrap">
+        <TypedDay focus @choose="(isoDay, at) => typed(isoDay, at, close)" />
         <button
           v-for="choice in choices"
           :key="choice.label"
@@ -114,4 +125,7 @@ function choose(isoDay: string | null, close: () => void): void {
   >
     {{ firm ? 'firm' : 'flexible' }}
   </button>
+  <span v-if="chosenDay && notice" class="text-brass-ink ml-1" data-test="day-notice"
+    >{{ dayText(chosenDay) }} {{ notice }}</span
+  >
 </template>

@@ -125,6 +125,7 @@ create table message (
     thread_id uuid not null,
     decision varchar(20) not null,
     decided_at timestamp(9) with time zone,
+    put_off_until date,
     mentions varchar(8000) not null,
     list_address varchar(320),
     reply_day date,

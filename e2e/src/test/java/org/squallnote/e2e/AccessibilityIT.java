@@ -15,8 +15,6 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.squallnote.standins.scenario.AppSetUp;
-import org.squallnote.standins.scenario.MerrowQuay;
 
 /** Each view without a violation of WCAG 2.2 AA that axe can find, by day and by night, wide and narrow. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -25,37 +23,23 @@ class AccessibilityIT {
     @TempDir
     static Path data;
 
-    private Quay quay;
-    private Application application;
+    private Office office;
     private Browser browser;
 
     @BeforeAll
     void open() throws IOException, InterruptedException {
-        quay = Quay.open();
-        application = new Application(data).start();
-        AppSetUp setUp = new AppSetUp(application.address());
-        assertThat(setUp.awaitApplication()).isTrue();
-        setUp.connect(
-                quay.mail().imapPort(),
-                quay.mail().smtpPort(),
-                quay.chat().address(),
-                ZoneId.systemDefault().getId());
-        assertThat(setUp.awaitSources()).isTrue();
-        setUp.decideSome(LocalDate.now(ZoneId.systemDefault()));
-        browser = new Browser(application.address());
+        office = Office.open(data, mail -> {});
+        browser = office.browser();
+        office.setUp().decideSome(LocalDate.now(ZoneId.systemDefault()));
         browser.open("/");
         browser.find("button[type=submit]");
         check("signing in");
-        browser.signIn(AppSetUp.SIGN_IN, MerrowQuay.PASSWORD);
+        office.signIn();
     }
 
     @AfterAll
     void close() {
-        if (browser != null) {
-            browser.close();
-        }
-        application.close();
-        quay.close();
+        office.close();
     }
 
     @ParameterizedTest
@@ -64,6 +48,8 @@ class AccessibilityIT {
         "/intake, [data-test=decide-follow-up] > [data-test=sentence]",
         "/intake, [data-test=decide-follow-up] > [data-test=reply-by] > [aria-label^=Month]",
         "/intake, [data-test=decide-answer] > [data-test=answer]",
+        "/intake, [data-test=decide-put-off] > [data-test=put-off]",
+        "/intake, [data-test=pick] > [data-test=several-follow-up] > [data-test=several-sentence]",
         "/follow-ups, [data-test=follow-up]",
         "/follow-ups, [data-follow-up] > [data-test=snapshot]",
         "/threads, [data-test=threads]",

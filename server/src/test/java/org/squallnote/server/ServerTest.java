@@ -174,6 +174,26 @@ abstract class ServerTest {
         return json.readTree(answer).path("commandId").asString("");
     }
 
+    /** A change that may be refused; answers its command id, nothing when it was. */
+    String tryChange(SignedIn me, HttpMethod method, String path, String body) {
+        MvcTestResult result = call(me, method, path, body);
+        return result.getResponse().getStatus() / 100 == 2
+                ? json.readTree(result.getResponse().getContentAsByteArray())
+                        .path("commandId")
+                        .asString("")
+                : "";
+    }
+
+    /** A request that must be refused; answers what it says. */
+    String refusal(SignedIn me, HttpMethod method, String path, String body) {
+        MvcTestResult result = call(me, method, path, body);
+        String answer = new String(result.getResponse().getContentAsByteArray(), StandardCharsets.UTF_8);
+        if (result.getResponse().getStatus() / 100 != 4) {
+            throw new AssertionError(method + " " + path + " was not refused: " + answer);
+        }
+        return answer;
+    }
+
     String messageId(SignedIn me, String mailId) {
         return String.valueOf(jdbc.queryForObject(
                 "select id from message where owner = ? and message_id = ?", UUID.class, me.accountId(), mailId));
@@ -183,7 +203,7 @@ abstract class ServerTest {
     List<String> decidedState(SignedIn me) {
         List<String> state = new ArrayList<>();
         for (String query : List.of(
-                "select id, decision, decided_at, correction, asks_me, ask, reply_day from message where owner = ? order by id",
+                "select id, decision, decided_at, put_off_until, correction, asks_me, ask, reply_day from message where owner = ? order by id",
                 "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
                 "select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",

@@ -196,6 +196,9 @@ final class DateRoles {
                 && sentence.norm(phrase.toExclusive() + 1).equals("when")) {
             return Role.STATED;
         }
+        if (sentence.norm(phrase.toExclusive()).equals("off")) {
+            return Role.EVENT;
+        }
         if (isSubjectOfSuiting(phrase)) {
             return Role.EVENT;
         }

@@ -235,6 +235,7 @@ public class ChatArrivals {
                 MailThreads.UNTHREADED,
                 Decision.NOT_ASKED,
                 null,
+                null,
                 new Texts(event.mentions().stream().limit(50).toList()),
                 null,
                 null,

@@ -131,7 +131,7 @@ class IntakeGate {
                             SubjectType.MESSAGE,
                             message.id(),
                             DecisionState.of(message),
-                            new DecisionState(Decision.ANSWERED, now, message.correction()));
+                            new DecisionState(Decision.ANSWERED, now, message.correction(), null));
                 }
                 changes.label("Taken out of Intake, since your answer was seen").touch(Topic.INTAKE);
                 if (recent) {

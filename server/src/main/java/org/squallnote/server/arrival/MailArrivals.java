@@ -242,6 +242,7 @@ public class MailArrivals {
                 MailThreads.UNTHREADED,
                 Decision.NOT_ASKED,
                 null,
+                null,
                 new Texts(List.of()),
                 list,
                 found.replyDay(),

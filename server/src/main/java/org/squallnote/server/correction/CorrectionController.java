@@ -78,7 +78,7 @@ class CorrectionController {
                             SubjectType.MESSAGE,
                             id,
                             DecisionState.of(message),
-                            new DecisionState(message.decision(), message.decidedAt(), asks))
+                            new DecisionState(message.decision(), message.decidedAt(), asks, message.putOffUntil()))
                     .label((asks == Asks.NEVER ? "Asks you nothing: " : "Asks you: ")
                             + message.from().displayName() + ", " + message.subject())
                     .touch(Topic.INTAKE, Topic.THREADS);

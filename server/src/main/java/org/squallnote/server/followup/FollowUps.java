@@ -33,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Makes, changes and ends follow-ups. */
 @Component
-class FollowUps implements Restorer {
+public class FollowUps implements Restorer {
 
     private final FollowUpStore store;
     private final CategoryStore categories;
@@ -65,7 +65,7 @@ class FollowUps implements Restorer {
      *
      * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
      */
-    record Content(
+    public record Content(
             String title,
             @Nullable LocalDate replyDay,
             @Nullable LocalTime replyTime,
@@ -82,30 +82,36 @@ class FollowUps implements Restorer {
     Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
         return commands.run(me, commandId, "follow-up", changes -> {
             checkCategory(me, content.categoryId());
-            StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
-            FollowUp followUp = new FollowUp(
-                    followUpId,
-                    me.accountId(),
-                    title(content),
-                    content.categoryId(),
-                    content.replyDay(),
-                    content.replyDay() == null ? null : content.replyTime(),
-                    content.firm(),
-                    content.effortMinutes(),
-                    content.endsWithAnswer(),
-                    null,
-                    FollowUpState.OPEN,
-                    clock.instant(),
-                    null,
-                    0);
-            store.insert(followUp);
-            store.insertLink(
-                    me.accountId(),
-                    new FollowUpLink(
-                            followUpId, messageId, clock.instant(), json.writeValueAsString(Snapshot.of(message))));
-            note(me.accountId(), followUpId, null, changes);
+            FollowUp followUp = makeWithin(me, followUpId, messageId, content, changes);
             changes.label("Follow-up: " + followUp.title());
         });
+    }
+
+    /** Makes one of a message as part of a command; its category was checked before. */
+    public FollowUp makeWithin(SignedIn me, UUID followUpId, UUID messageId, Content content, Changes changes) {
+        StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
+        FollowUp followUp = new FollowUp(
+                followUpId,
+                me.accountId(),
+                title(content),
+                content.categoryId(),
+                content.replyDay(),
+                content.replyDay() == null ? null : content.replyTime(),
+                content.firm(),
+                content.effortMinutes(),
+                content.endsWithAnswer(),
+                null,
+                FollowUpState.OPEN,
+                clock.instant(),
+                null,
+                0);
+        store.insert(followUp);
+        store.insertLink(
+                me.accountId(),
+                new FollowUpLink(
+                        followUpId, messageId, clock.instant(), json.writeValueAsString(Snapshot.of(message))));
+        note(me.accountId(), followUpId, null, changes);
+        return followUp;
     }
 
     Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {
@@ -202,7 +208,8 @@ class FollowUps implements Restorer {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("follow-up"));
     }
 
-    private void checkCategory(SignedIn me, @Nullable UUID categoryId) {
+    /** Refuses a category that is not mine. */
+    public void checkCategory(SignedIn me, @Nullable UUID categoryId) {
         if (categoryId != null && categories.byId(me.accountId(), categoryId).isEmpty()) {
             throw Refusal.notFound("category");
         }

@@ -2,6 +2,9 @@ package org.squallnote.server.intake;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -25,6 +28,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Decides messages, and takes decisions back. */
 @Component
 public class Decisions implements Restorer {
+
+    private static final DateTimeFormatter LABEL_DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final MessageStore messages;
     private final Commands commands;
@@ -70,13 +75,46 @@ public class Decisions implements Restorer {
      */
     public StoredMessage decide(SignedIn me, UUID messageId, Decision decision, boolean followUpOpen, Changes changes) {
         StoredMessage message = get(me.accountId(), messageId);
-        boolean again = decision == Decision.FOLLOW_UP || decision == Decision.ANSWERED;
-        if (message.decision() != Decision.UNDECIDED && message.decision() != Decision.NOT_ASKED && !again) {
-            throw Refusal.conflict("This message was decided in another window already. Nothing was changed.");
-        }
+        refuseWhenDecided(message, decision);
         note(me.accountId(), message, decision, clock.instant(), changes);
         archiving.decided(me.accountId(), changes.commandId(), messageId, followUpOpen);
         return message;
+    }
+
+    Done putOff(SignedIn me, UUID commandId, UUID messageId, LocalDate until) {
+        return commands.run(me, commandId, "put-off", changes -> {
+            StoredMessage message = putOff(me, messageId, until, changes);
+            changes.label("Put off until " + LABEL_DAY.format(until) + ": " + message.subject());
+        });
+    }
+
+    /** Takes an undecided message out of Intake until a day, as part of a command. */
+    public StoredMessage putOff(SignedIn me, UUID messageId, LocalDate until, Changes changes) {
+        StoredMessage message = get(me.accountId(), messageId);
+        refuseWhenDecided(message, Decision.UNDECIDED);
+        if (!until.isAfter(LocalDate.ofInstant(clock.instant(), me.zoneId()))) {
+            throw Refusal.invalid("A message can be put off until tomorrow or later.");
+        }
+        messages.putOff(me.accountId(), messageId, until);
+        changes.record(
+                        SubjectType.MESSAGE,
+                        messageId,
+                        DecisionState.of(message),
+                        new DecisionState(message.decision(), message.decidedAt(), message.correction(), until))
+                .touch(Topic.INTAKE);
+        return message;
+    }
+
+    /** Whether a decision about the message would come too late, since another window has decided it. */
+    public static boolean isDecided(StoredMessage message) {
+        return message.decision() != Decision.UNDECIDED && message.decision() != Decision.NOT_ASKED;
+    }
+
+    private static void refuseWhenDecided(StoredMessage message, Decision decision) {
+        boolean again = decision == Decision.FOLLOW_UP || decision == Decision.ANSWERED;
+        if (isDecided(message) && !again) {
+            throw Refusal.conflict("This message was decided in another window already. Nothing was changed.");
+        }
     }
 
     private StoredMessage get(UUID owner, UUID messageId) {
@@ -89,7 +127,7 @@ public class Decisions implements Restorer {
                         SubjectType.MESSAGE,
                         message.id(),
                         DecisionState.of(message),
-                        new DecisionState(decision, at, message.correction()))
+                        new DecisionState(decision, at, message.correction(), null))
                 .touch(Topic.INTAKE, Topic.THREADS);
     }
 
@@ -108,6 +146,9 @@ public class Decisions implements Restorer {
         if (entry.before() != null) {
             DecisionState before = json.readValue(entry.before(), DecisionState.class);
             messages.decide(owner, entry.subjectId(), before.decision(), before.at());
+            if (before.putOffUntil() != null) {
+                messages.putOff(owner, entry.subjectId(), before.putOffUntil());
+            }
             boolean corrected = messages.byId(owner, entry.subjectId())
                     .filter(message -> message.correction() != before.correction())
                     .isPresent();

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.message.Channel;
@@ -58,7 +59,12 @@ class IntakeController {
         this.clock = clock;
     }
 
-    record IntakeView(int total, Map<Heap, Integer> counts, List<IntakeLine> lines, List<QuickChoice> quickChoices) {}
+    record IntakeView(
+            int total,
+            Map<Heap, Integer> counts,
+            List<IntakeLine> lines,
+            List<IntakeLine> putOff,
+            List<QuickChoice> quickChoices) {}
 
     record QuickChoice(String label, LocalDate day) {}
 
@@ -72,14 +78,19 @@ class IntakeController {
             long waitingWorkingMinutes,
             String source,
             @Nullable String room,
+            @Nullable String roomId,
+            String party,
+            boolean list,
             boolean hasFiles,
             @Nullable LocalDate replyDay,
             @Nullable LocalTime replyTime,
-            boolean replyFirm) {}
+            boolean replyFirm,
+            @Nullable LocalDate putOffUntil) {}
 
     @GetMapping("/api/intake")
     IntakeView intake(@Me SignedIn me) {
         Instant now = clock.instant();
+        LocalDate today = LocalDate.ofInstant(now, me.zoneId());
         WorkingTime workingTime = workingTimes.of(me.accountId());
         int replyDays = workingTimes.settings(me.accountId()).replyDays();
         Map<UUID, String> sourceNames = new HashMap<>();
@@ -90,7 +101,8 @@ class IntakeController {
         List<IntakeLine> lines = new ArrayList<>();
         for (Heap heap : Heap.values()) {
             counts.put(heap, 0);
-            List<IntakeRow> rows = new ArrayList<>(messages.intake(me.accountId(), kindsOf(heap), MOST_OF_A_HEAP));
+            List<IntakeRow> rows =
+                    new ArrayList<>(messages.intake(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP));
             if (heap == Heap.ASKS_YOU) {
                 Map<UUID, LocalDateTime> due = new HashMap<>();
                 rows.forEach(row -> due.put(row.id(), due(row, me.zoneId(), workingTime, replyDays)));
@@ -100,14 +112,17 @@ class IntakeController {
             rows.forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
         }
         int total = 0;
-        for (IntakeCount count : messages.intakeCounts(me.accountId())) {
+        for (IntakeCount count : messages.intakeCounts(me.accountId(), today)) {
             counts.merge(Heap.of(count.nature(), count.asksMe()), count.count(), Integer::sum);
             total += count.count();
         }
-        List<QuickChoice> choices = QuickChoices.on(LocalDate.ofInstant(now, me.zoneId()), workingTime).stream()
+        List<QuickChoice> choices = QuickChoices.on(today, workingTime).stream()
                 .map(choice -> new QuickChoice(choice.label(), choice.day()))
                 .toList();
-        return new IntakeView(total, counts, lines, choices);
+        List<IntakeLine> putOff = messages.putOffBeyond(me.accountId(), today).stream()
+                .map(row -> line(row, now, workingTime, sourceNames, roomNames))
+                .toList();
+        return new IntakeView(total, counts, lines, putOff, choices);
     }
 
     /** Until when an answer is wanted: the date that the message names, else as long as answers usually take. */
@@ -148,15 +163,24 @@ class IntakeController {
                 workingTime.between(row.sentAt(), now).toMinutes(),
                 sourceNames.getOrDefault(row.sourceId(), ""),
                 row.roomId() == null ? null : roomNames.getOrDefault(row.roomId(), ""),
+                row.roomId(),
+                row.listAddress() == null ? row.fromAddress() : row.listAddress(),
+                row.listAddress() != null,
                 row.hasFiles(),
                 row.replyDay(),
                 row.replyTime(),
-                row.replyFirm());
+                row.replyFirm(),
+                row.putOffUntil());
     }
 
     @PostMapping("/api/messages/{id}/nothing")
     Done nothing(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return decisions.nothing(me, commandId, id);
+    }
+
+    @PostMapping("/api/messages/{id}/put-off")
+    Done putOff(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam LocalDate until) {
+        return decisions.putOff(me, commandId, id, until);
     }
 
     @PostMapping("/api/messages/{id}/back-to-intake")

@@ -156,7 +156,7 @@ class MessageController {
                 followUps.ofMessage(owner, id).stream()
                         .map(f -> new FollowUpRef(f.id(), f.title(), f.endedAt() == null))
                         .toList(),
-                proposals.of(me, message, reader, reading),
+                proposals.of(me, reader).of(message, reading),
                 drafts.of(owner, id).map(Draft::text).orElse(null));
     }
 

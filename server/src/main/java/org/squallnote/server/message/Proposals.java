@@ -5,15 +5,19 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.policy.ReplyByPolicy;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.time.DayLoad;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.WorkingTimes;
@@ -24,9 +28,7 @@ import org.squallnote.store.message.StoredMessage;
 
 /** Proposes a follow-up for a message, each part with its reason. */
 @Component
-class Proposals {
-
-    private static final int DEFAULT_EFFORT_MINUTES = 15;
+public class Proposals {
 
     private final MessageStore messages;
     private final CategoryStore categories;
@@ -41,7 +43,7 @@ class Proposals {
     }
 
     /** A follow-up on offer. */
-    record Proposal(
+    public record Proposal(
             String title,
             LocalDate replyBy,
             @Nullable LocalTime replyTime,
@@ -52,39 +54,61 @@ class Proposals {
             int effortMinutes,
             boolean forReply) {}
 
-    Proposal of(SignedIn me, StoredMessage message, AccountReader reader, Reading reading) {
-        Optional<UUID> category = messages.lastCategoryFor(me.accountId(), message.fromAddress())
-                .filter(id -> categories
-                        .byId(me.accountId(), id)
-                        .filter(found -> found.retiredAt() == null)
-                        .isPresent());
-        String subject = message.channel() == Channel.CHAT ? "" : message.subject();
-        String title = ProposedTitle.of(message.from(), subject, message.subject(), reading);
-        ReplyByPolicy.Proposal replyBy = policy(me, reader)
-                .propose(
-                        reading,
-                        reading.words().text(),
-                        subject,
-                        message.party(),
-                        category,
-                        LocalDateTime.ofInstant(message.sentAt(), me.zoneId()),
-                        LocalDateTime.ofInstant(clock.instant(), me.zoneId()),
-                        reader.workingTime());
-        return new Proposal(
-                title,
-                replyBy.day(),
-                replyBy.time().orElse(null),
-                replyBy.firm(),
-                replyBy.why(),
-                category.orElse(null),
-                category.isPresent()
-                        ? "as with the last one from " + message.from().shortName()
-                        : "",
-                DEFAULT_EFFORT_MINUTES,
-                ProposedTitle.endsWithAnswer(title));
+    /** Proposes for one reader, with policy and categories read once. */
+    public final class Proposer {
+
+        private final SignedIn me;
+        private final AccountReader reader;
+        private final ReplyByPolicy policy;
+        private final Set<UUID> inUse;
+
+        private Proposer(SignedIn me, AccountReader reader) {
+            this.me = me;
+            this.reader = reader;
+            List<Category> all = categories.of(me.accountId());
+            this.policy = policy(me, reader, all);
+            this.inUse = all.stream()
+                    .filter(category -> category.retiredAt() == null)
+                    .map(Category::id)
+                    .collect(Collectors.toSet());
+        }
+
+        /** The follow-up on offer for a message. */
+        public Proposal of(StoredMessage message, Reading reading) {
+            Optional<UUID> category = messages.lastCategoryFor(me.accountId(), message.fromAddress())
+                    .filter(inUse::contains);
+            String subject = message.channel() == Channel.CHAT ? "" : message.subject();
+            String title = ProposedTitle.of(message.from(), subject, message.subject(), reading);
+            ReplyByPolicy.Proposal replyBy = policy.propose(
+                    reading,
+                    reading.words().text(),
+                    subject,
+                    message.party(),
+                    category,
+                    LocalDateTime.ofInstant(message.sentAt(), me.zoneId()),
+                    LocalDateTime.ofInstant(clock.instant(), me.zoneId()),
+                    reader.workingTime());
+            return new Proposal(
+                    title,
+                    replyBy.day(),
+                    replyBy.time().orElse(null),
+                    replyBy.firm(),
+                    replyBy.why(),
+                    category.orElse(null),
+                    category.isPresent()
+                            ? "as with the last one from " + message.from().shortName()
+                            : "",
+                    DayLoad.DEFAULT_EFFORT_MINUTES,
+                    ProposedTitle.endsWithAnswer(title));
+        }
     }
 
-    private ReplyByPolicy policy(SignedIn me, AccountReader reader) {
+    /** Proposes for one reader. */
+    public Proposer of(SignedIn me, AccountReader reader) {
+        return new Proposer(me, reader);
+    }
+
+    private ReplyByPolicy policy(SignedIn me, AccountReader reader, List<Category> all) {
         Map<String, Integer> byParty = new HashMap<>();
         reader.rules().forEach((party, rule) -> {
             if (rule.replyDays() != null) {
@@ -92,7 +116,7 @@ class Proposals {
             }
         });
         Map<UUID, Integer> byCategory = new HashMap<>();
-        for (Category category : categories.of(me.accountId())) {
+        for (Category category : all) {
             if (category.replyDays() != null) {
                 byCategory.put(category.id(), category.replyDays());
             }

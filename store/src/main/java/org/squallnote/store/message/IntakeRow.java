@@ -23,8 +23,10 @@ public record IntakeRow(
         String ask,
         Instant sentAt,
         @Nullable String roomId,
+        @Nullable String listAddress,
         @Nullable LocalDate replyDay,
         @Nullable LocalTime replyTime,
         boolean replyFirm,
         boolean hasFiles,
+        @Nullable LocalDate putOffUntil,
         int version) {}

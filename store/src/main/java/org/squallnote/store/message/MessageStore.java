@@ -1,6 +1,7 @@
 package org.squallnote.store.message;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -25,12 +26,12 @@ public interface MessageStore {
 
     @Insert("insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
             + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files, notices,"
-            + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, mentions, list_address,"
-            + " reply_day, reply_time, reply_firm, correction, edited, removed, version)"
+            + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, put_off_until, mentions,"
+            + " list_address, reply_day, reply_time, reply_firm, correction, edited, removed, version)"
             + " values (#{id}, #{owner}, #{sourceId}, #{channel}, #{identity}, #{direction}, #{nature}, #{fromName},"
             + " #{fromAddress}, #{recipients}, #{subject}, #{baseSubject}, #{sentAt}, #{receivedAt}, #{body}, #{asksMe},"
             + " #{ask}, #{hasHtml}, #{files}, #{notices}, #{messageId}, #{refs}, #{roomId}, #{answers}, #{component},"
-            + " #{threadId}, #{decision}, #{decidedAt}, #{mentions}, #{listAddress}, #{replyDay}, #{replyTime}, #{replyFirm},"
+            + " #{threadId}, #{decision}, #{decidedAt}, #{putOffUntil}, #{mentions}, #{listAddress}, #{replyDay}, #{replyTime}, #{replyFirm},"
             + " #{correction}, #{edited}, #{removed}, #{version})")
     void insert(StoredMessage message);
 
@@ -114,13 +115,18 @@ public interface MessageStore {
     @Update("update message set thread_id = #{threadId} where owner = #{owner} and id = #{id}")
     void setThread(@Param("owner") UUID owner, @Param("id") UUID id, @Param("threadId") UUID threadId);
 
-    @Update("update message set decision = #{decision}, decided_at = #{at}, version = version + 1"
+    /** Decides a message; what was put off is no longer. */
+    @Update("update message set decision = #{decision}, decided_at = #{at}, put_off_until = null, version = version + 1"
             + " where owner = #{owner} and id = #{id}")
     int decide(
             @Param("owner") UUID owner,
             @Param("id") UUID id,
             @Param("decision") Decision decision,
             @Param("at") @Nullable Instant at);
+
+    /** Takes an undecided message out of Intake until a day; null brings it back. */
+    @Update("update message set put_off_until = #{until}, version = version + 1 where owner = #{owner} and id = #{id}")
+    int putOff(@Param("owner") UUID owner, @Param("id") UUID id, @Param("until") @Nullable LocalDate until);
 
     /** The new text of a chat message whose writer changed it. */
     @Update("update message set body = #{body}, edited = true, version = version + 1 where owner = #{owner}"
@@ -160,20 +166,32 @@ public interface MessageStore {
                     + " where owner = #{owner} and id = #{id}")
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    /** The newest undecided messages of the given kinds. */
+    /** The newest undecided messages of the given kinds that are not put off beyond today. */
     @Select("<script>select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
-            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, reply_day, reply_time, reply_firm,"
-            + " files != '{\"list\":[]}' as has_files, version"
-            + " from message where owner = #{owner} and decision = 'UNDECIDED' and (nature, asks_me) in"
+            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, list_address, reply_day,"
+            + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version"
+            + " from message where owner = #{owner} and decision = 'UNDECIDED'"
+            + " and (put_off_until is null or put_off_until &lt;= #{today}) and (nature, asks_me) in"
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
             + " #{kind.asksMe})</foreach> order by sent_at desc fetch first #{most} rows only</script>")
     List<IntakeRow> intake(
-            @Param("owner") UUID owner, @Param("kinds") Collection<IntakeKind> kinds, @Param("most") int most);
+            @Param("owner") UUID owner,
+            @Param("kinds") Collection<IntakeKind> kinds,
+            @Param("today") LocalDate today,
+            @Param("most") int most);
 
-    /** How many undecided messages there are of each kind. */
-    @Select("select nature, asks_me, count(*) as count from message where owner = #{owner}"
-            + " and decision = 'UNDECIDED' group by nature, asks_me")
-    List<IntakeCount> intakeCounts(UUID owner);
+    /** How many undecided messages there are of each kind that are not put off beyond today. */
+    @Select("select nature, asks_me, count(*) as count from message where owner = #{owner} and decision = 'UNDECIDED'"
+            + " and (put_off_until is null or put_off_until <= #{today}) group by nature, asks_me")
+    List<IntakeCount> intakeCounts(@Param("owner") UUID owner, @Param("today") LocalDate today);
+
+    /** Undecided messages that are put off beyond today, those that come back first before the others. */
+    @Select("select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
+            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, list_address, reply_day,"
+            + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version"
+            + " from message where owner = #{owner} and decision = 'UNDECIDED' and put_off_until > #{today}"
+            + " order by put_off_until, sent_at fetch first 200 rows only")
+    List<IntakeRow> putOffBeyond(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     @Select("select count(*) from message where owner = #{owner} and source_id = #{sourceId}")
     int countInSource(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);

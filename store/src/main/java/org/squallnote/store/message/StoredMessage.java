@@ -23,6 +23,7 @@ import org.squallnote.core.message.Party;
  * @param roomId the chat room
  * @param answers the event that a chat message answers
  * @param component the group of messages connected by links, within which threads are computed
+ * @param putOffUntil the day on which an undecided message comes back to Intake
  * @param mentions the chat ids that the protocol says were mentioned
  * @param listAddress the mailing list that it came through
  * @param replyDay the explicit deadline found in it, with its time where it has one
@@ -59,6 +60,7 @@ public record StoredMessage(
         UUID threadId,
         Decision decision,
         @Nullable Instant decidedAt,
+        @Nullable LocalDate putOffUntil,
         Texts mentions,
         @Nullable String listAddress,
         @Nullable LocalDate replyDay,

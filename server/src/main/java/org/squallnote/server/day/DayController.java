@@ -1,0 +1,100 @@
+package org.squallnote.server.day;
+
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.TypedDate;
+import org.squallnote.core.time.DayLoad;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.followup.FollowUp;
+import org.squallnote.store.followup.FollowUpStore;
+
+/** Reads a typed date, and says whether the day is a day off or already full. */
+@RestController
+class DayController {
+
+    private final WorkingTimes workingTimes;
+    private final FollowUpStore followUps;
+    private final Clock clock;
+
+    DayController(WorkingTimes workingTimes, FollowUpStore followUps, Clock clock) {
+        this.workingTimes = workingTimes;
+        this.followUps = followUps;
+        this.clock = clock;
+    }
+
+    /**
+     * A day.
+     *
+     * @param day absent when the words name none
+     * @param off why nobody works then, empty on a working day
+     * @param due how many open follow-ups are to be answered then
+     * @param dueMinutes their efforts together
+     * @param freeMinutes the working time of the day less a margin for the unforeseen
+     */
+    record DayView(
+            @Nullable LocalDate day,
+            @Nullable LocalTime time,
+            String off,
+            int due,
+            int dueMinutes,
+            int freeMinutes,
+            boolean full) {
+
+        static final DayView NONE = new DayView(null, null, "", 0, 0, 0, false);
+    }
+
+    @GetMapping("/api/day")
+    DayView read(
+            @Me SignedIn me,
+            @RequestParam(defaultValue = "") @Size(max = 80) String text,
+            @RequestParam(required = false) @Nullable LocalDate day,
+            @RequestParam(required = false) @Nullable UUID except) {
+        WorkingTime workingTime = workingTimes.of(me.accountId());
+        if (day != null) {
+            return view(me, day, null, workingTime, except);
+        }
+        boolean monthFirst = workingTimes.settings(me.accountId()).monthFirst();
+        DateContext now =
+                new DateContext(LocalDateTime.ofInstant(clock.instant(), me.zoneId()), workingTime, monthFirst);
+        Optional<DatePhrase> typed = TypedDate.read(text, now);
+        return typed.map(phrase -> view(me, phrase.day(), phrase.time().orElse(null), workingTime, except))
+                .orElse(DayView.NONE);
+    }
+
+    private DayView view(
+            SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime, @Nullable UUID except) {
+        List<Integer> efforts = followUps.open(me.accountId()).stream()
+                .filter(followUp ->
+                        day.equals(followUp.replyDay()) && !followUp.id().equals(except))
+                .map(DayController::effort)
+                .toList();
+        DayLoad load = DayLoad.of(day, efforts, workingTime, clock.instant());
+        return new DayView(
+                day,
+                time,
+                workingTime.whyOff(day).orElse(""),
+                efforts.size(),
+                load.dueMinutes(),
+                load.freeMinutes(),
+                workingTime.isWorkingDay(day) && load.isFull());
+    }
+
+    private static int effort(FollowUp followUp) {
+        return Optional.ofNullable(followUp.effortMinutes()).orElse(DayLoad.DEFAULT_EFFORT_MINUTES);
+    }
+}

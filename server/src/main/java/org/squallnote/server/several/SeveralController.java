@@ -1,0 +1,72 @@
+package org.squallnote.server.several;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
+
+/** Decisions about several messages. */
+@RestController
+class SeveralController {
+
+    /** So many are decided in one request. */
+    static final int MOST = 1_000;
+
+    private final SeveralDecisions several;
+
+    SeveralController(SeveralDecisions several) {
+        this.several = several;
+    }
+
+    enum SeveralDecision {
+        NOTHING,
+        PUT_OFF,
+        FOLLOW_UP
+    }
+
+    /**
+     * What is to become of them.
+     *
+     * @param day until when they are put off; of follow-ups the reply-by day of all, else each has its own proposal
+     * @param categoryId the category of all follow-ups, else each has its own proposal
+     */
+    record SeveralRequest(
+            @NotEmpty @Size(max = MOST) List<UUID> messageIds,
+            @NotNull SeveralDecision decision,
+            @Nullable LocalDate day,
+            @Nullable UUID categoryId) {}
+
+    record SeveralPreview(List<PreviewLine> lines, int decided) {}
+
+    record PreviewLine(
+            UUID messageId,
+            String from,
+            String title,
+            @Nullable LocalDate replyDay,
+            @Nullable LocalTime replyTime,
+            boolean firm,
+            @Nullable UUID categoryId) {}
+
+    @PostMapping("/api/intake/decisions")
+    Done decide(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody SeveralRequest request) {
+        return several.decide(me, commandId, request);
+    }
+
+    /** What would be made of them; changes nothing. */
+    @PostMapping("/api/intake/decisions/preview")
+    SeveralPreview preview(@Me SignedIn me, @Valid @RequestBody SeveralRequest request) {
+        return several.preview(me, request);
+    }
+}

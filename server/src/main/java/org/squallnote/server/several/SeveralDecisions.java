@@ -1,0 +1,154 @@
+package org.squallnote.server.several;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.followup.FollowUps;
+import org.squallnote.server.intake.Decisions;
+import org.squallnote.server.message.Proposals;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.reading.AccountReader;
+import org.squallnote.server.reading.AccountReaders;
+import org.squallnote.server.reading.Readings;
+import org.squallnote.server.several.SeveralController.PreviewLine;
+import org.squallnote.server.several.SeveralController.SeveralDecision;
+import org.squallnote.server.several.SeveralController.SeveralPreview;
+import org.squallnote.server.several.SeveralController.SeveralRequest;
+import org.squallnote.server.time.UuidV7;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
+
+/** Decides several messages in one command. Those that another window has decided meanwhile are left as they are. */
+@Component
+class SeveralDecisions {
+
+    private final MessageStore messages;
+    private final Decisions decisions;
+    private final FollowUps followUps;
+    private final Proposals proposals;
+    private final AccountReaders readers;
+    private final Readings readings;
+    private final Commands commands;
+    private final UuidV7 ids;
+
+    SeveralDecisions(
+            MessageStore messages,
+            Decisions decisions,
+            FollowUps followUps,
+            Proposals proposals,
+            AccountReaders readers,
+            Readings readings,
+            Commands commands,
+            UuidV7 ids) {
+        this.messages = messages;
+        this.decisions = decisions;
+        this.followUps = followUps;
+        this.proposals = proposals;
+        this.readers = readers;
+        this.readings = readings;
+        this.commands = commands;
+        this.ids = ids;
+    }
+
+    Done decide(SignedIn me, UUID commandId, SeveralRequest request) {
+        LocalDate day = request.day();
+        if (request.decision() == SeveralDecision.PUT_OFF && day == null) {
+            throw Refusal.invalid("Say until which day the messages are put off.");
+        }
+        return commands.run(me, commandId, "several", changes -> {
+            followUps.checkCategory(me, request.categoryId());
+            List<StoredMessage> open = undecided(me, request);
+            if (open.isEmpty()) {
+                throw Refusal.conflict("All of them were decided in another window already. Nothing was changed.");
+            }
+            switch (request.decision()) {
+                case NOTHING ->
+                    open.forEach(message -> decisions.decide(me, message.id(), Decision.NOTHING, false, changes));
+                case PUT_OFF -> {
+                    if (day != null) {
+                        open.forEach(message -> decisions.putOff(me, message.id(), day, changes));
+                    }
+                }
+                case FOLLOW_UP -> followUp(me, request, open, changes);
+            }
+            int missed = request.messageIds().size() - open.size();
+            changes.label(verb(request.decision())
+                    + count(open.size())
+                    + (missed > 0 ? "; " + missed + " were decided already" : ""));
+        });
+    }
+
+    private static String verb(SeveralDecision decision) {
+        return switch (decision) {
+            case NOTHING -> "Nothing to do: ";
+            case PUT_OFF -> "Put off: ";
+            case FOLLOW_UP -> "Followed up: ";
+        };
+    }
+
+    private static String count(int messages) {
+        return messages == 1 ? "1 message" : messages + " messages";
+    }
+
+    SeveralPreview preview(SignedIn me, SeveralRequest request) {
+        List<StoredMessage> open = undecided(me, request);
+        AccountReader reader = readers.of(me.accountId());
+        Proposals.Proposer proposer = proposals.of(me, reader);
+        List<PreviewLine> lines = new ArrayList<>();
+        for (StoredMessage message : open) {
+            FollowUps.Content content = content(request, message, proposer, reader);
+            lines.add(new PreviewLine(
+                    message.id(),
+                    message.from().displayName(),
+                    request.decision() == SeveralDecision.FOLLOW_UP ? content.title() : message.subject(),
+                    content.replyDay(),
+                    content.replyTime(),
+                    content.firm(),
+                    content.categoryId()));
+        }
+        return new SeveralPreview(lines, request.messageIds().size() - open.size());
+    }
+
+    private void followUp(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {
+        AccountReader reader = readers.of(me.accountId());
+        Proposals.Proposer proposer = proposals.of(me, reader);
+        for (StoredMessage message : open) {
+            FollowUps.Content content = content(request, message, proposer, reader);
+            followUps.makeWithin(me, ids.next(), message.id(), content, changes);
+        }
+    }
+
+    private FollowUps.Content content(
+            SeveralRequest request, StoredMessage message, Proposals.Proposer proposer, AccountReader reader) {
+        Proposals.Proposal proposal = proposer.of(message, readings.read(reader, message));
+        boolean ownDay = request.day() == null;
+        return new FollowUps.Content(
+                proposal.title(),
+                Optional.ofNullable(request.day()).orElse(proposal.replyBy()),
+                ownDay ? proposal.replyTime() : null,
+                ownDay && proposal.firm(),
+                request.categoryId() == null ? proposal.categoryId() : request.categoryId(),
+                proposal.effortMinutes(),
+                proposal.forReply());
+    }
+
+    private List<StoredMessage> undecided(SignedIn me, SeveralRequest request) {
+        List<StoredMessage> found = new ArrayList<>();
+        for (UUID id : new LinkedHashSet<>(request.messageIds())) {
+            StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+            if (!Decisions.isDecided(message)) {
+                found.add(message);
+            }
+        }
+        return found;
+    }
+}

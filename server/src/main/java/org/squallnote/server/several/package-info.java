@@ -1,0 +1,5 @@
+/** One decision about several messages at once, undone as one. */
+@NullMarked
+package org.squallnote.server.several;
+
+import org.jspecify.annotations.NullMarked;

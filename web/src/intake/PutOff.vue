@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { QuickChoice } from '@/api/client'
+import TypedDay from '@/ui/TypedDay.vue'
+import { day as dayText, toIsoDay } from '@/ui/time'
+
+/** Until which day one or several messages stay out of sight. */
+const { choices, count = 1 } = defineProps<{ choices: readonly QuickChoice[]; count?: number }>()
+const emit = defineEmits<{ until: [day: string]; cancel: [] }>()
+
+const offered = computed(() => {
+  const today = toIsoDay(new Date())
+  return choices.filter((choice) => choice.day > today).slice(0, 9)
+})
+
+/** A digit takes a choice; in an empty field too, where it can be nothing else. */
+function onKey(event: KeyboardEvent): void {
+  const choice = offered.value[Number(event.key) - 1]
+  const empty = event.target instanceof HTMLInputElement && event.target.value === ''
+  if (choice && empty && !event.ctrlKey && !event.metaKey && !event.altKey) {
+    event.preventDefault()
+    emit('until', choice.day)
+  }
+}
+</script>
+
+<template>
+  <div data-test="put-off" data-keys="own" @keydown.esc.stop="emit('cancel')" @keydown="onKey">
+    <p class="mb-1.5 font-semibold">
+      Put {{ count === 1 ? 'it' : `all ${count}` }} off: out of Intake until
+    </p>
+    <div class="flex flex-wrap items-start gap-2">
+      <button
+        v-for="(choice, i) in offered"
+        :key="choice.day"
+        class="btn h-9 sm:h-8"
+        type="button"
+        @click="emit('until', choice.day)"
+      >
+        {{ choice.label }} <span class="text-ink-soft">{{ dayText(choice.day) }}</span>
+        <span class="key">{{ i + 1 }}</span>
+      </button>
+      <TypedDay class="w-64" focus @choose="(isoDay) => emit('until', isoDay)" />
+      <button class="btn btn-quiet" type="button" @click="emit('cancel')">
+        Cancel <span class="key">Esc</span>
+      </button>
+    </div>
+  </div>
+</template>

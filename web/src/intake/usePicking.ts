@@ -1,0 +1,115 @@
+import { computed, ref, watch, type ComputedRef } from 'vue'
+import { client, unwrap } from '@/api/client'
+import type { Done, IntakeLine, SeveralPreview, SeveralRequest } from '@/api/client'
+import type { run } from '@/api/commands'
+import { showProblem } from '@/api/toasts'
+import { alike, extended, NONE, still, toggled, type Picks } from '@/intake/picks'
+
+/** What is to become of all picked messages. */
+export type SeveralChoice = Pick<SeveralRequest, 'decision' | 'day' | 'categoryId'>
+
+/** More than so many are shown before they are decided. */
+const MOST_UNSEEN = 10
+
+/** Several messages at once: picked or dragged, decided in one request. */
+export function usePicking(options: {
+  lines: ComputedRef<IntakeLine[]>
+  selected: ComputedRef<string | undefined>
+  open: (id: string) => void
+  decide: (call: Parameters<typeof run>[0], ids: readonly string[]) => Promise<Done | undefined>
+}) {
+  const picks = ref<Picks>(NONE)
+  watch(options.lines, (now) => (picks.value = still(picks.value, now)))
+  const pickedLines = computed(() =>
+    options.lines.value.filter((line) => picks.value.ids.has(line.id)),
+  )
+  const ways = computed(() => {
+    const like =
+      options.lines.value.find((line) => line.id === options.selected.value) ?? pickedLines.value[0]
+    return like ? alike(options.lines.value, like) : []
+  })
+
+  function pick(id: string, how: 'one' | 'range'): void {
+    picks.value =
+      how === 'one' ? toggled(picks.value, id) : extended(picks.value, options.lines.value, id)
+  }
+
+  function pickStep(by: 1 | -1): void {
+    const from = options.selected.value
+    const target =
+      options.lines.value[options.lines.value.findIndex((line) => line.id === from) + by]
+    if (from && picks.value.ids.size === 0) {
+      pick(from, 'one')
+    }
+    if (target) {
+      pick(target.id, 'range')
+      options.open(target.id)
+    }
+  }
+
+  const asked = ref<{ request: SeveralRequest; preview: SeveralPreview }>()
+
+  async function decideSeveral(ids: string[], choice: SeveralChoice): Promise<void> {
+    const request: SeveralRequest = { messageIds: ids, ...choice }
+    if (ids.length > MOST_UNSEEN) {
+      try {
+        const preview = await unwrap(
+          client.POST('/api/intake/decisions/preview', { body: request }),
+        )
+        asked.value = { request, preview }
+      } catch (problem) {
+        showProblem(problem)
+      }
+      return
+    }
+    await decideRequest(request)
+  }
+
+  async function decideRequest(request: SeveralRequest): Promise<void> {
+    asked.value = undefined
+    picks.value = NONE
+    await options.decide(
+      (header) => client.POST('/api/intake/decisions', { params: { header }, body: request }),
+      request.messageIds,
+    )
+  }
+
+  const dragged = ref<string[]>([])
+
+  function drag(id: string): void {
+    // A change of the page inside the event would end the drag at once.
+    setTimeout(() => {
+      dragged.value = picks.value.ids.has(id) ? [...picks.value.ids] : [id]
+    })
+  }
+
+  function dropOn(choice: SeveralChoice): void {
+    const ids = dragged.value
+    dragged.value = []
+    void decideSeveral(ids, choice)
+  }
+
+  function pickAll(ids: readonly string[]): void {
+    picks.value = { ids: new Set([...picks.value.ids, ...ids]), anchor: ids.at(-1) }
+  }
+
+  function letGo(): void {
+    picks.value = NONE
+  }
+
+  return {
+    picks,
+    pickedLines,
+    ways,
+    pick,
+    pickStep,
+    pickAll,
+    letGo,
+    asked,
+    decideSeveral,
+    decideRequest,
+    dragged,
+    drag,
+    dropOn,
+  }
+}
