@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/messages/{messageId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addMessage"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/state": {
         parameters: {
             query?: never;
@@ -957,6 +973,11 @@ export interface components {
             id: string;
             title: string;
             open: boolean;
+            /** Format: date */
+            replyDay: string | null;
+            /** Format: time-local */
+            replyTime: string | null;
+            linked: boolean;
         };
         FollowUpRequest: {
             title: string;
@@ -1753,6 +1774,32 @@ export interface operations {
                 "application/json": components["schemas"]["FollowUpRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    addMessage: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                messageId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -6,6 +6,7 @@ const { message } = defineProps<{ message: MessageView }>()
 const emit = defineEmits<{
   answer: []
   followUp: []
+  addTo: []
   putOff: []
   nothing: []
   leave: []
@@ -33,6 +34,9 @@ const DECIDED: Record<MessageView['decision'], string> = {
       @click="emit('followUp')"
     >
       Follow up <span class="key">F</span>
+    </button>
+    <button class="btn h-9 sm:h-8" type="button" data-test="decide-add-to" @click="emit('addTo')">
+      Add to … <span class="key">G</span>
     </button>
     <template v-if="message.decision === 'UNDECIDED'">
       <button

@@ -3,8 +3,7 @@ import { ArrowLeft } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { client, newId } from '@/api/client'
-import type { Done, FollowUpRequest, IntakeView } from '@/api/client'
+import type { Done, IntakeView } from '@/api/client'
 import { run } from '@/api/commands'
 import {
   fetchMessage,
@@ -15,10 +14,10 @@ import {
   useSources,
 } from '@/api/queries'
 import DecisionBar from '@/intake/DecisionBar.vue'
+import AddTo from '@/intake/AddTo.vue'
 import AnswerForm from '@/intake/AnswerForm.vue'
 import DropTargets from '@/intake/DropTargets.vue'
 import EmptyIntake from '@/intake/EmptyIntake.vue'
-import { keepLocally } from '@/intake/draft'
 import FollowUpSentence from '@/intake/FollowUpSentence.vue'
 import IntakeList from '@/intake/IntakeList.vue'
 import { after, inOrder, without } from '@/intake/order'
@@ -27,6 +26,7 @@ import PutOff from '@/intake/PutOff.vue'
 import SeveralBar from '@/intake/SeveralBar.vue'
 import SeveralSummary from '@/intake/SeveralSummary.vue'
 import { noteDecided } from '@/intake/sitting'
+import { useDecisions } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
@@ -39,7 +39,7 @@ const intake = useIntake()
 const categories = useCategories()
 const sources = useSources()
 const wide = useMediaQuery('(min-width: 768px)')
-const mode = ref<'decide' | 'follow-up' | 'answer' | 'put-off'>('decide')
+const mode = ref<'decide' | 'follow-up' | 'add-to' | 'answer' | 'put-off'>('decide')
 const left = ref(new Set<string>())
 
 const lines = computed(() => inOrder(intake.data.value?.lines ?? [], left.value))
@@ -93,6 +93,12 @@ async function decide(
   return done
 }
 
+const { putOff, nothing, backToIntake, wrong, rememberDays, followUp, addTo, answer } =
+  useDecisions({
+    selected,
+    asksMe: () => message.data.value?.asksMe,
+    decide,
+  })
 const {
   picks,
   pickedLines,
@@ -109,62 +115,6 @@ const {
   dropOn,
 } = usePicking({ lines, selected, open, decide })
 
-function putOff(until: string): void {
-  const id = selected.value
-  if (id) {
-    void decide(
-      (header) =>
-        client.POST('/api/messages/{id}/put-off', {
-          params: { path: { id }, query: { until }, header },
-        }),
-      [id],
-    )
-  }
-}
-
-function nothing(): void {
-  const id = selected.value
-  if (id) {
-    void decide(
-      (header) => client.POST('/api/messages/{id}/nothing', { params: { path: { id }, header } }),
-      [id],
-    )
-  }
-}
-
-function backToIntake(): void {
-  const id = selected.value
-  if (id) {
-    void run((header) =>
-      client.POST('/api/messages/{id}/back-to-intake', { params: { path: { id }, header } }),
-    )
-  }
-}
-
-/** Says that what was read is wrong, of this message or of everything from there. */
-function wrong(always: boolean): void {
-  const id = selected.value
-  const asks = message.data.value?.asksMe ? 'NEVER' : 'YES'
-  if (id) {
-    void run((header) =>
-      client.POST('/api/messages/{id}/asks', {
-        params: { path: { id }, query: { asks, always }, header },
-      }),
-    )
-  }
-}
-
-function rememberDays(days: number): void {
-  const id = selected.value
-  if (id) {
-    void run((header) =>
-      client.POST('/api/messages/{id}/reply-days', {
-        params: { path: { id }, query: { days }, header },
-      }),
-    )
-  }
-}
-
 function leave(): void {
   const id = selected.value
   if (id) {
@@ -174,36 +124,10 @@ function leave(): void {
   }
 }
 
-function followUp(content: FollowUpRequest): void {
-  const messageId = selected.value
-  const id = newId()
-  if (messageId) {
-    void decide(
-      (header) =>
-        client.POST('/api/messages/{messageId}/follow-ups/{id}', {
-          params: { path: { messageId, id }, header },
-          body: content,
-        }),
-      [messageId],
-    )
-  }
-}
-
-async function answer(content: { text: string; toAll: boolean }): Promise<void> {
-  const id = selected.value
-  if (id) {
-    const done = await decide(
-      (header) =>
-        client.POST('/api/messages/{id}/answer', {
-          params: { path: { id }, header },
-          body: content,
-        }),
-      [id],
-    )
-    if (done) {
-      keepLocally(id, '')
-    }
-  }
+/** What the thread has already comes before a new one. */
+function startFollowUp(): void {
+  const known = message.data.value?.followUps.some((each) => each.open && !each.linked)
+  mode.value = known ? 'add-to' : 'follow-up'
 }
 
 const alone = () => picks.value.ids.size === 0 && asked.value === undefined
@@ -212,7 +136,8 @@ const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 useKeys('Intake', [
   { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
-  { key: 'f', does: 'Follow up', run: () => (mode.value = 'follow-up'), when: ready },
+  { key: 'f', does: 'Follow up', run: startFollowUp, when: ready },
+  { key: 'g', does: 'Add to a follow-up', run: () => (mode.value = 'add-to'), when: ready },
   { key: 'n', does: 'Nothing to do', run: nothing, when: undecided },
   { key: 'p', does: 'Put off', run: () => (mode.value = 'put-off'), when: undecided },
   { key: 'l', does: 'Leave for later', run: leave, when: undecided },
@@ -359,6 +284,14 @@ useKeys('Intake', [
             @until="putOff"
             @cancel="mode = 'decide'"
           />
+          <AddTo
+            v-else-if="mode === 'add-to'"
+            :key="`add-${message.data.value.id}`"
+            :message="message.data.value"
+            @add="addTo"
+            @make="mode = 'follow-up'"
+            @cancel="mode = 'decide'"
+          />
           <FollowUpSentence
             v-else-if="mode === 'follow-up'"
             :key="message.data.value.id"
@@ -380,7 +313,8 @@ useKeys('Intake', [
             v-else
             :message="message.data.value"
             @answer="mode = 'answer'"
-            @follow-up="mode = 'follow-up'"
+            @follow-up="startFollowUp"
+            @add-to="mode = 'add-to'"
             @nothing="nothing"
             @leave="leave"
             @put-off="mode = 'put-off'"

@@ -9,7 +9,7 @@ import ReadingLine from '@/message/ReadingLine.vue'
 import { fileSize } from '@/message/size'
 import SubjectText from '@/message/SubjectText.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
-import { moment, workingSpan } from '@/ui/time'
+import { moment, replyBy, workingSpan } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
 
 const { message } = defineProps<{ message: MessageView }>()
@@ -85,7 +85,10 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
           :class="followUp.open ? '' : 'line-through'"
           :to="`/follow-ups/${followUp.id}`"
           data-test="message-follow-up"
-          >Follow-up: {{ followUp.title }}</RouterLink
+          >{{ followUp.linked ? 'Follow-up' : 'In this thread' }}: {{ followUp.title
+          }}<span v-if="followUp.open && followUp.replyDay" class="text-ink-soft">{{
+            replyBy(followUp.replyDay, followUp.replyTime)
+          }}</span></RouterLink
         >
       </p>
     </header>

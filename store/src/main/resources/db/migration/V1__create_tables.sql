@@ -141,6 +141,7 @@ create index message_in_intake on message (owner, decision, sent_at);
 create index message_in_thread on message (owner, thread_id, sent_at);
 create index message_in_component on message (owner, component);
 create index message_by_subject on message (owner, base_subject, sent_at);
+create index message_by_writer on message (owner, from_address);
 create index message_in_room on message (owner, room_id, sent_at);
 
 -- What the engine found in a message, as far as whose turn it is depends on it: a cache.

@@ -22,6 +22,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.Squallnote;
 import org.squallnote.server.account.LocalToken;
+import org.squallnote.server.command.CommandId;
 import org.squallnote.server.files.FileImport;
 import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
@@ -32,7 +33,9 @@ public final class Bench {
     private static final int MANY = 20_000;
     private static final int FEW = 2_000;
     private static final int ROUNDS = 3;
+    private static final int SEVERAL = 500;
 
+    private final HttpClient client = HttpClient.newHttpClient();
     private final ConfigurableApplicationContext application;
     private final FileImport files;
     private final AccountStore accounts;
@@ -101,21 +104,10 @@ public final class Bench {
     }
 
     private void intake(Account account) throws IOException, InterruptedException {
-        List<String> running =
-                Files.readAllLines(application.getBean(DataFolder.class).file(DataFolder.RUNNING));
-        HttpClient client = HttpClient.newHttpClient();
-        HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + running.get(0) + "/api/intake"))
-                .header(LocalToken.TOKEN_HEADER, running.get(1))
-                .header(LocalToken.ACCOUNT_HEADER, account.signIn())
-                .build();
+        HttpRequest request = request(account, "/api/intake").build();
         List<Double> times = new ArrayList<>();
         for (int i = 0; i < 700; i++) {
-            double time = seconds(() -> {
-                HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
-                if (response.statusCode() != 200) {
-                    throw new IllegalStateException("Intake answered " + response.statusCode());
-                }
-            });
+            double time = seconds(() -> send(request));
             if (i >= 200) {
                 times.add(time * 1000);
             }
@@ -138,6 +130,56 @@ public final class Bench {
                         account.id()));
         boolean index = plan.toUpperCase(Locale.ROOT).contains("MESSAGE_IN_INTAKE");
         say("Its plan uses the index message_in_intake: %s", index ? "yes" : "NO\n" + plan);
+        several(account, jdbc);
+    }
+
+    /** Five hundred undecided messages followed up in one request, and taken back in another. */
+    private void several(Account account, JdbcTemplate jdbc) throws IOException, InterruptedException {
+        String ids = String.join(
+                "\",\"",
+                jdbc.queryForList(
+                        "select cast(id as varchar) from message where owner = ? and decision = 'UNDECIDED'"
+                                + " order by sent_at desc fetch first " + SEVERAL + " rows only",
+                        String.class,
+                        account.id()));
+        List<Double> decided = new ArrayList<>();
+        List<Double> undone = new ArrayList<>();
+        for (int round = 0; round < ROUNDS + 2; round++) {
+            UUID command = UUID.randomUUID();
+            HttpRequest decide = change(account, "/api/intake/decisions", command)
+                    .POST(HttpRequest.BodyPublishers.ofString(
+                            "{\"messageIds\":[\"" + ids + "\"],\"decision\":\"FOLLOW_UP\"}"))
+                    .build();
+            HttpRequest undo = change(account, "/api/commands/" + command + "/undo", UUID.randomUUID())
+                    .POST(HttpRequest.BodyPublishers.ofString(""))
+                    .build();
+            decided.add(seconds(() -> send(decide)));
+            undone.add(seconds(() -> send(undo)));
+        }
+        say(
+                "%d messages followed up in one request, each with its own proposal: %.2f s (goal: under 1); taken back: %.2f s",
+                SEVERAL, median(decided.subList(2, decided.size())), median(undone.subList(2, undone.size())));
+    }
+
+    private HttpRequest.Builder change(Account account, String path, UUID command) throws IOException {
+        return request(account, path)
+                .header(CommandId.HEADER, command.toString())
+                .header("Content-Type", "application/json");
+    }
+
+    private HttpRequest.Builder request(Account account, String path) throws IOException {
+        List<String> running =
+                Files.readAllLines(application.getBean(DataFolder.class).file(DataFolder.RUNNING));
+        return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + running.get(0) + path))
+                .header(LocalToken.TOKEN_HEADER, running.get(1))
+                .header(LocalToken.ACCOUNT_HEADER, account.signIn());
+    }
+
+    private void send(HttpRequest request) throws IOException, InterruptedException {
+        HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+        if (response.statusCode() != 200) {
+            throw new IllegalStateException(request.uri() + " answered " + response.statusCode());
+        }
     }
 
     private static int count(JdbcTemplate jdbc, String query, UUID owner) {

@@ -201,9 +201,24 @@ class SittingIT {
         awaitLeft(before - 1);
     }
 
-    /** The figures that Intake is made for; both are printed. */
     @Test
     @Order(6)
+    void aMessageIsAddedToAFollowUpFoundByAFewLetters() {
+        int before = left();
+        openFirst("Pier Office 8");
+        browser.press("g");
+        browser.find("[data-test=add-to] input").sendKeys("tide");
+        browser.until(
+                () -> browser.all("[data-test=add-to] [role=option]").size() == 1 ? Boolean.TRUE : null,
+                "one follow-up with these letters");
+        browser.press(Keys.ENTER);
+        browser.untilText("Added to: ");
+        awaitLeft(before - 1);
+    }
+
+    /** The figures that Intake is made for; both are printed. */
+    @Test
+    @Order(7)
     void aHundredMessagesAreDecidedByKeyboardAlone() {
         browser.open("/intake");
         browser.find("article");

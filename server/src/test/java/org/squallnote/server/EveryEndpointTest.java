@@ -152,7 +152,7 @@ class EveryEndpointTest extends ServerTest {
                 .replace("{index}", "0")
                 .replaceAll("\\{\\w+}", id);
         return path
-                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&into="
+                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&into="
                 + UUID.randomUUID();
     }
 

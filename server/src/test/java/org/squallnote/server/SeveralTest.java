@@ -111,6 +111,48 @@ class SeveralTest extends ServerTest {
         assertThat(get(me, "/api/intake").path("putOff")).hasSize(1);
     }
 
+    @Test
+    void aMessageIsAddedToWhatItsThreadHasAlready() {
+        change(me, HttpMethod.POST, DECIDE, body(ids.subList(0, 1), "FOLLOW_UP", ""));
+        String followUp =
+                get(me, "/api/follow-ups").path("open").path(0).path("id").asString("");
+        arrive(me, mail(9, "again@x.example", "Re: Crane", "<a@x.example>", "Could you also send me the lift plan?"));
+        String later = messageId(me, "again@x.example");
+        JsonNode known = get(me, "/api/messages/" + later).path("followUps").path(0);
+        assertThat(known.path("title").asString("")).isEqualTo("Send Tilda the crane plan");
+        assertThat(known.path("linked").asBoolean()).isFalse();
+
+        List<String> before = decidedState(me);
+        String path = "/api/follow-ups/" + followUp + "/messages/" + later;
+        String command = change(me, HttpMethod.POST, path, "");
+        assertThat(get(me, "/api/follow-ups/" + followUp).path("messages")).hasSize(2);
+        assertThat(get(me, "/api/messages/" + later).path("decision").asString(""))
+                .isEqualTo("FOLLOW_UP");
+        assertThat(refusal(me, HttpMethod.POST, path, "")).contains("belongs to that follow-up already");
+        undo(command);
+        assertThat(decidedState(me)).isEqualTo(before);
+
+        String version = get(me, "/api/follow-ups/" + followUp)
+                .path("line")
+                .path("version")
+                .asString("");
+        change(me, HttpMethod.POST, "/api/follow-ups/" + followUp + "/state?state=DONE&version=" + version, "");
+        assertThat(refusal(me, HttpMethod.POST, path, "")).contains("has ended");
+    }
+
+    @Test
+    void nobodyDecidesWhatBelongsToSomebodyElse() {
+        SignedIn stranger = newAccount();
+        List<String> before = decidedState(me);
+        for (String decision : List.of("NOTHING", "FOLLOW_UP")) {
+            assertThat(refusal(stranger, HttpMethod.POST, DECIDE, body(ids, decision, "")))
+                    .doesNotContain("Crane");
+            assertThat(refusal(stranger, HttpMethod.POST, DECIDE + "/preview", body(ids, decision, "")))
+                    .doesNotContain("Crane");
+        }
+        assertThat(decidedState(me)).isEqualTo(before);
+    }
+
     /** Whatever was decided, taking it back in reverse leaves what was there before each decision. */
     @Test
     void everyDecisionIsTakenBackExactly() {

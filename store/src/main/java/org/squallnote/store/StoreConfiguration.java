@@ -7,10 +7,16 @@ import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.squallnote.core.turn.Facts;
+import org.squallnote.store.followup.FollowUp;
+import org.squallnote.store.followup.FollowUpLink;
+import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.message.Files;
+import org.squallnote.store.message.IntakeRow;
 import org.squallnote.store.message.Parties;
 import org.squallnote.store.message.Recipients;
+import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
+import org.squallnote.store.message.ThreadingRow;
 import org.squallnote.store.settings.AccountSettings;
 import org.squallnote.store.thread.Awaiting;
 import org.squallnote.store.thread.Debts;
@@ -24,16 +30,27 @@ public class StoreConfiguration {
     /** The mapping of types and names. */
     @Bean
     public ConfigurationCustomizer storeTypes() {
-        return configuration -> StoreTypes.register(
-                configuration,
-                List.of(
-                        Recipients.class,
-                        Files.class,
-                        Parties.class,
-                        Texts.class,
-                        Debts.class,
-                        Awaiting.class,
-                        Facts.class,
-                        AccountSettings.class));
+        return configuration -> {
+            StoreTypes.register(
+                    configuration,
+                    List.of(
+                            Recipients.class,
+                            Files.class,
+                            Parties.class,
+                            Texts.class,
+                            Debts.class,
+                            Awaiting.class,
+                            Facts.class,
+                            AccountSettings.class));
+            StoreTypes.registerRows(
+                    configuration,
+                    List.of(
+                            StoredMessage.class,
+                            IntakeRow.class,
+                            ThreadingRow.class,
+                            FollowUp.class,
+                            FollowUpLink.class,
+                            HistoryEntry.class));
+        };
     }
 }

@@ -162,6 +162,11 @@ class FollowUpController {
         return followUps.change(me, commandId, id, version, body.content());
     }
 
+    @PostMapping("/api/follow-ups/{id}/messages/{messageId}")
+    Done addMessage(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @PathVariable UUID messageId) {
+        return followUps.addMessage(me, commandId, id, messageId);
+    }
+
     @PostMapping("/api/follow-ups/{id}/state")
     Done setState(
             @Me SignedIn me,

@@ -82,14 +82,15 @@ public class FollowUps implements Restorer {
     Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
         return commands.run(me, commandId, "follow-up", changes -> {
             checkCategory(me, content.categoryId());
-            FollowUp followUp = makeWithin(me, followUpId, messageId, content, changes);
+            StoredMessage message = decisions.get(me.accountId(), messageId);
+            FollowUp followUp = makeWithin(me, followUpId, message, content, changes);
             changes.label("Follow-up: " + followUp.title());
         });
     }
 
     /** Makes one of a message as part of a command; its category was checked before. */
-    public FollowUp makeWithin(SignedIn me, UUID followUpId, UUID messageId, Content content, Changes changes) {
-        StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
+    public FollowUp makeWithin(SignedIn me, UUID followUpId, StoredMessage message, Content content, Changes changes) {
+        decisions.decide(me, message, Decision.FOLLOW_UP, true, changes);
         FollowUp followUp = new FollowUp(
                 followUpId,
                 me.accountId(),
@@ -106,12 +107,35 @@ public class FollowUps implements Restorer {
                 null,
                 0);
         store.insert(followUp);
-        store.insertLink(
-                me.accountId(),
-                new FollowUpLink(
-                        followUpId, messageId, clock.instant(), json.writeValueAsString(Snapshot.of(message))));
-        note(me.accountId(), followUpId, null, changes);
+        FollowUpLink link = link(me.accountId(), followUpId, message);
+        changes.record(SubjectType.FOLLOW_UP, followUpId, null, FollowUpRecord.of(followUp, List.of(link)))
+                .touch(Topic.FOLLOW_UPS);
         return followUp;
+    }
+
+    /** Links another message to a follow-up, which decides the message. */
+    Done addMessage(SignedIn me, UUID commandId, UUID id, UUID messageId) {
+        return commands.run(me, commandId, "follow-up-message", changes -> {
+            FollowUp followUp = get(me.accountId(), id);
+            FollowUpRecord before = record(me.accountId(), followUp);
+            if (followUp.state() != FollowUpState.OPEN) {
+                throw Refusal.conflict("This follow-up has ended. Open it again to add a message to it.");
+            }
+            if (before.links().stream().anyMatch(link -> link.messageId().equals(messageId))) {
+                throw Refusal.conflict("This message belongs to that follow-up already. Nothing was changed.");
+            }
+            StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
+            link(me.accountId(), id, message);
+            note(me.accountId(), id, before, changes);
+            changes.label("Added to: " + followUp.title());
+        });
+    }
+
+    private FollowUpLink link(UUID owner, UUID followUpId, StoredMessage message) {
+        String snapshot = json.writeValueAsString(Snapshot.of(message));
+        FollowUpLink link = new FollowUpLink(followUpId, message.id(), clock.instant(), snapshot);
+        store.insertLink(owner, link);
+        return link;
     }
 
     Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {

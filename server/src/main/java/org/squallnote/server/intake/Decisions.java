@@ -75,34 +75,38 @@ public class Decisions implements Restorer {
      */
     public StoredMessage decide(SignedIn me, UUID messageId, Decision decision, boolean followUpOpen, Changes changes) {
         StoredMessage message = get(me.accountId(), messageId);
+        decide(me, message, decision, followUpOpen, changes);
+        return message;
+    }
+
+    /** The same of a message that was read within the command. */
+    public void decide(SignedIn me, StoredMessage message, Decision decision, boolean followUpOpen, Changes changes) {
         refuseWhenDecided(message, decision);
         note(me.accountId(), message, decision, clock.instant(), changes);
-        archiving.decided(me.accountId(), changes.commandId(), messageId, followUpOpen);
-        return message;
+        archiving.decided(me.accountId(), changes.commandId(), message.id(), followUpOpen);
     }
 
     Done putOff(SignedIn me, UUID commandId, UUID messageId, LocalDate until) {
         return commands.run(me, commandId, "put-off", changes -> {
-            StoredMessage message = putOff(me, messageId, until, changes);
+            StoredMessage message = get(me.accountId(), messageId);
+            putOff(me, message, until, changes);
             changes.label("Put off until " + LABEL_DAY.format(until) + ": " + message.subject());
         });
     }
 
     /** Takes an undecided message out of Intake until a day, as part of a command. */
-    public StoredMessage putOff(SignedIn me, UUID messageId, LocalDate until, Changes changes) {
-        StoredMessage message = get(me.accountId(), messageId);
+    public void putOff(SignedIn me, StoredMessage message, LocalDate until, Changes changes) {
         refuseWhenDecided(message, Decision.UNDECIDED);
         if (!until.isAfter(LocalDate.ofInstant(clock.instant(), me.zoneId()))) {
             throw Refusal.invalid("A message can be put off until tomorrow or later.");
         }
-        messages.putOff(me.accountId(), messageId, until);
+        messages.putOff(me.accountId(), message.id(), until);
         changes.record(
                         SubjectType.MESSAGE,
-                        messageId,
+                        message.id(),
                         DecisionState.of(message),
                         new DecisionState(message.decision(), message.decidedAt(), message.correction(), until))
                 .touch(Topic.INTAKE);
-        return message;
     }
 
     /** Whether a decision about the message would come too late, since another window has decided it. */
@@ -117,7 +121,8 @@ public class Decisions implements Restorer {
         }
     }
 
-    private StoredMessage get(UUID owner, UUID messageId) {
+    /** The message, which has to be there. */
+    public StoredMessage get(UUID owner, UUID messageId) {
         return messages.byId(owner, messageId).orElseThrow(() -> Refusal.notFound("message"));
     }
 

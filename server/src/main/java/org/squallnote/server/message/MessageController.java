@@ -3,12 +3,15 @@ package org.squallnote.server.message;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -36,6 +39,7 @@ import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
 import org.squallnote.store.draft.Draft;
 import org.squallnote.store.draft.DraftStore;
+import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.Files;
@@ -110,7 +114,18 @@ class MessageController {
 
     record FileView(int index, String name, String type, long size, boolean viewable) {}
 
-    record FollowUpRef(UUID id, String title, boolean open) {}
+    /**
+     * A follow-up of this message or of another one in its thread.
+     *
+     * @param linked whether it is linked to this message
+     */
+    record FollowUpRef(
+            UUID id,
+            String title,
+            boolean open,
+            @Nullable LocalDate replyDay,
+            @Nullable LocalTime replyTime,
+            boolean linked) {}
 
     @GetMapping("/api/messages/{id}")
     MessageView one(@Me SignedIn me, @PathVariable UUID id) {
@@ -153,11 +168,19 @@ class MessageController {
                 sources.byId(owner, message.sourceId())
                         .map(source -> source.name())
                         .orElse(""),
-                followUps.ofMessage(owner, id).stream()
-                        .map(f -> new FollowUpRef(f.id(), f.title(), f.endedAt() == null))
-                        .toList(),
+                followUpsOf(message),
                 proposals.of(me, reader).of(message, reading),
                 drafts.of(owner, id).map(Draft::text).orElse(null));
+    }
+
+    private List<FollowUpRef> followUpsOf(StoredMessage message) {
+        Set<UUID> linked = followUps.ofMessage(message.owner(), message.id()).stream()
+                .map(FollowUp::id)
+                .collect(Collectors.toSet());
+        return followUps.ofThread(message.owner(), message.threadId()).stream()
+                .map(f -> new FollowUpRef(
+                        f.id(), f.title(), f.endedAt() == null, f.replyDay(), f.replyTime(), linked.contains(f.id())))
+                .toList();
     }
 
     private static FileView file(Files.StoredFile file) {

@@ -61,6 +61,7 @@ public class Proposals {
         private final AccountReader reader;
         private final ReplyByPolicy policy;
         private final Set<UUID> inUse;
+        private final Map<String, Optional<UUID>> lastCategories = new HashMap<>();
 
         private Proposer(SignedIn me, AccountReader reader) {
             this.me = me;
@@ -75,8 +76,9 @@ public class Proposals {
 
         /** The follow-up on offer for a message. */
         public Proposal of(StoredMessage message, Reading reading) {
-            Optional<UUID> category = messages.lastCategoryFor(me.accountId(), message.fromAddress())
-                    .filter(inUse::contains);
+            Optional<UUID> category = lastCategories.computeIfAbsent(
+                    message.fromAddress(),
+                    address -> messages.lastCategoryFor(me.accountId(), address).filter(inUse::contains));
             String subject = message.channel() == Channel.CHAT ? "" : message.subject();
             String title = ProposedTitle.of(message.from(), subject, message.subject(), reading);
             ReplyByPolicy.Proposal replyBy = policy.propose(

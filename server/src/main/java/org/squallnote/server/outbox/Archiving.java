@@ -46,9 +46,6 @@ public class Archiving {
 
     private void archive(UUID owner, UUID commandId, UUID messageId, Predicate<ArchiveRule> applies) {
         List<Place> places = messages.places(owner, messageId);
-        String id = messages.byId(owner, messageId)
-                .map(message -> message.messageId())
-                .orElse("");
         for (Place place : places) {
             Optional<Source> source = sources.byId(owner, place.sourceId())
                     .filter(found -> found.removedAt() == null && applies.test(found.archiveRule()));
@@ -59,6 +56,9 @@ public class Archiving {
             if (mail.archive().isEmpty() || !place.folder().equals(mail.inbox())) {
                 continue;
             }
+            String id = messages.byId(owner, messageId)
+                    .map(message -> message.messageId())
+                    .orElse("");
             outbox.add(
                     owner,
                     place.sourceId(),

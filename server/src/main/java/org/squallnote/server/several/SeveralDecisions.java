@@ -2,8 +2,10 @@ package org.squallnote.server.several;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -72,10 +74,10 @@ class SeveralDecisions {
             }
             switch (request.decision()) {
                 case NOTHING ->
-                    open.forEach(message -> decisions.decide(me, message.id(), Decision.NOTHING, false, changes));
+                    open.forEach(message -> decisions.decide(me, message, Decision.NOTHING, false, changes));
                 case PUT_OFF -> {
                     if (day != null) {
-                        open.forEach(message -> decisions.putOff(me, message.id(), day, changes));
+                        open.forEach(message -> decisions.putOff(me, message, day, changes));
                     }
                 }
                 case FOLLOW_UP -> followUp(me, request, open, changes);
@@ -123,7 +125,7 @@ class SeveralDecisions {
         Proposals.Proposer proposer = proposals.of(me, reader);
         for (StoredMessage message : open) {
             FollowUps.Content content = content(request, message, proposer, reader);
-            followUps.makeWithin(me, ids.next(), message.id(), content, changes);
+            followUps.makeWithin(me, ids.next(), message, content, changes);
         }
     }
 
@@ -142,9 +144,11 @@ class SeveralDecisions {
     }
 
     private List<StoredMessage> undecided(SignedIn me, SeveralRequest request) {
+        Map<UUID, StoredMessage> byId = new HashMap<>();
+        messages.byIds(me.accountId(), request.messageIds()).forEach(message -> byId.put(message.id(), message));
         List<StoredMessage> found = new ArrayList<>();
         for (UUID id : new LinkedHashSet<>(request.messageIds())) {
-            StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+            StoredMessage message = Optional.ofNullable(byId.get(id)).orElseThrow(() -> Refusal.notFound("message"));
             if (!Decisions.isDecided(message)) {
                 found.add(message);
             }

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -37,6 +38,7 @@ public interface HistoryStore {
 
     @Select("select id, owner, command_id, step, subject_type, subject_id, actor, at, before_state as before,"
             + " after_state as after from history where owner = #{owner} and command_id = #{commandId} order by step")
+    @ResultMap("org.squallnote.store.history.HistoryEntry")
     List<HistoryEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
     @Select("select h.command_id, h.at, h.actor, c.label, h.before_state as before, h.after_state as after,"

@@ -10,6 +10,7 @@ import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
@@ -42,9 +43,17 @@ public interface MessageStore {
     Optional<RawMessage> raw(@Param("owner") UUID owner, @Param("id") UUID id);
 
     @Select("select * from message where owner = #{owner} and id = #{id}")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
+    /** Several messages, in no order. */
+    @Select("<script>select * from message where owner = #{owner} and id in <foreach collection='ids' item='id'"
+            + " open='(' separator=',' close=')'>#{id}</foreach></script>")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
+    List<StoredMessage> byIds(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
+
     @Select("select * from message where owner = #{owner} and identity = #{identity}")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     Optional<StoredMessage> byIdentity(@Param("owner") UUID owner, @Param("identity") String identity);
 
     @Select("select id from message where owner = #{owner} and identity = #{identity}")
@@ -57,21 +66,26 @@ public interface MessageStore {
     /** The messages of a thread in the order sent; at most the newest thousand. */
     @Select("select * from (select * from message where owner = #{owner} and thread_id = #{threadId}"
             + " order by sent_at desc fetch first 1000 rows only) order by sent_at, id")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> inThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     @Select(THREADING + "where owner = #{owner} and thread_id = #{threadId} order by sent_at, id")
+    @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> threadingInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     /** For the traces of many threads in one query. */
     @Select("<script>" + THREADING + "where owner = #{owner} and thread_id in <foreach collection='threadIds' item='id'"
             + " open='(' separator=',' close=')'>#{id}</foreach> order by sent_at, id</script>")
+    @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> threadingInThreads(@Param("owner") UUID owner, @Param("threadIds") Collection<UUID> threadIds);
 
     @Select(THREADING + "where owner = #{owner} and component = #{component} order by received_at, id")
+    @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> inComponent(@Param("owner") UUID owner, @Param("component") UUID component);
 
     @Select(THREADING + "where owner = #{owner} and room_id = #{roomId} and sent_at between #{from} and #{to}"
             + " order by sent_at, id")
+    @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> inRoom(
             @Param("owner") UUID owner,
             @Param("roomId") String roomId,
@@ -147,11 +161,13 @@ public interface MessageStore {
     /** Incoming mail of a group of connected mail that came through a list. */
     @Select("select * from message where owner = #{owner} and component = #{component} and list_address is not null"
             + " and direction = 'INCOMING'")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> fromListsInComponent(@Param("owner") UUID owner, @Param("component") UUID component);
 
     /** Chat messages that answer an event. */
     @Select("select * from message where owner = #{owner} and room_id = #{roomId} and answers = #{eventId}"
             + " and direction = 'INCOMING' fetch first 200 rows only")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> answering(
             @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("eventId") String eventId);
 
@@ -174,6 +190,7 @@ public interface MessageStore {
             + " and (put_off_until is null or put_off_until &lt;= #{today}) and (nature, asks_me) in"
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
             + " #{kind.asksMe})</foreach> order by sent_at desc fetch first #{most} rows only</script>")
+    @ResultMap("org.squallnote.store.message.IntakeRow")
     List<IntakeRow> intake(
             @Param("owner") UUID owner,
             @Param("kinds") Collection<IntakeKind> kinds,
@@ -191,6 +208,7 @@ public interface MessageStore {
             + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version"
             + " from message where owner = #{owner} and decision = 'UNDECIDED' and put_off_until > #{today}"
             + " order by put_off_until, sent_at fetch first 200 rows only")
+    @ResultMap("org.squallnote.store.message.IntakeRow")
     List<IntakeRow> putOffBeyond(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     @Select("select count(*) from message where owner = #{owner} and source_id = #{sourceId}")
@@ -258,6 +276,7 @@ public interface MessageStore {
     /** Undecided messages of a thread sent before a moment. */
     @Select("select * from message where owner = #{owner} and thread_id = #{threadId} and decision = 'UNDECIDED'"
             + " and sent_at < #{before}")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> undecidedInThread(
             @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
 
