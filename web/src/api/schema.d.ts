@@ -1235,6 +1235,7 @@ export interface components {
             asks: "YES" | "NEVER" | null;
             /** Format: int32 */
             replyDays: number | null;
+            pastIntake: boolean;
         };
         RuleView: {
             party: string;
@@ -1242,6 +1243,7 @@ export interface components {
             asks: "YES" | "NEVER" | null;
             /** Format: int32 */
             replyDays: number | null;
+            pastIntake: boolean;
         };
         SeenCertificate: {
             subject: string;
@@ -2132,7 +2134,9 @@ export interface operations {
     };
     nothing: {
         parameters: {
-            query?: never;
+            query?: {
+                always?: boolean;
+            };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;

@@ -8,7 +8,7 @@ const emit = defineEmits<{
   followUp: []
   addTo: []
   putOff: []
-  nothing: []
+  nothing: [always: boolean]
   leave: []
   back: []
 }>()
@@ -43,9 +43,18 @@ const DECIDED: Record<MessageView['decision'], string> = {
         class="btn h-9 sm:h-8"
         type="button"
         data-test="decide-nothing"
-        @click="emit('nothing')"
+        @click="emit('nothing', false)"
       >
         Nothing to do <span class="key">N</span>
+      </button>
+      <button
+        class="btn btn-quiet h-9 px-2 sm:h-8"
+        type="button"
+        :title="`Nothing to do, and everything from ${message.reading.list ? 'this list' : 'this sender'} goes past Intake`"
+        data-test="decide-nothing-always"
+        @click="emit('nothing', true)"
+      >
+        always <span class="key">⇧ N</span>
       </button>
       <button
         class="btn h-9 sm:h-8"

@@ -138,7 +138,24 @@ useKeys('Intake', [
   { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
   { key: 'f', does: 'Follow up', run: startFollowUp, when: ready },
   { key: 'g', does: 'Add to a follow-up', run: () => (mode.value = 'add-to'), when: ready },
-  { key: 'n', does: 'Nothing to do', run: nothing, when: undecided },
+  {
+    key: 'n',
+    shift: false,
+    does: 'Nothing to do',
+    run: () => {
+      nothing()
+    },
+    when: undecided,
+  },
+  {
+    key: 'n',
+    shift: true,
+    does: 'Nothing to do, always from there',
+    run: () => {
+      nothing(true)
+    },
+    when: undecided,
+  },
   { key: 'p', does: 'Put off', run: () => (mode.value = 'put-off'), when: undecided },
   { key: 'l', does: 'Leave for later', run: leave, when: undecided },
   {

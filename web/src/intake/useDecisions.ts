@@ -22,11 +22,14 @@ export function useDecisions(options: {
     }
   }
 
-  function nothing(): void {
+  function nothing(always = false): void {
     const id = options.selected.value
     if (id) {
       void options.decide(
-        (header) => client.POST('/api/messages/{id}/nothing', { params: { path: { id }, header } }),
+        (header) =>
+          client.POST('/api/messages/{id}/nothing', {
+            params: { path: { id }, query: { always }, header },
+          }),
         [id],
       )
     }

@@ -30,7 +30,8 @@ function change(rule: RuleView, changed: Partial<RuleView>): void {
   </Note>
   <p v-else-if="lines.length === 0">
     Nothing yet. In Intake, <span class="key">⇧ W</span> says of the sender of a message that they
-    never ask, or always do; the date of a follow-up remembers a number of working days.
+    never ask, or always do, <span class="key">⇧ N</span> that all of it goes past Intake; the date
+    of a follow-up remembers a number of working days.
   </p>
   <ul v-else class="bg-surface border-line rounded border">
     <li
@@ -46,6 +47,16 @@ function change(rule: RuleView, changed: Partial<RuleView>): void {
           class="btn btn-quiet h-7 px-1.5"
           type="button"
           @click="change(rule, { asks: null })"
+        >
+          Forget
+        </button>
+      </span>
+      <span v-if="rule.pastIntake" class="flex items-center gap-1" data-test="past-intake"
+        >goes past Intake
+        <button
+          class="btn btn-quiet h-7 px-1.5"
+          type="button"
+          @click="change(rule, { pastIntake: false })"
         >
           Forget
         </button>

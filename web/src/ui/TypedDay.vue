@@ -13,7 +13,8 @@ const found = ref<DayView>()
 const input = useTemplateRef<HTMLInputElement>('input')
 
 onMounted(() => {
-  if (focus) {
+  // On a touch screen the keyboard would cover what can be chosen.
+  if (focus && !matchMedia('(pointer: coarse)').matches) {
     input.value?.focus()
   }
 })

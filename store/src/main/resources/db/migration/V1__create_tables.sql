@@ -21,6 +21,7 @@ create table party_rule (
     party varchar(320) not null,
     asks varchar(10),
     reply_days int,
+    past_intake boolean not null,
     made_at timestamp(9) with time zone not null,
     primary key (owner, party)
 );

@@ -19,6 +19,7 @@ final class Pictures {
     private static final String[] OF_EACH_VIEW = {
         "intake:/intake:1280:light:[title^='Tilda Brandt']",
         "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
+        "intake-several:/intake:1280:light:[title^='Tilda Brandt'],key=x,[title^='Bo Lindgren'],key=x,key=f",
         "intake-night-watch:/intake:1280:dark:key=a",
         "intake-narrow:/intake:390:light:",
         "message-narrow:/intake:390:light:[title^='Tilda Brandt']",

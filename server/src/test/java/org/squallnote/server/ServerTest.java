@@ -207,7 +207,7 @@ abstract class ServerTest {
                 "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
                 "select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",
-                "select party, asks, reply_days from party_rule where owner = ? order by party",
+                "select party, asks, reply_days, past_intake from party_rule where owner = ? order by party",
                 "select id, name, hue, monogram, letter, place, reply_days, retired_at from category where owner = ? order by id")) {
             jdbc.queryForList(query, me.accountId()).forEach(row -> state.add(row.toString()));
         }

@@ -141,6 +141,28 @@ class SeveralTest extends ServerTest {
     }
 
     @Test
+    void whatNeedsNothingEverGoesPastIntakeAndCanBeTakenBack() {
+        List<String> before = decidedState(me);
+        String command = change(me, HttpMethod.POST, "/api/messages/" + ids.get(2) + "/nothing?always=true", "");
+        assertThat(total()).isZero();
+        arrive(me, mail(9, "later@x.example", "Tide", "", "Could you look at the tide today?"));
+        String later = messageId(me, "later@x.example");
+        assertThat(total()).isZero();
+        JsonNode said = get(me, "/api/history/" + later).path(0);
+        assertThat(said.path("label").asString("")).startsWith("Past Intake, as you said of Tilda Brandt");
+        assertThat(get(me, "/api/party-rules").path(0).path("pastIntake").asBoolean())
+                .isTrue();
+
+        undo(said.path("commandId").asString(""));
+        assertThat(total()).isEqualTo(1);
+        undo(command);
+        assertThat(total()).isEqualTo(6);
+        assertThat(decidedState(me)).containsAll(before);
+        arrive(me, mail(10, "last@x.example", "Tide", "", "The tide is low."));
+        assertThat(total()).isEqualTo(7);
+    }
+
+    @Test
     void nobodyDecidesWhatBelongsToSomebodyElse() {
         SignedIn stranger = newAccount();
         List<String> before = decidedState(me);

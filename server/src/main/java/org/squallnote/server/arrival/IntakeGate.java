@@ -25,6 +25,8 @@ import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.settings.PartyRule;
+import org.squallnote.store.settings.SettingsStore;
 import org.squallnote.store.source.SourceStore;
 
 /**
@@ -41,6 +43,7 @@ class IntakeGate {
     private final SourceStore sources;
     private final ThreadTurns turns;
     private final AnswerSeen answerSeen;
+    private final SettingsStore settings;
     private final Commands commands;
     private final LiveEvents live;
     private final Clock clock;
@@ -50,6 +53,7 @@ class IntakeGate {
             SourceStore sources,
             ThreadTurns turns,
             AnswerSeen answerSeen,
+            SettingsStore settings,
             Commands commands,
             LiveEvents live,
             Clock clock) {
@@ -57,6 +61,7 @@ class IntakeGate {
         this.sources = sources;
         this.turns = turns;
         this.answerSeen = answerSeen;
+        this.settings = settings;
         this.commands = commands;
         this.live = live;
         this.clock = clock;
@@ -72,6 +77,10 @@ class IntakeGate {
         Map<UUID, List<ThreadingRow>> rowsOf = rowsByThread(owner, touchedThreads);
         Map<UUID, ThreadingRow> byId = new HashMap<>();
         rowsOf.values().forEach(rows -> rows.forEach(row -> byId.put(row.id(), row)));
+        Set<String> past = settings.rules(owner).stream()
+                .filter(PartyRule::pastIntake)
+                .map(PartyRule::party)
+                .collect(Collectors.toSet());
         for (StoredMessage message : fresh) {
             ThreadingRow row = byId.get(message.id());
             if (row == null) {
@@ -86,11 +95,27 @@ class IntakeGate {
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED
                     : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
-            if (decision != message.decision()) {
+            if (decision == Decision.UNDECIDED && past.contains(message.party())) {
+                letPast(owner, message);
+            } else if (decision != message.decision()) {
                 messages.decide(owner, message.id(), decision, null);
             }
         }
         live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
+    }
+
+    /** What the user wants to see nothing of is decided as it arrives; the history says so, and undo brings it back. */
+    private void letPast(UUID owner, StoredMessage message) {
+        Instant now = clock.instant();
+        commands.runWithin(owner, "past-intake", changes -> {
+            messages.decide(owner, message.id(), Decision.NOTHING, now);
+            changes.record(
+                            SubjectType.MESSAGE,
+                            message.id(),
+                            new DecisionState(Decision.UNDECIDED, null, message.correction(), null),
+                            new DecisionState(Decision.NOTHING, now, message.correction(), null))
+                    .label("Past Intake, as you said of " + message.from().displayName() + ": " + message.subject());
+        });
     }
 
     private Map<UUID, List<ThreadingRow>> rowsByThread(UUID owner, Collection<UUID> threadIds) {

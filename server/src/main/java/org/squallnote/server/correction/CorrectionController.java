@@ -48,17 +48,18 @@ class CorrectionController {
 
     /** A rule about everything from one address or list. */
     record RuleView(
-            String party, @Nullable Asks asks, @Nullable Integer replyDays) {
+            String party, @Nullable Asks asks, @Nullable Integer replyDays, boolean pastIntake) {
 
         static RuleView of(PartyRule rule) {
-            return new RuleView(rule.party(), rule.asks(), rule.replyDays());
+            return new RuleView(rule.party(), rule.asks(), rule.replyDays(), rule.pastIntake());
         }
     }
 
     record RuleChange(
             @NotBlank @Size(max = 320) String party,
             @Nullable Asks asks,
-            @Nullable @Min(0) @Max(90) Integer replyDays) {}
+            @Nullable @Min(0) @Max(90) Integer replyDays,
+            boolean pastIntake) {}
 
     /** Says whether a message asks me, for this one or for everything from its sender or list. */
     @PostMapping("/api/messages/{id}/asks")
@@ -109,6 +110,6 @@ class CorrectionController {
     @PutMapping("/api/party-rules")
     Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
         String party = body.party().strip().toLowerCase(Locale.ROOT);
-        return rules.change(me, commandId, party, body.asks(), body.replyDays());
+        return rules.change(me, commandId, party, body.asks(), body.replyDays(), body.pastIntake());
     }
 }

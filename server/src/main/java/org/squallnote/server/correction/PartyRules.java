@@ -5,6 +5,8 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.server.account.SignedIn;
@@ -23,7 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Rules about everything from one sender or list. */
 @Component
-class PartyRules implements Restorer {
+public class PartyRules implements Restorer {
 
     private final SettingsStore store;
     private final ReadAgain readAgain;
@@ -41,17 +43,20 @@ class PartyRules implements Restorer {
 
     /** A rule as it stands in the history. */
     record RuleState(
-            String party, @Nullable Asks asks, @Nullable Integer replyDays) {
+            String party, @Nullable Asks asks, @Nullable Integer replyDays, boolean pastIntake) {
 
         String inWords() {
             String asking = asks == null ? "" : asks == Asks.NEVER ? "never asks you" : "always asks you";
             String days = replyDays == null ? "" : "replies within " + replyDays + " working days";
-            String both = asking.isEmpty() || days.isEmpty() ? asking + days : asking + ", " + days;
-            return both.isEmpty() ? "nothing special any more" : both;
+            String past = pastIntake ? "goes past Intake" : "";
+            String all = Stream.of(asking, days, past)
+                    .filter(part -> !part.isEmpty())
+                    .collect(Collectors.joining(", "));
+            return all.isEmpty() ? "nothing special any more" : all;
         }
 
         boolean saysNothing() {
-            return asks == null && replyDays == null;
+            return asks == null && replyDays == null && !pastIntake;
         }
     }
 
@@ -61,43 +66,57 @@ class PartyRules implements Restorer {
 
     /** Says whether everything from there asks me. */
     Done asks(SignedIn me, UUID commandId, String party, String name, Asks asks) {
+        RuleState before = state(me.accountId(), party);
         return change(
                 me,
                 commandId,
-                new RuleState(party, asks, state(me.accountId(), party).replyDays()),
+                new RuleState(party, asks, before.replyDays(), before.pastIntake()),
                 (asks == Asks.NEVER ? "Never asks you: everything from " : "Always asks you: everything from ") + name);
     }
 
     /** Says within how many working days replies are due. */
     Done replyDays(SignedIn me, UUID commandId, String party, String name, int days) {
+        RuleState before = state(me.accountId(), party);
         return change(
                 me,
                 commandId,
-                new RuleState(party, state(me.accountId(), party).asks(), days),
+                new RuleState(party, before.asks(), days, before.pastIntake()),
                 "Replies to " + name + ": within " + days + (days == 1 ? " working day" : " working days"));
     }
 
     /** Says anew what holds for a party; nothing takes the rule away. */
-    Done change(SignedIn me, UUID commandId, String party, @Nullable Asks asks, @Nullable Integer replyDays) {
-        RuleState rule = new RuleState(party, asks, replyDays);
+    Done change(
+            SignedIn me,
+            UUID commandId,
+            String party,
+            @Nullable Asks asks,
+            @Nullable Integer replyDays,
+            boolean pastIntake) {
+        RuleState rule = new RuleState(party, asks, replyDays, pastIntake);
         return change(me, commandId, rule, "What holds for " + party + ": " + rule.inWords());
     }
 
     private Done change(SignedIn me, UUID commandId, RuleState rule, String label) {
+        return commands.run(me, commandId, "party-rule", changes -> {
+            save(me.accountId(), rule, changes);
+            changes.label(label);
+        });
+    }
+
+    /** Has everything from there go past Intake from now on, as part of a command. */
+    public void letPast(UUID owner, String party, Changes changes) {
+        RuleState before = state(owner, party);
+        save(owner, new RuleState(party, before.asks(), before.replyDays(), true), changes);
+    }
+
+    private void save(UUID owner, RuleState rule, Changes changes) {
         if (rule.party().isBlank()) {
             throw Refusal.invalid("This message does not say who wrote it, so nothing can be remembered for them.");
         }
-        return commands.run(me, commandId, "party-rule", changes -> {
-            RuleState before = state(me.accountId(), rule.party());
-            write(me.accountId(), rule);
-            changes.record(
-                            SubjectType.PARTY_RULE,
-                            idOf(me.accountId(), rule.party()),
-                            before,
-                            state(me.accountId(), rule.party()))
-                    .label(label)
-                    .touch(Topic.INTAKE, Topic.THREADS, Topic.READING);
-        });
+        RuleState before = state(owner, rule.party());
+        write(owner, rule);
+        changes.record(SubjectType.PARTY_RULE, idOf(owner, rule.party()), before, state(owner, rule.party()))
+                .touch(Topic.INTAKE, Topic.THREADS, Topic.READING);
     }
 
     private void write(UUID owner, RuleState rule) {
@@ -105,7 +124,9 @@ class PartyRules implements Restorer {
         if (rule.saysNothing()) {
             store.deleteRule(owner, rule.party());
         } else {
-            store.saveRule(owner, new PartyRule(rule.party(), rule.asks(), rule.replyDays(), clock.instant()));
+            store.saveRule(
+                    owner,
+                    new PartyRule(rule.party(), rule.asks(), rule.replyDays(), rule.pastIntake(), clock.instant()));
         }
         if (!before.equals(Optional.ofNullable(rule.asks()))) {
             readAgain.party(owner, rule.party());
@@ -114,8 +135,8 @@ class PartyRules implements Restorer {
 
     private RuleState state(UUID owner, String party) {
         return store.rule(owner, party)
-                .map(rule -> new RuleState(party, rule.asks(), rule.replyDays()))
-                .orElse(new RuleState(party, null, null));
+                .map(rule -> new RuleState(party, rule.asks(), rule.replyDays(), rule.pastIntake()))
+                .orElse(new RuleState(party, null, null, false));
     }
 
     private static UUID idOf(UUID owner, String party) {

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,6 +16,7 @@ import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.Restorer;
+import org.squallnote.server.correction.PartyRules;
 import org.squallnote.server.correction.ReadAgain;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Archiving;
@@ -35,6 +37,7 @@ public class Decisions implements Restorer {
     private final Commands commands;
     private final Archiving archiving;
     private final ReadAgain readAgain;
+    private final PartyRules rules;
     private final Clock clock;
     private final JsonMapper json;
 
@@ -43,12 +46,14 @@ public class Decisions implements Restorer {
             Commands commands,
             Archiving archiving,
             ReadAgain readAgain,
+            PartyRules rules,
             Clock clock,
             JsonMapper json) {
         this.messages = messages;
         this.commands = commands;
         this.archiving = archiving;
         this.readAgain = readAgain;
+        this.rules = rules;
         this.clock = clock;
         this.json = json;
     }
@@ -57,6 +62,19 @@ public class Decisions implements Restorer {
         return commands.run(me, commandId, "nothing-to-do", changes -> {
             StoredMessage message = decide(me, messageId, Decision.NOTHING, false, changes);
             changes.label("Nothing to do: " + message.from().displayName() + ", " + message.subject());
+        });
+    }
+
+    /** Nothing to do about this message and everything from its sender or list, now and from now on. */
+    Done nothingAlways(SignedIn me, UUID commandId, UUID messageId) {
+        return commands.run(me, commandId, "nothing-always", changes -> {
+            StoredMessage message = get(me.accountId(), messageId);
+            rules.letPast(me.accountId(), message.party(), changes);
+            List<StoredMessage> waiting = messages.undecidedFrom(me.accountId(), message.party());
+            waiting.forEach(each -> decide(me, each, Decision.NOTHING, false, changes));
+            String from = message.listAddress() == null ? message.from().displayName() : message.listAddress();
+            changes.label("Past Intake from now on: everything from " + from
+                    + (waiting.size() > 1 ? "; " + waiting.size() + " were waiting" : ""));
         });
     }
 

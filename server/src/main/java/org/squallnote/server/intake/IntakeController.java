@@ -174,8 +174,12 @@ class IntakeController {
     }
 
     @PostMapping("/api/messages/{id}/nothing")
-    Done nothing(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
-        return decisions.nothing(me, commandId, id);
+    Done nothing(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean always) {
+        return always ? decisions.nothingAlways(me, commandId, id) : decisions.nothing(me, commandId, id);
     }
 
     @PostMapping("/api/messages/{id}/put-off")

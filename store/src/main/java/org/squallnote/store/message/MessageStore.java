@@ -280,6 +280,13 @@ public interface MessageStore {
     List<StoredMessage> undecidedInThread(
             @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
 
+    /** Undecided messages from an address or list; at most the newest thousand. */
+    @Select("select * from message where owner = #{owner} and decision = 'UNDECIDED' and"
+            + " ((list_address is null and from_address = #{party}) or list_address = #{party})"
+            + " order by sent_at desc fetch first 1000 rows only")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
+    List<StoredMessage> undecidedFrom(@Param("owner") UUID owner, @Param("party") String party);
+
     /** The category that the last follow-up from this writer got. */
     @Select("select f.category_id from follow_up f join follow_up_message l on l.follow_up_id = f.id join message m"
             + " on m.id = l.message_id where m.owner = #{owner} and m.from_address = #{address} and f.category_id is"

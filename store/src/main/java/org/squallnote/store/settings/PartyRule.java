@@ -10,6 +10,7 @@ import org.squallnote.store.message.Asks;
  * @param party the address, lower case
  * @param asks whether it asks me, whatever is read in it
  * @param replyDays working days until a reply
+ * @param pastIntake whether there is nothing to do about any of it, so that it goes past Intake
  */
 public record PartyRule(
-        String party, @Nullable Asks asks, @Nullable Integer replyDays, Instant madeAt) {}
+        String party, @Nullable Asks asks, @Nullable Integer replyDays, boolean pastIntake, Instant madeAt) {}

@@ -19,14 +19,16 @@ public interface SettingsStore {
     @Update("merge into account_settings (owner, settings) key (owner) values (#{owner}, #{settings})")
     void save(@Param("owner") UUID owner, @Param("settings") AccountSettings settings);
 
-    @Select("select party, asks, reply_days, made_at from party_rule where owner = #{owner} order by party")
+    @Select(
+            "select party, asks, reply_days, past_intake, made_at from party_rule where owner = #{owner} order by party")
     List<PartyRule> rules(UUID owner);
 
-    @Select("select party, asks, reply_days, made_at from party_rule where owner = #{owner} and party = #{party}")
+    @Select(
+            "select party, asks, reply_days, past_intake, made_at from party_rule where owner = #{owner} and party = #{party}")
     Optional<PartyRule> rule(@Param("owner") UUID owner, @Param("party") String party);
 
-    @Update("merge into party_rule (owner, party, asks, reply_days, made_at) key (owner, party)"
-            + " values (#{owner}, #{r.party}, #{r.asks}, #{r.replyDays}, #{r.madeAt})")
+    @Update("merge into party_rule (owner, party, asks, reply_days, past_intake, made_at) key (owner, party)"
+            + " values (#{owner}, #{r.party}, #{r.asks}, #{r.replyDays}, #{r.pastIntake}, #{r.madeAt})")
     void saveRule(@Param("owner") UUID owner, @Param("r") PartyRule rule);
 
     @Delete("delete from party_rule where owner = #{owner} and party = #{party}")
