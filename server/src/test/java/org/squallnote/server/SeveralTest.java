@@ -59,6 +59,23 @@ class SeveralTest extends ServerTest {
     }
 
     @Test
+    void whatIsShownBeforeIsWhatEachMessageProposes() {
+        JsonNode lines = json.readTree(call(me, HttpMethod.POST, DECIDE + "/preview", body(ids, "FOLLOW_UP", ""))
+                        .getResponse()
+                        .getContentAsByteArray())
+                .path("lines");
+        assertThat(lines).hasSize(ids.size());
+        for (JsonNode line : lines) {
+            String id = line.path("messageId").asString("");
+            JsonNode own = get(me, "/api/messages/" + id).path("proposal");
+            assertThat(line.path("title")).isEqualTo(own.path("title"));
+            assertThat(line.path("replyDay")).isEqualTo(own.path("replyBy"));
+            assertThat(line.path("replyTime")).isEqualTo(own.path("replyTime"));
+            assertThat(line.path("firm")).isEqualTo(own.path("firm"));
+        }
+    }
+
+    @Test
     void aDayForAllIsTheirReplyByAndMyOwnAim() {
         JsonNode preview = json.readTree(
                 call(me, HttpMethod.POST, DECIDE + "/preview", body(ids, "FOLLOW_UP", ",\"day\":\"2026-03-12\""))

@@ -49,6 +49,25 @@ public final class ReadableMessage {
                 List.of());
     }
 
+    /** A mail without its header fields, which decide nothing in a letter from one person to another. */
+    static MessageToRead letter(StoredMessage message) {
+        return new MessageToRead(
+                Channel.MAIL,
+                message.from(),
+                message.recipients().to(),
+                message.recipients().cc(),
+                message.sentAt(),
+                message.subject(),
+                Headers.none(),
+                message.body(),
+                Optional.empty(),
+                Optional.empty(),
+                false,
+                Set.of(),
+                false,
+                List.of());
+    }
+
     /** A chat message with the text that it has now. */
     public static MessageToRead chat(StoredMessage message, Optional<ChatRoom> room, boolean answersMine) {
         boolean direct = room.map(ChatRoom::direct).orElse(false);

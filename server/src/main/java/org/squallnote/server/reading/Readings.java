@@ -45,6 +45,13 @@ public class Readings {
         return reader.read(toRead(message), message.direction());
     }
 
+    /** The same for a proposal: of a letter from one person to another what stands in its row is enough. */
+    public Reading readForProposal(AccountReader reader, StoredMessage message) {
+        boolean letter =
+                message.channel() == Channel.MAIL && message.nature() == Nature.PERSON && message.listAddress() == null;
+        return letter ? reader.read(ReadableMessage.letter(message), message.direction()) : read(reader, message);
+    }
+
     private MessageToRead toRead(StoredMessage message) {
         UUID owner = message.owner();
         if (message.channel() == Channel.CHAT) {

@@ -131,7 +131,7 @@ class SeveralDecisions {
 
     private FollowUps.Content content(
             SeveralRequest request, StoredMessage message, Proposals.Proposer proposer, AccountReader reader) {
-        Proposals.Proposal proposal = proposer.of(message, readings.read(reader, message));
+        Proposals.Proposal proposal = proposer.of(message, readings.readForProposal(reader, message));
         boolean ownDay = request.day() == null;
         return new FollowUps.Content(
                 proposal.title(),
