@@ -207,7 +207,7 @@ class SittingIT {
         int before = left();
         openFirst("Pier Office 8");
         browser.press("g");
-        browser.find("[data-test=add-to] input").sendKeys("tide");
+        browser.find("[data-test=add-to] input").sendKeys("office 6");
         browser.until(
                 () -> browser.all("[data-test=add-to] [role=option]").size() == 1 ? Boolean.TRUE : null,
                 "one follow-up with these letters");
