@@ -8,7 +8,7 @@ export const liveConnected = readonly(connected)
 
 const KEYS: Record<string, string[]> = {
   INTAKE: ['intake', 'message', 'history'],
-  FOLLOW_UPS: ['follow-ups', 'follow-up', 'message', 'history'],
+  FOLLOW_UPS: ['follow-ups', 'follow-up', 'day', 'message', 'history'],
   THREADS: ['threads', 'thread', 'history'],
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],

@@ -1676,7 +1676,6 @@ export interface operations {
             query?: {
                 text?: string;
                 day?: string;
-                except?: string;
             };
             header?: never;
             path?: never;

@@ -48,7 +48,7 @@ const DECIDED: Record<MessageView['decision'], string> = {
         Nothing to do <span class="key">N</span>
       </button>
       <button
-        class="btn btn-quiet h-9 px-2 sm:h-8"
+        class="btn btn-quiet h-9 px-2 max-sm:order-last sm:h-8"
         type="button"
         :title="`Nothing to do, and everything from ${message.reading.list ? 'this list' : 'this sender'} goes past Intake`"
         data-test="decide-nothing-always"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { CategoryView, IntakeLine, QuickChoice } from '@/api/client'
 import type { Alike } from '@/intake/picks'
 import PutOff from '@/intake/PutOff.vue'
@@ -88,8 +88,6 @@ function pickWay(key: string): void {
     mode.value = 'choose'
   }
 }
-
-onMounted(() => (mode.value = 'choose'))
 </script>
 
 <template>

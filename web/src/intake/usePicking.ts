@@ -66,12 +66,16 @@ export function usePicking(options: {
   }
 
   async function decideRequest(request: SeveralRequest): Promise<void> {
+    const before = picks.value
     asked.value = undefined
     picks.value = NONE
-    await options.decide(
+    const done = await options.decide(
       (header) => client.POST('/api/intake/decisions', { params: { header }, body: request }),
       request.messageIds,
     )
+    if (!done) {
+      picks.value = before
+    }
   }
 
   const dragged = ref<string[]>([])

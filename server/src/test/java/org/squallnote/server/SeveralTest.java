@@ -96,7 +96,7 @@ class SeveralTest extends ServerTest {
         change(me, HttpMethod.POST, "/api/messages/" + ids.get(0) + "/nothing", "");
         String command = change(me, HttpMethod.POST, DECIDE, body(ids.subList(0, 3), "NOTHING", ""));
         assertThat(get(me, "/api/history/" + ids.get(1)).path(0).path("label").asString(""))
-                .isEqualTo("Nothing to do: 2 messages; 1 were decided already");
+                .isEqualTo("Nothing to do: 2 messages; 1 message decided already");
         assertThat(refusal(me, HttpMethod.POST, DECIDE, body(ids.subList(0, 3), "NOTHING", "")))
                 .contains("All of them were decided in another window already");
         undo(command);
@@ -258,5 +258,8 @@ class SeveralTest extends ServerTest {
         assertThat(full.path("due").asInt()).isEqualTo(5);
         assertThat(full.path("dueMinutes").asInt()).isEqualTo(400);
         assertThat(full.path("full").asBoolean()).isTrue();
+        jdbc.update("update follow_up set reply_day = date '2026-03-02' where owner = ?", me.accountId());
+        assertThat(get(me, "/api/day?day=2026-03-04").path("due").asInt()).isEqualTo(5);
+        assertThat(get(me, "/api/day?day=2026-03-05").path("due").asInt()).isZero();
     }
 }

@@ -7,7 +7,6 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
-import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -42,7 +41,7 @@ class DayController {
      *
      * @param day absent when the words name none
      * @param off why nobody works then, empty on a working day
-     * @param due how many open follow-ups are to be answered then
+     * @param due how many open follow-ups are to be answered then; today those that are late too
      * @param dueMinutes their efforts together
      * @param freeMinutes the working time of the day less a margin for the unforeseen
      */
@@ -62,25 +61,23 @@ class DayController {
     DayView read(
             @Me SignedIn me,
             @RequestParam(defaultValue = "") @Size(max = 80) String text,
-            @RequestParam(required = false) @Nullable LocalDate day,
-            @RequestParam(required = false) @Nullable UUID except) {
+            @RequestParam(required = false) @Nullable LocalDate day) {
         WorkingTime workingTime = workingTimes.of(me.accountId());
         if (day != null) {
-            return view(me, day, null, workingTime, except);
+            return view(me, day, null, workingTime);
         }
         boolean monthFirst = workingTimes.settings(me.accountId()).monthFirst();
         DateContext now =
                 new DateContext(LocalDateTime.ofInstant(clock.instant(), me.zoneId()), workingTime, monthFirst);
         Optional<DatePhrase> typed = TypedDate.read(text, now);
-        return typed.map(phrase -> view(me, phrase.day(), phrase.time().orElse(null), workingTime, except))
+        return typed.map(phrase -> view(me, phrase.day(), phrase.time().orElse(null), workingTime))
                 .orElse(DayView.NONE);
     }
 
-    private DayView view(
-            SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime, @Nullable UUID except) {
+    private DayView view(SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime) {
+        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
         List<Integer> efforts = followUps.open(me.accountId()).stream()
-                .filter(followUp ->
-                        day.equals(followUp.replyDay()) && !followUp.id().equals(except))
+                .filter(followUp -> isDueOn(day, followUp.replyDay(), today))
                 .map(DayController::effort)
                 .toList();
         DayLoad load = DayLoad.of(day, efforts, workingTime, clock.instant());
@@ -92,6 +89,11 @@ class DayController {
                 load.dueMinutes(),
                 load.freeMinutes(),
                 workingTime.isWorkingDay(day) && load.isFull());
+    }
+
+    /** What is late is due today. */
+    private static boolean isDueOn(LocalDate day, @Nullable LocalDate replyDay, LocalDate today) {
+        return replyDay != null && (day.equals(replyDay) || (day.equals(today) && replyDay.isBefore(today)));
     }
 
     private static int effort(FollowUp followUp) {

@@ -82,10 +82,10 @@ class SeveralDecisions {
                 }
                 case FOLLOW_UP -> followUp(me, request, open, changes);
             }
-            int missed = request.messageIds().size() - open.size();
+            int missed = missed(request, open);
             changes.label(verb(request.decision())
                     + count(open.size())
-                    + (missed > 0 ? "; " + missed + " were decided already" : ""));
+                    + (missed > 0 ? "; " + count(missed) + " decided already" : ""));
         });
     }
 
@@ -101,8 +101,22 @@ class SeveralDecisions {
         return messages == 1 ? "1 message" : messages + " messages";
     }
 
+    private static int missed(SeveralRequest request, List<StoredMessage> open) {
+        return (int) request.messageIds().stream().distinct().count() - open.size();
+    }
+
     SeveralPreview preview(SignedIn me, SeveralRequest request) {
         List<StoredMessage> open = undecided(me, request);
+        List<PreviewLine> lines = request.decision() == SeveralDecision.FOLLOW_UP
+                ? followUpLines(me, request, open)
+                : open.stream()
+                        .map(message -> new PreviewLine(
+                                message.id(), message.from().displayName(), message.subject(), null, null, false, null))
+                        .toList();
+        return new SeveralPreview(lines, missed(request, open));
+    }
+
+    private List<PreviewLine> followUpLines(SignedIn me, SeveralRequest request, List<StoredMessage> open) {
         AccountReader reader = readers.of(me.accountId());
         Proposals.Proposer proposer = proposals.of(me, reader);
         List<PreviewLine> lines = new ArrayList<>();
@@ -111,13 +125,13 @@ class SeveralDecisions {
             lines.add(new PreviewLine(
                     message.id(),
                     message.from().displayName(),
-                    request.decision() == SeveralDecision.FOLLOW_UP ? content.title() : message.subject(),
+                    content.title(),
                     content.replyDay(),
                     content.replyTime(),
                     content.firm(),
                     content.categoryId()));
         }
-        return new SeveralPreview(lines, request.messageIds().size() - open.size());
+        return lines;
     }
 
     private void followUp(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {

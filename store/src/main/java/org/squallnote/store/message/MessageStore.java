@@ -25,6 +25,11 @@ public interface MessageStore {
             + " sent_at, message_id, refs, room_id, answers, component, thread_id, decision, asks_me,"
             + " list_address from message ";
 
+    /** What the list of Intake shows. */
+    String INTAKE = "select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
+            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, list_address, reply_day,"
+            + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version from message ";
+
     @Insert("insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
             + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files, notices,"
             + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, put_off_until, mentions,"
@@ -183,10 +188,7 @@ public interface MessageStore {
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
 
     /** The newest undecided messages of the given kinds that are not put off beyond today. */
-    @Select("<script>select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
-            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, list_address, reply_day,"
-            + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version"
-            + " from message where owner = #{owner} and decision = 'UNDECIDED'"
+    @Select("<script>" + INTAKE + "where owner = #{owner} and decision = 'UNDECIDED'"
             + " and (put_off_until is null or put_off_until &lt;= #{today}) and (nature, asks_me) in"
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
             + " #{kind.asksMe})</foreach> order by sent_at desc fetch first #{most} rows only</script>")
@@ -203,10 +205,7 @@ public interface MessageStore {
     List<IntakeCount> intakeCounts(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     /** Undecided messages that are put off beyond today, those that come back first before the others. */
-    @Select("select id, thread_id, source_id, channel, nature, from_name, from_address, subject,"
-            + " substring(body from 1 for 240) as beginning, asks_me, ask, sent_at, room_id, list_address, reply_day,"
-            + " reply_time, reply_firm, files != '{\"list\":[]}' as has_files, put_off_until, version"
-            + " from message where owner = #{owner} and decision = 'UNDECIDED' and put_off_until > #{today}"
+    @Select(INTAKE + "where owner = #{owner} and decision = 'UNDECIDED' and put_off_until > #{today}"
             + " order by put_off_until, sent_at fetch first 200 rows only")
     @ResultMap("org.squallnote.store.message.IntakeRow")
     List<IntakeRow> putOffBeyond(@Param("owner") UUID owner, @Param("today") LocalDate today);
