@@ -26,7 +26,7 @@ function drop(choice: SeveralChoice): void {
 
 <template>
   <div
-    class="bg-paper/95 absolute inset-0 z-20 overflow-auto p-6"
+    class="bg-paper absolute inset-0 z-20 overflow-auto p-6"
     data-test="drop-targets"
     @dragover.prevent
   >

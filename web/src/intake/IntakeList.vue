@@ -42,8 +42,12 @@ function startDrag(event: DragEvent, id: string): void {
   emit('drag', id)
 }
 
+/** Where nothing waits at all, the empty Intake says so; empty heaps would only repeat it. */
 const heaps = computed(() =>
-  HEAPS.map((heap) => ({ ...heap, lines: lines.filter((line) => line.heap === heap.heap) })),
+  (lines.length === 0 ? [] : HEAPS).map((heap) => ({
+    ...heap,
+    lines: lines.filter((line) => line.heap === heap.heap),
+  })),
 )
 const list = useTemplateRef<HTMLElement>('list')
 

@@ -10,7 +10,7 @@ function takeBack(id: number, undo: () => Promise<void>): void {
 
 <template>
   <div
-    class="pointer-events-none fixed inset-x-0 bottom-28 z-50 flex flex-col items-center gap-2 px-3 sm:inset-x-auto sm:right-3 sm:bottom-14 sm:items-end"
+    class="pointer-events-none fixed inset-x-0 top-14 z-50 flex flex-col items-center gap-2 px-3 sm:inset-x-auto sm:top-auto sm:right-3 sm:bottom-14 sm:items-end"
     role="status"
     aria-live="polite"
   >

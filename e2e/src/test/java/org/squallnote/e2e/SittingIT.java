@@ -216,9 +216,22 @@ class SittingIT {
         awaitLeft(before - 1);
     }
 
-    /** The figures that Intake is made for; both are printed. */
     @Test
     @Order(7)
+    void whatNeedsNothingEverIsListedAmongTheSenders() {
+        int before = left();
+        openFirst("Pier Office 9");
+        browser.pressWith(Keys.SHIFT, "n");
+        browser.untilText("Past Intake from now on: everything from Pier Office 9");
+        browser.until(() -> left() < before ? Boolean.TRUE : null, "fewer messages");
+        browser.open("/settings/senders");
+        assertThat(browser.find("[data-test=past-intake]").getText()).contains("goes past Intake");
+        browser.open("/intake");
+    }
+
+    /** The figures that Intake is made for; both are printed. */
+    @Test
+    @Order(8)
     void aHundredMessagesAreDecidedByKeyboardAlone() {
         browser.open("/intake");
         browser.find("article");
