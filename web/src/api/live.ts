@@ -7,7 +7,7 @@ const connected = ref(true)
 export const liveConnected = readonly(connected)
 
 const KEYS: Record<string, string[]> = {
-  INTAKE: ['intake', 'message', 'history'],
+  INTAKE: ['intake', 'message', 'history', 'recipe-runs'],
   FOLLOW_UPS: ['follow-ups', 'follow-up', 'day', 'message', 'history'],
   THREADS: ['threads', 'thread', 'history'],
   CATEGORIES: ['categories'],

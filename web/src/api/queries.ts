@@ -124,3 +124,48 @@ export function useReadingProgress() {
 export function useOutbox() {
   return useQuery({ queryKey: ['outbox'], queryFn: () => unwrap(client.GET('/api/outbox')) })
 }
+
+export function usePhrases() {
+  return useQuery({ queryKey: ['phrases'], queryFn: () => unwrap(client.GET('/api/phrases')) })
+}
+
+export function useRecipes() {
+  return useQuery({ queryKey: ['recipes'], queryFn: () => unwrap(client.GET('/api/recipes')) })
+}
+
+export function useRecipeRuns() {
+  return useQuery({
+    queryKey: ['recipe-runs'],
+    queryFn: () => unwrap(client.GET('/api/recipes/runs')),
+  })
+}
+
+/** What each recipe would do to a message. */
+export function useRecipePlans(messageId: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['recipe-plans', toValue(messageId)]),
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/messages/{id}/recipes', { params: { path: { id: toValue(messageId) } } }),
+      ),
+    staleTime: 0,
+  })
+}
+
+export function usePreferences() {
+  const session = useSession()
+  return useQuery({
+    queryKey: ['preferences'],
+    queryFn: () => unwrap(client.GET('/api/preferences')),
+    enabled: computed(() => session.data.value?.state === 'SIGNED_IN'),
+  })
+}
+
+/** Those who have written lately, the most recent first. */
+export function useWriters() {
+  return useQuery({
+    queryKey: ['writers'],
+    queryFn: () => unwrap(client.GET('/api/capture/people')),
+    staleTime: 600_000,
+  })
+}

@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/capture/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/capture/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/categories": {
         parameters: {
             query?: never;
@@ -123,7 +155,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["read"];
+        get: operations["read_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -157,7 +189,7 @@ export interface paths {
         };
         get: operations["all_2"];
         put?: never;
-        post?: never;
+        post: operations["capture"];
         delete?: never;
         options?: never;
         head?: never;
@@ -308,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/answer": {
         parameters: {
             query?: never;
@@ -318,6 +366,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["asked"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/decline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/draft": {
         parameters: {
             query?: never;
@@ -372,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/draft/files/{fileId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["addFile"];
+        post?: never;
+        delete: operations["removeFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/files/{index}": {
         parameters: {
             query?: never;
@@ -382,6 +478,22 @@ export interface paths {
         get: operations["file"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
         delete?: never;
         options?: never;
         head?: never;
@@ -436,6 +548,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/reply-days": {
         parameters: {
             query?: never;
@@ -468,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{messageId}/follow-ups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeEach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{messageId}/follow-ups/{id}": {
         parameters: {
             query?: never;
@@ -478,6 +622,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{messageId}/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["run"];
         delete?: never;
         options?: never;
         head?: never;
@@ -564,6 +724,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phrases/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save"];
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["preferences"];
+        put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reading/progress": {
         parameters: {
             query?: never;
@@ -575,6 +783,70 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/dry-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dryRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_2"];
+        post?: never;
+        delete: operations["delete_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -604,7 +876,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workingTime"];
-        put: operations["save"];
+        put: operations["save_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -619,7 +891,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -826,6 +1098,16 @@ export interface components {
             text: string;
             toAll: boolean;
         };
+        AskedView: {
+            sentence: string;
+            who: string;
+            title: string;
+            /** Format: date */
+            day: string | null;
+            /** Format: time-local */
+            time: string | null;
+            people: components["schemas"]["Party"][];
+        };
         AwaitedView: {
             name: string;
             /** Format: uuid */
@@ -840,6 +1122,32 @@ export interface components {
             byTime: string | null;
             promised: boolean;
             what: string;
+        };
+        CaptureItem: {
+            title: string;
+            /** Format: date */
+            replyDay: string | null;
+            /** Format: time-local */
+            replyTime: string | null;
+            firm: boolean;
+            /** Format: int32 */
+            effortMinutes: number | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            people: components["schemas"]["Party"][];
+            place: string;
+            steps: string[];
+            why: string;
+        };
+        CaptureRequest: {
+            text: string;
+        };
+        CaptureView: {
+            /** @enum {string} */
+            sort: "LINE" | "LIST" | "NOTES";
+            items: components["schemas"]["CaptureItem"][];
+            /** Format: int32 */
+            left: number;
         };
         CategoryForm: {
             name: string;
@@ -881,6 +1189,19 @@ export interface components {
             passed: boolean;
             steps: components["schemas"]["TestStep"][];
         };
+        ConditionsForm: {
+            sender: string;
+            domain: string;
+            list: string;
+            room: string;
+            words: string[];
+            /** @enum {string|null} */
+            nature: "BOUNCE" | "AUTO_REPLY" | "INVITATION" | "BULK" | "PERSON" | null;
+            /** @enum {string|null} */
+            addressed: "TO" | "CC" | null;
+            files: boolean | null;
+            asksMe: boolean | null;
+        };
         DayHours: {
             /** @enum {string} */
             day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
@@ -918,13 +1239,41 @@ export interface components {
             what: string;
             answeredBy: string | null;
         };
+        DetailsRequest: {
+            /** Format: date */
+            startDay: string | null;
+            place: string;
+            people: components["schemas"]["PersonRequest"][];
+            checklist: components["schemas"]["StepRequest"][];
+            note: string;
+        };
         Done: {
             /** Format: uuid */
             commandId: string;
             label: string;
         };
+        DraftFileView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int32 */
+            size: number;
+        };
         DraftText: {
             text: string;
+        };
+        DryRun: {
+            /** Format: int32 */
+            found: number;
+            newest: components["schemas"]["DryRunLine"][];
+        };
+        DryRunLine: {
+            /** Format: uuid */
+            messageId: string;
+            from: string;
+            subject: string;
+            /** Format: date-time */
+            sentAt: string;
         };
         FileView: {
             /** Format: int32 */
@@ -937,6 +1286,8 @@ export interface components {
         };
         FollowUpDetail: {
             line: components["schemas"]["FollowUpLine"];
+            checklist: components["schemas"]["Item"][];
+            note: string;
             /** Format: date-time */
             createdAt: string;
             messages: components["schemas"]["LinkView"][];
@@ -957,6 +1308,15 @@ export interface components {
             /** Format: int32 */
             effortMinutes: number | null;
             forReply: boolean;
+            /** Format: date */
+            startDay: string | null;
+            place: string;
+            people: components["schemas"]["Party"][];
+            /** Format: int32 */
+            steps: number;
+            /** Format: int32 */
+            stepsDone: number;
+            noted: boolean;
             answerSeen: boolean;
             /** @enum {string} */
             state: "OPEN" | "DONE" | "DROPPED";
@@ -991,12 +1351,33 @@ export interface components {
             /** Format: int32 */
             effortMinutes: number | null;
             forReply: boolean | null;
+            details: components["schemas"]["DetailsRequest"] | null;
         };
         FollowUpsView: {
             open: components["schemas"]["FollowUpLine"][];
+            later: components["schemas"]["FollowUpLine"][];
             ended: components["schemas"]["FollowUpLine"][];
             /** Format: int32 */
             undated: number;
+        };
+        HandOverRequest: {
+            name: string;
+            /** Format: email */
+            address: string;
+            text: string;
+        };
+        HandOverTo: {
+            name: string;
+            /** Format: email */
+            address: string;
+            text: string;
+        };
+        HandOverView: {
+            mine: boolean;
+            who: string;
+            /** @enum {string} */
+            state: "OFFERED" | "ACCEPTED" | "DECLINED";
+            word: string;
         };
         HistoryLineView: {
             /** Format: uuid */
@@ -1049,6 +1430,10 @@ export interface components {
             putOff: components["schemas"]["IntakeLine"][];
             quickChoices: components["schemas"]["QuickChoice"][];
         };
+        Item: {
+            text: string;
+            done: boolean;
+        };
         LinkView: {
             /** Format: uuid */
             messageId: string;
@@ -1056,7 +1441,10 @@ export interface components {
             threadId: string;
             /** Format: date-time */
             linkedAt: string;
+            sentence: string;
             snapshot: components["schemas"]["Snapshot"];
+            textNow: string | null;
+            removedNow: boolean;
         };
         MailFolders: {
             names: string[];
@@ -1132,13 +1520,16 @@ export interface components {
             files: components["schemas"]["FileView"][];
             notices: string[];
             /** @enum {string} */
-            decision: "UNDECIDED" | "FOLLOW_UP" | "ANSWERED" | "NOTHING" | "NOT_ASKED";
+            decision: "UNDECIDED" | "FOLLOW_UP" | "ANSWERED" | "HANDED_OVER" | "NOTHING" | "NOT_ASKED";
             edited: boolean;
             removed: boolean;
             source: string;
             followUps: components["schemas"]["FollowUpRef"][];
             proposal: components["schemas"]["Proposal"];
+            proposals: components["schemas"]["Proposal"][];
             draft: string | null;
+            draftFiles: components["schemas"]["DraftFileView"][];
+            handOver: components["schemas"]["HandOverView"] | null;
         };
         NewAccount: {
             signIn: string;
@@ -1146,13 +1537,22 @@ export interface components {
             password: string;
             zone: string;
         };
+        NewFollowUpRequest: {
+            /** Format: uuid */
+            id: string;
+            sentence: string;
+            content: components["schemas"]["FollowUpRequest"];
+        };
+        NewFollowUps: {
+            followUps: components["schemas"]["NewFollowUpRequest"][];
+        };
         OutboxLine: {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
             commandId: string;
             /** @enum {string} */
-            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "ARCHIVE" | "UNARCHIVE";
+            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD";
             /** @enum {string} */
             state: "WAITING" | "UNDER_WAY" | "DONE" | "FAILED" | "UNCERTAIN" | "CANCELLED";
             /** Format: uuid */
@@ -1168,6 +1568,34 @@ export interface components {
             name: string;
             address: string;
         };
+        PersonRequest: {
+            name: string;
+            address: string;
+        };
+        PhraseForm: {
+            name: string;
+            text: string;
+        };
+        PhraseView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            text: string;
+        };
+        Plan: {
+            /** Format: uuid */
+            recipeId: string;
+            name: string;
+            letter: string | null;
+            steps: string[];
+        };
+        Preferences: {
+            keys: {
+                [key: string]: string;
+            };
+            /** Format: email */
+            captureAddress: string;
+        };
         PreviewLine: {
             /** Format: uuid */
             messageId: string;
@@ -1182,6 +1610,7 @@ export interface components {
             categoryId: string | null;
         };
         Proposal: {
+            sentence: string;
             title: string;
             /** Format: date */
             replyBy: string;
@@ -1195,6 +1624,7 @@ export interface components {
             /** Format: int32 */
             effortMinutes: number;
             forReply: boolean;
+            people: components["schemas"]["Party"][];
         };
         QuickChoice: {
             label: string;
@@ -1216,6 +1646,22 @@ export interface components {
             replyByWhy: string;
             marks: components["schemas"]["Mark"][];
             subjectMark: components["schemas"]["Mark"] | null;
+        };
+        RecipeForm: {
+            name: string;
+            letter: string | null;
+            /** Format: int32 */
+            place: number;
+            automatic: boolean;
+            conditions: components["schemas"]["ConditionsForm"];
+            steps: components["schemas"]["StepForm"][];
+        };
+        RecipeView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+            form: components["schemas"]["RecipeForm"];
         };
         RegionView: {
             code: string;
@@ -1245,6 +1691,18 @@ export interface components {
             replyDays: number | null;
             pastIntake: boolean;
         };
+        RunView: {
+            /** Format: uuid */
+            commandId: string;
+            recipe: string;
+            /** Format: uuid */
+            messageId: string;
+            automatic: boolean;
+            about: string;
+            /** Format: date-time */
+            at: string;
+            undone: boolean;
+        };
         SeenCertificate: {
             subject: string;
             issuer: string;
@@ -1272,11 +1730,12 @@ export interface components {
         SeveralRequest: {
             messageIds: string[];
             /** @enum {string} */
-            decision: "NOTHING" | "PUT_OFF" | "FOLLOW_UP";
+            decision: "NOTHING" | "PUT_OFF" | "FOLLOW_UP" | "HAND_OVER";
             /** Format: date */
             day: string | null;
             /** Format: uuid */
             categoryId: string | null;
+            handOver: components["schemas"]["HandOverTo"] | null;
         };
         SignInRequest: {
             signIn: string;
@@ -1321,6 +1780,27 @@ export interface components {
         SseEmitter: {
             /** Format: int64 */
             timeout?: number;
+        };
+        StepForm: {
+            /** @enum {string} */
+            kind: "FOLLOW_UP" | "ANSWER" | "HAND_OVER" | "PUT_OFF" | "NOTHING" | "ARCHIVE" | "MARK_READ" | "MOVE";
+            title: string;
+            /** Format: int32 */
+            workingDays: number | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            effortMinutes: number | null;
+            place: string;
+            /** Format: uuid */
+            phraseId: string | null;
+            folder: string;
+            address: string;
+            note: string;
+        };
+        StepRequest: {
+            text: string;
+            done: boolean;
         };
         TestStep: {
             name: string;
@@ -1392,6 +1872,9 @@ export interface components {
             /** @enum {string} */
             direction: "INCOMING" | "OUTGOING";
             automatic: boolean;
+        };
+        Word: {
+            word: string;
         };
         WorkingTimeForm: {
             nicknames: string[];
@@ -1480,6 +1963,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Party"][];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaptureView"];
                 };
             };
         };
@@ -1671,7 +2198,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: {
                 text?: string;
@@ -1730,6 +2257,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FollowUpsView"];
+                };
+            };
+        };
+    };
+    capture: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFollowUps"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -1976,6 +2530,29 @@ export interface operations {
             };
         };
     };
+    accept: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     answer: {
         parameters: {
             query?: never;
@@ -2001,6 +2578,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftText"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskedView"];
                 };
             };
         };
@@ -2058,6 +2661,33 @@ export interface operations {
             };
         };
     };
+    decline: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Word"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     draft: {
         parameters: {
             query?: never;
@@ -2072,6 +2702,55 @@ export interface operations {
                 "application/json": components["schemas"]["DraftText"];
             };
         };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    addFile: {
+        parameters: {
+            query: {
+                name: string;
+                type: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description No Content */
             204: {
@@ -2107,6 +2786,35 @@ export interface operations {
             };
         };
     };
+    handOver: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     html: {
         parameters: {
             query?: {
@@ -2135,6 +2843,7 @@ export interface operations {
         parameters: {
             query?: {
                 always?: boolean;
+                subject?: boolean;
             };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
@@ -2181,6 +2890,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"][];
                 };
             };
         };
@@ -2234,6 +2965,35 @@ export interface operations {
             };
         };
     };
+    makeEach: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                messageId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFollowUps"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     make: {
         parameters: {
             query?: never;
@@ -2255,6 +3015,32 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    run: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                messageId: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2406,6 +3192,116 @@ export interface operations {
             };
         };
     };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhraseView"][];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhraseForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhraseView"][];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    preferences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preferences"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Preferences"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preferences"];
+                };
+            };
+        };
+    };
     progress: {
         parameters: {
             query?: never;
@@ -2423,6 +3319,118 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ReadingProgress"];
                 };
+            };
+        };
+    };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeView"][];
+                };
+            };
+        };
+    };
+    dryRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConditionsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DryRun"];
+                };
+            };
+        };
+    };
+    runs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunView"][];
+                };
+            };
+        };
+    };
+    save_2: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeView"][];
+                };
+            };
+        };
+    };
+    delete_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2508,7 +3516,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -2532,7 +3540,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;

@@ -3,24 +3,30 @@ import { readonly, ref } from 'vue'
 /** A short message at the edge of the page. */
 export interface Toast {
   id: number
-  kind: 'done' | 'problem'
+  kind: 'done' | 'problem' | 'offer'
   text: string
   undo?: () => Promise<void>
+  /** What is offered to be done. */
+  action?: { label: string; run: () => void }
 }
 
 const list = ref<Toast[]>([])
 export const toasts = readonly(list)
 const DONE_STAYS_MS = 10_000
+const OFFER_STAYS_MS = 30_000
 const MOST = 3
 let next = 1
 
 function add(toast: Omit<Toast, 'id'>): void {
   const id = next++
   list.value = [...list.value, { ...toast, id }].slice(-MOST)
-  if (toast.kind === 'done') {
-    setTimeout(() => {
-      dismiss(id)
-    }, DONE_STAYS_MS)
+  if (toast.kind !== 'problem') {
+    setTimeout(
+      () => {
+        dismiss(id)
+      },
+      toast.kind === 'offer' ? OFFER_STAYS_MS : DONE_STAYS_MS,
+    )
   }
 }
 
@@ -32,6 +38,11 @@ export function dismiss(id: number): void {
 export function showDone(text: string, undo?: () => Promise<void>): void {
   list.value = list.value.filter((toast) => toast.kind !== 'done')
   add({ kind: 'done', text, ...(undo ? { undo } : {}) })
+}
+
+/** Offers a next step. */
+export function showOffer(text: string, label: string, run: () => void): void {
+  add({ kind: 'offer', text, action: { label, run } })
 }
 
 /** Says what went wrong; stays until it is dismissed. */

@@ -2,18 +2,28 @@
 import { computed, watch } from 'vue'
 import { onSignedOut } from '@/api/client'
 import { followChanges, stopFollowing } from '@/api/live'
-import { queryClient, useSession } from '@/api/queries'
+import { queryClient, usePreferences, useSession } from '@/api/queries'
 import Bar from '@/app/Bar.vue'
 import DropZone from '@/app/DropZone.vue'
 import KeyHelp from '@/app/KeyHelp.vue'
+import CaptureLine from '@/capture/CaptureLine.vue'
+import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
+import { setKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import Toasts from '@/ui/Toasts.vue'
 
 const session = useSession()
+const preferences = usePreferences()
+watch(
+  () => preferences.data.value?.keys,
+  (keys) => {
+    setKeys(keys ?? {})
+  },
+)
 const state = computed(() => session.data.value?.state)
 
 onSignedOut(() => {
@@ -24,6 +34,7 @@ watch(
   () => session.data.value?.account?.id,
   (account, before) => {
     if (before && account !== before) {
+      keepCapture('')
       queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
     }
     if (account) {
@@ -44,6 +55,7 @@ watch(
       <main class="relative min-h-0 flex-1"><RouterView /></main>
       <DropZone />
       <KeyHelp />
+      <CaptureLine />
     </template>
     <FirstVisit v-else-if="state === 'FIRST_VISIT'" />
     <SignIn v-else-if="state === 'SIGNED_OUT'" />

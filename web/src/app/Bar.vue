@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ChevronDown, CircleHelp } from '@lucide/vue'
+import { ChevronDown, CircleHelp, Plus } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import { client, unwrap, type AccountView } from '@/api/client'
 import { queryClient, useIntake } from '@/api/queries'
 import { showProblem } from '@/api/toasts'
+import { openCapture } from '@/capture/open'
 import { helpOpen } from '@/app/help'
 import { undoLast } from '@/api/commands'
+import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import { setTheme, theme, type Theme } from '@/ui/theme'
 
@@ -32,6 +34,13 @@ useKeys('Everywhere', [
     does: view.name,
     run: () => void router.push(view.to),
   })),
+  {
+    key: 'c',
+    does: 'Capture',
+    run: () => {
+      openCapture()
+    },
+  },
   { key: 'u', does: 'Undo the last change', run: () => void undoLast() },
   { key: '?', does: 'This help', run: () => (helpOpen.value = true) },
 ])
@@ -73,6 +82,10 @@ async function signOut(): Promise<void> {
           >
         </RouterLink>
       </nav>
+      <button class="btn px-2" type="button" data-test="capture" @click="openCapture()">
+        <Plus :size="16" aria-hidden="true" /> <span class="max-sm:sr-only">Capture</span>
+        <KeyHint class="max-sm:hidden" group="Everywhere" does="Capture" or="C" />
+      </button>
       <button
         class="btn btn-quiet hidden px-2 sm:inline-flex"
         type="button"

@@ -2,20 +2,9 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed } from 'vue'
 import { helpOpen } from '@/app/help'
-import { keyGroups, type KeyBinding } from '@/ui/keys'
+import { keyFor, keyGroups, keyName } from '@/ui/keys'
 
-const NAMES: Record<string, string> = {
-  ArrowDown: '↓',
-  ArrowUp: '↑',
-  Enter: 'Enter',
-  Escape: 'Esc',
-}
 const groups = computed(() => (helpOpen.value ? keyGroups() : []))
-
-function keyName(binding: KeyBinding): string {
-  const name = NAMES[binding.key] ?? binding.key.toUpperCase()
-  return binding.shift ? `⇧ ${name}` : name
-}
 </script>
 
 <template>
@@ -35,11 +24,16 @@ function keyName(binding: KeyBinding): string {
                 class="flex h-7 items-center justify-between"
               >
                 <dt>{{ binding.does }}</dt>
-                <dd class="key">{{ keyName(binding) }}</dd>
+                <dd class="key">{{ keyName(keyFor(group.title, binding)) }}</dd>
               </div>
             </dl>
           </section>
         </div>
+        <p class="text-ink-soft mt-3">
+          <RouterLink class="text-kelp underline" to="/settings/keys" @click="helpOpen = false"
+            >Change keys</RouterLink
+          >
+        </p>
         <button class="btn mt-4" type="button" @click="helpOpen = false">
           Close <span class="key">Esc</span>
         </button>

@@ -23,7 +23,13 @@ export const router = createRouter({
       meta: { title: 'Threads' },
     },
     {
-      path: '/settings/:page(sources|categories|working-time|senders|account)?',
+      path: '/capture',
+      name: 'capture',
+      component: () => import('@/capture/SharedPage.vue'),
+      meta: { title: 'Capture' },
+    },
+    {
+      path: '/settings/:page(sources|categories|working-time|senders|phrases|recipes|capture|keys|account)?',
       name: 'settings',
       component: () => import('@/settings/SettingsView.vue'),
       meta: { title: 'Settings' },

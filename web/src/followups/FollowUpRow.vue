@@ -1,11 +1,24 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
+import { computed } from 'vue'
 import type { FollowUpLine } from '@/api/client'
 import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
 import { effortText } from '@/ui/effort'
-import { replyBy } from '@/ui/time'
+import { day, replyBy, toIsoDay } from '@/ui/time'
 
 const { line } = defineProps<{ line: FollowUpLine }>()
+const more = computed(() =>
+  [
+    line.startDay && line.state === 'OPEN' && line.startDay > toIsoDay(new Date())
+      ? `from ${day(line.startDay)}`
+      : '',
+    line.steps > 0 ? `${line.stepsDone} of ${line.steps} steps` : '',
+    line.place === '' ? '' : `at ${line.place}`,
+    line.noted ? 'note' : '',
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
 const emit = defineEmits<{ open: []; done: [] }>()
 </script>
 
@@ -38,8 +51,11 @@ const emit = defineEmits<{ open: []; done: [] }>()
         data-test="answer-seen"
         >you have answered: done?</span
       >
+      <span v-if="more !== ''" class="text-ink-soft shrink-0 text-sm font-normal">{{ more }}</span>
     </button>
-    <span class="text-ink-soft hidden truncate sm:block">{{ line.from ?? '' }}</span>
+    <span class="text-ink-soft hidden truncate sm:block">{{
+      line.from ?? line.people[0]?.name ?? ''
+    }}</span>
     <span class="text-ink-soft hidden text-right sm:block">{{
       line.effortMinutes === null ? '' : effortText(line.effortMinutes)
     }}</span>

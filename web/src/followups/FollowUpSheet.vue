@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { Check, CornerUpLeft } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
 import { change, setState } from '@/followups/changes'
+import DetailsParts from '@/followups/details/DetailsParts.vue'
+import { useDetails } from '@/followups/details/useDetails'
+import SnapshotText from '@/followups/SnapshotText.vue'
 import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
-import MessageText from '@/message/MessageText.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
@@ -63,11 +64,35 @@ useKeys('Follow-up sheet', [
     when: () => line.value?.state === 'OPEN',
   },
 ])
+const { details, change: changeDetails } = useDetails({
+  stored: () =>
+    followUp.data.value && {
+      startDay: followUp.data.value.line.startDay,
+      place: followUp.data.value.line.place,
+      people: followUp.data.value.line.people,
+      checklist: followUp.data.value.checklist,
+      note: followUp.data.value.note,
+    },
+  save: async (now) =>
+    line.value !== undefined && (await change(line.value, { details: now })) !== undefined,
+})
+const SHOWN = [
+  { shown: 'then', label: 'As it was then' },
+  { shown: 'thread', label: 'Thread now' },
+  { shown: 'both', label: 'Side by side' },
+] as const
+const shown = ref<(typeof SHOWN)[number]['shown']>('then')
+const fresh = computed(() => {
+  const since = origin.value?.linkedAt
+  return since === undefined
+    ? 0
+    : (thread.data.value?.messages ?? []).filter((message) => message.sentAt > since).length
+})
 const TAB = 'border-b-2 px-1 h-8'
 </script>
 
 <template>
-  <Sheet title="Follow-up" @close="emit('close')">
+  <Sheet title="Follow-up" :wide="shown === 'both'" @close="emit('close')">
     <Loading v-if="followUp.isPending.value" />
     <Note v-else-if="followUp.isError.value" title="This follow-up could not be loaded" problem>
       <p>{{ followUp.error.value?.message }}</p>
@@ -132,6 +157,12 @@ const TAB = 'border-b-2 px-1 h-8'
             "
           />
         </div>
+        <DetailsParts
+          v-if="details"
+          :model-value="details"
+          :choices="intake.data.value?.quickChoices ?? []"
+          @update:model-value="changeDetails"
+        />
         <p v-if="line.answerSeen && line.state === 'OPEN'" class="text-brass-ink">
           Your answer in this thread was seen. Is it done?
           <button class="btn ml-2 h-7" type="button" data-test="not-yet" @click="save({})">
@@ -145,6 +176,7 @@ const TAB = 'border-b-2 px-1 h-8'
             </button>
             <button class="btn" type="button" @click="end('DROPPED')">Drop</button>
             <label
+              v-if="origin"
               class="flex items-center gap-1.5"
               title="It is done by itself once your answer is seen, wherever you write it"
             >
@@ -175,55 +207,71 @@ const TAB = 'border-b-2 px-1 h-8'
         </div>
       </div>
 
-      <TabGroup v-if="origin">
-        <TabList class="border-line flex gap-4 border-b px-4">
-          <Tab
-            v-for="name in ['As it was then', 'Thread now']"
-            :key="name"
-            v-slot="{ selected }"
-            as="template"
+      <div v-if="origin">
+        <div
+          class="border-line flex flex-wrap items-center gap-4 border-b px-4"
+          role="group"
+          aria-label="The source"
+        >
+          <button
+            v-for="way in SHOWN"
+            :key="way.shown"
+            type="button"
+            :aria-pressed="shown === way.shown"
+            :data-test="`show-${way.shown}`"
+            :class="[
+              TAB,
+              way.shown === 'both' ? 'max-md:hidden' : '',
+              shown === way.shown ? 'border-kelp text-kelp font-semibold' : 'border-transparent',
+            ]"
+            @click="shown = way.shown"
           >
-            <button
-              type="button"
-              :class="[
-                TAB,
-                selected ? 'border-kelp text-kelp font-semibold' : 'border-transparent',
-              ]"
-            >
-              {{ name }}
-            </button>
-          </Tab>
-        </TabList>
-        <TabPanels>
-          <TabPanel class="px-4 py-3">
+            {{ way.label }}
+          </button>
+          <span v-if="fresh" class="text-brass-ink text-sm" data-test="fresh"
+            >{{ fresh }} new in the thread since then</span
+          >
+        </div>
+        <div :class="shown === 'both' ? 'divide-line grid grid-cols-2 divide-x' : ''">
+          <div v-if="shown !== 'thread'" class="px-4 py-3">
             <article
               v-for="link in followUp.data.value.messages"
               :key="link.messageId"
+              class="mb-4"
               data-test="snapshot"
             >
               <p class="text-ink-soft mb-2">
                 <b class="text-ink">{{ link.snapshot.from.name || link.snapshot.from.address }}</b>
                 · {{ moment(link.snapshot.sentAt) }} · {{ link.snapshot.subject }}
               </p>
-              <MessageText :text="link.snapshot.text" />
+              <SnapshotText
+                :then="link.snapshot.text"
+                :now="link.textNow"
+                :sentence="link.sentence"
+              />
               <p v-if="link.snapshot.files.length" class="text-ink-soft mt-2">
                 Files: {{ link.snapshot.files.join(', ') }}
               </p>
               <p class="text-ink-soft mt-3 text-sm">
                 Kept as it stood on {{ moment(link.linkedAt) }}.
+                <template v-if="link.removedNow">Its writer has taken it back since.</template>
+                <template v-else-if="link.textNow !== null"
+                  >Its writer has changed it since: marked above.</template
+                >
               </p>
             </article>
-          </TabPanel>
-          <TabPanel>
+          </div>
+          <div v-if="shown !== 'then'">
             <ThreadMessages
               v-if="thread.data.value"
               :messages="thread.data.value.messages"
               :pointed="origin.messageId"
+              :since="origin.linkedAt"
             />
             <Loading v-else />
-          </TabPanel>
-        </TabPanels>
-      </TabGroup>
+          </div>
+        </div>
+      </div>
       <History :subject-id="id" />
     </template>
   </Sheet>

@@ -20,6 +20,7 @@ const groups = computed(() =>
 )
 const ordered = computed(() => groups.value.flatMap((group) => group.lines))
 const ended = computed(() => followUps.data.value?.ended ?? [])
+const later = computed(() => followUps.data.value?.later ?? [])
 const late = computed(() => ordered.value.filter((line) => line.standing === 'LATE_FIRM').length)
 const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
@@ -101,7 +102,10 @@ useKeys('Follow-ups', [
         <p>{{ followUps.error.value?.message }}</p>
         <button class="btn" type="button" @click="void followUps.refetch()">Try again</button>
       </Note>
-      <Note v-else-if="ordered.length === 0 && ended.length === 0" title="Nothing to follow up">
+      <Note
+        v-else-if="ordered.length + later.length + ended.length === 0"
+        title="Nothing to follow up"
+      >
         <p>What you decide to follow up in Intake appears here, by category and date.</p>
         <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
       </Note>
@@ -126,6 +130,21 @@ useKeys('Follow-ups', [
             />
           </ul>
         </section>
+        <details v-if="later.length" class="mt-4">
+          <summary class="hover:text-kelp h-7 w-max cursor-pointer font-semibold">
+            Put off, out of sight until their day
+            <span class="text-ink-soft font-normal">{{ later.length }}</span>
+          </summary>
+          <ul class="bg-surface border-line rounded border" data-test="later">
+            <FollowUpRow
+              v-for="line in later"
+              :key="line.id"
+              :line="line"
+              @open="open(line.id)"
+              @done="void setState(line, 'DONE')"
+            />
+          </ul>
+        </details>
         <details v-if="ended.length" class="mt-4" open>
           <summary class="hover:text-kelp h-7 w-max cursor-pointer font-semibold">
             Ended in the last seven days

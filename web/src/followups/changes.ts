@@ -26,6 +26,7 @@ export function change(
     categoryId: line.categoryId,
     effortMinutes: line.effortMinutes,
     forReply: line.forReply,
+    details: null,
     ...changed,
   }
   return run((header) =>

@@ -1,19 +1,41 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { MessageView } from '@/api/client'
+import { useSession } from '@/api/queries'
+import AnswerFiles from '@/intake/AnswerFiles.vue'
 import { draftSaver, keepLocally, localDraft } from '@/intake/draft'
+import { askOf, elapsed, fieldsOf, filled, withQuote } from '@/intake/fields'
+import PhrasePicker from '@/intake/PhrasePicker.vue'
 
-/** An answer in plain text. What is typed is kept here and on the server with every pause. */
+/**
+ * An answer in plain text. What is typed is kept here and on the server with every pause; a small clock shows how long this
+ * one is taking.
+ */
 const { message } = defineProps<{ message: MessageView }>()
-const emit = defineEmits<{ send: [answer: { text: string; toAll: boolean }]; cancel: [] }>()
+const emit = defineEmits<{
+  send: [answer: { text: string; toAll: boolean }]
+  followUp: []
+  cancel: []
+}>()
 
+const TWO_MINUTES_MS = 120_000
+const session = useSession()
 const text = ref(localDraft(message.id) ?? message.draft ?? '')
 const toAll = ref(false)
+const ask = askOf(message)
+const quoted = ref(message.channel === 'MAIL' && ask !== '')
 const field = useTemplateRef<HTMLTextAreaElement>('field')
 const saver = draftSaver(message.id)
 const others = computed(() => message.to.length + message.cc.length > 1)
 const recipient = computed(() => message.from.name || message.from.address)
+const begun = Date.now()
+const now = ref(begun)
+const long = computed(() => now.value - begun > TWO_MINUTES_MS)
 
+useIntervalFn(() => {
+  now.value = Date.now()
+}, 1000)
 watch(text, (value) => {
   saver.save(value)
 })
@@ -22,35 +44,77 @@ onBeforeUnmount(() => {
   saver.stop()
 })
 
+/** Puts a phrase where the cursor stands; the first field that is still open is selected, to be filled by hand. */
+async function take(phrase: string): Promise<void> {
+  const words = filled(phrase, fieldsOf(message, session.data.value?.account?.name ?? ''))
+  const at = field.value?.selectionStart ?? text.value.length
+  const end = field.value?.selectionEnd ?? at
+  text.value = text.value.slice(0, at) + words + text.value.slice(end)
+  await nextTick()
+  const open = /\{\w{1,20}\}/.exec(words)
+  field.value?.focus()
+  field.value?.setSelectionRange(
+    at + (open ? open.index : words.length),
+    at + (open ? open.index + open[0].length : words.length),
+  )
+}
+
 function send(): void {
   if (text.value.trim() !== '') {
     saver.stop()
     keepLocally(message.id, text.value)
-    emit('send', { text: text.value, toAll: toAll.value })
+    emit('send', { text: withQuote(text.value, quoted.value ? ask : ''), toAll: toAll.value })
   }
 }
 </script>
 
 <template>
   <form class="space-y-2" data-test="answer" @submit.prevent="send" @keydown.esc="emit('cancel')">
-    <label class="block">
-      <span class="mb-1 block"
+    <div class="flex items-baseline gap-3">
+      <span
         >Answer to <b>{{ recipient }}</b></span
       >
-      <textarea
-        ref="field"
-        v-model="text"
-        class="field h-36 resize-y p-2 text-[15px] leading-relaxed"
-        maxlength="200000"
-        @keydown.ctrl.enter.prevent="send"
-        @keydown.meta.enter.prevent="send"
-      />
+      <span
+        class="ml-auto tabular-nums"
+        :class="long ? 'text-brass-ink' : 'text-ink-soft'"
+        data-test="answer-clock"
+        :title="'How long this answer is taking'"
+        >{{ elapsed(begun, now) }}</span
+      >
+      <button
+        v-if="long"
+        class="text-kelp underline"
+        type="button"
+        data-test="rather-follow-up"
+        @click="emit('followUp')"
+      >
+        Over two minutes: follow it up instead
+      </button>
+    </div>
+    <label v-if="ask" class="text-ink-soft flex items-center gap-2">
+      <input v-model="quoted" type="checkbox" data-test="quote" />
+      <span
+        class="border-line-strong min-w-0 truncate border-l-2 pl-2"
+        :class="quoted ? '' : 'line-through'"
+        >{{ ask }}</span
+      >
     </label>
-    <div class="flex flex-wrap items-center gap-3">
+    <textarea
+      ref="field"
+      v-model="text"
+      class="field h-32 resize-y p-2 text-[15px] leading-relaxed"
+      maxlength="199000"
+      :aria-label="`Answer to ${recipient}`"
+      @keydown.ctrl.enter.prevent="send"
+      @keydown.meta.enter.prevent="send"
+    />
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <PhrasePicker @take="(phrase) => void take(phrase)" />
+      <AnswerFiles v-if="message.channel === 'MAIL'" :message="message" />
       <label v-if="message.channel === 'MAIL' && others" class="flex items-center gap-1.5">
         <input v-model="toAll" type="checkbox" /> to all who got it
       </label>
-      <span class="text-ink-soft">Your text is kept while you write.</span>
+      <span class="text-ink-soft max-lg:hidden">Your text is kept while you write.</span>
       <span class="ml-auto flex gap-2">
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Later <span class="key">Esc</span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { MessageView } from '@/api/client'
+import KeyHint from '@/ui/KeyHint.vue'
 
 /** The decisions about a message, each with its key; of a decided one, what was decided. */
 const { message } = defineProps<{ message: MessageView }>()
@@ -8,14 +9,21 @@ const emit = defineEmits<{
   followUp: []
   addTo: []
   putOff: []
-  nothing: [always: boolean]
+  nothing: []
+  always: []
   leave: []
+  handOver: []
+  recipes: []
   back: []
 }>()
+
+const MAIN = 'btn h-9 px-2.5 sm:h-8'
+const MORE = 'btn btn-quiet h-9 px-1.5 sm:h-8'
 
 const DECIDED: Record<MessageView['decision'], string> = {
   UNDECIDED: '',
   FOLLOW_UP: 'Followed up.',
+  HANDED_OVER: 'Handed over.',
   ANSWERED: 'Answered.',
   NOTHING: 'Nothing to do.',
   NOT_ASKED: '',
@@ -23,57 +31,60 @@ const DECIDED: Record<MessageView['decision'], string> = {
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-2 sm:flex" role="group" aria-label="Decision">
-    <button class="btn h-9 sm:h-8" type="button" data-test="decide-answer" @click="emit('answer')">
-      {{ message.direction === 'OUTGOING' ? 'Write again' : 'Answer' }} <span class="key">A</span>
-    </button>
-    <button
-      class="btn btn-main h-9 sm:h-8"
-      type="button"
-      data-test="decide-follow-up"
-      @click="emit('followUp')"
-    >
-      Follow up <span class="key">F</span>
-    </button>
-    <button class="btn h-9 sm:h-8" type="button" data-test="decide-add-to" @click="emit('addTo')">
-      Add to … <span class="key">G</span>
-    </button>
-    <template v-if="message.decision === 'UNDECIDED'">
-      <button
-        class="btn h-9 sm:h-8"
-        type="button"
-        data-test="decide-nothing"
-        @click="emit('nothing', false)"
-      >
-        Nothing to do <span class="key">N</span>
+  <div class="flex flex-wrap items-center gap-x-1.5 gap-y-2" role="group" aria-label="Decision">
+    <div class="grid grow grid-cols-2 gap-2 sm:flex sm:grow-0 sm:gap-1.5">
+      <button :class="MAIN" type="button" data-test="decide-answer" @click="emit('answer')">
+        {{ message.direction === 'OUTGOING' ? 'Write again' : 'Answer' }}
+        <KeyHint group="Intake" does="Answer" or="A" />
       </button>
       <button
-        class="btn btn-quiet h-9 px-2 max-sm:order-last sm:h-8"
+        :class="[MAIN, 'btn-main']"
         type="button"
-        :title="`Nothing to do, and everything from ${message.reading.list ? 'this list' : 'this sender'} goes past Intake`"
-        data-test="decide-nothing-always"
-        @click="emit('nothing', true)"
+        data-test="decide-follow-up"
+        @click="emit('followUp')"
       >
-        always <span class="key">⇧ N</span>
+        Follow up <KeyHint group="Intake" does="Follow up" or="F" />
       </button>
-      <button
-        class="btn h-9 sm:h-8"
-        type="button"
-        data-test="decide-put-off"
-        @click="emit('putOff')"
-      >
-        Put off <span class="key">P</span>
+      <button :class="MAIN" type="button" data-test="decide-hand-over" @click="emit('handOver')">
+        Hand over <KeyHint group="Intake" does="Hand over" or="H" />
       </button>
-      <button class="btn h-9 sm:h-8" type="button" data-test="decide-leave" @click="emit('leave')">
-        Leave <span class="key">L</span>
+      <template v-if="message.decision === 'UNDECIDED'">
+        <button :class="MAIN" type="button" data-test="decide-nothing" @click="emit('nothing')">
+          Nothing to do <KeyHint group="Intake" does="Nothing to do" or="N" />
+        </button>
+        <button :class="MAIN" type="button" data-test="decide-leave" @click="emit('leave')">
+          Leave <KeyHint group="Intake" does="Leave for later" or="L" />
+        </button>
+      </template>
+      <template v-else-if="message.direction === 'INCOMING'">
+        <span class="text-ink-soft self-center" data-test="decided">{{
+          DECIDED[message.decision]
+        }}</span>
+        <button :class="MAIN" type="button" @click="emit('back')">Put back in Intake</button>
+      </template>
+    </div>
+    <div class="grid grow grid-cols-2 gap-x-2 sm:flex sm:grow-0 sm:gap-0">
+      <button :class="MORE" type="button" data-test="decide-add-to" @click="emit('addTo')">
+        Add to … <KeyHint group="Intake" does="Add to a follow-up" or="G" />
       </button>
-    </template>
-    <template v-else-if="message.direction === 'INCOMING'">
-      <span class="text-ink-soft self-center" data-test="decided">{{
-        DECIDED[message.decision]
-      }}</span>
-      <button class="btn h-9 sm:h-8" type="button" @click="emit('back')">Put back in Intake</button>
-    </template>
+      <template v-if="message.decision === 'UNDECIDED'">
+        <button :class="MORE" type="button" data-test="decide-put-off" @click="emit('putOff')">
+          Put off <KeyHint group="Intake" does="Put off" or="P" />
+        </button>
+        <button :class="MORE" type="button" data-test="decide-recipes" @click="emit('recipes')">
+          Recipes <KeyHint group="Intake" does="Recipes" or="R" />
+        </button>
+        <button
+          :class="MORE"
+          type="button"
+          title="Nothing to do, and everything like it goes past Intake"
+          data-test="decide-nothing-always"
+          @click="emit('always')"
+        >
+          Never again <KeyHint group="Intake" does="Nothing to do, always" or="⇧ N" />
+        </button>
+      </template>
+    </div>
     <span v-if="message.draft" class="text-brass-ink self-center">An answer has been begun.</span>
   </div>
 </template>

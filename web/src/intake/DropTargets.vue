@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { CategoryView, QuickChoice } from '@/api/client'
+import type { CategoryView, Person, QuickChoice } from '@/api/client'
 import type { SeveralChoice } from '@/intake/usePicking'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { day as dayText } from '@/ui/time'
 
-/** Days and categories that show up while messages are dragged; with the keyboard, the same lies under F. */
-const { count, categories, choices } = defineProps<{
+/** Days, categories and people that show up while messages are dragged; with the keyboard, the same lies under F and H. */
+const { count, categories, choices, people } = defineProps<{
   count: number
   categories: readonly CategoryView[]
   choices: readonly QuickChoice[]
+  /** Those to whom something can be handed over. */
+  people: readonly Person[]
 }>()
+const HAND_OVER_WORDS = 'Could you take this over, please?'
+
 const emit = defineEmits<{ drop: [choice: SeveralChoice] }>()
 const over = ref('')
 
@@ -31,7 +35,8 @@ function drop(choice: SeveralChoice): void {
     @dragover.prevent
   >
     <p class="mb-4 text-lg font-semibold">
-      {{ count === 1 ? 'One follow-up' : `${count} follow-ups` }}: let go on a day or a category
+      {{ count === 1 ? 'One follow-up' : `${count} follow-ups` }}: let go on a day, a category or a
+      person
     </p>
     <div class="mb-6 grid grid-cols-3 gap-3">
       <div
@@ -71,5 +76,29 @@ function drop(choice: SeveralChoice): void {
         Nothing to do
       </div>
     </div>
+    <template v-if="people.length">
+      <p class="mt-5 mb-2">or hand {{ count === 1 ? 'it' : 'them' }} over to</p>
+      <div class="grid grid-cols-3 gap-3">
+        <div
+          v-for="person in people"
+          :key="person.address"
+          class="flex h-11 items-center truncate rounded border px-4"
+          :class="classes(person.address)"
+          data-test="drop-person"
+          @dragenter.prevent="over = person.address"
+          @dragover.prevent
+          @drop.prevent="
+            drop({
+              decision: 'HAND_OVER',
+              day: null,
+              categoryId: null,
+              handOver: { ...person, text: HAND_OVER_WORDS },
+            })
+          "
+        >
+          {{ person.name || person.address }}
+        </div>
+      </div>
+    </template>
   </div>
 </template>

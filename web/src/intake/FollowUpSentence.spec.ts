@@ -18,8 +18,13 @@ const message = {
     effortMinutes: 15,
     replyTime: null,
     forReply: true,
+    sentence: '',
+    people: [],
   },
-} as MessageView
+  proposals: [],
+  to: [],
+  cc: [],
+} as unknown as MessageView
 const categories = [
   {
     id: 'c1',
@@ -56,6 +61,7 @@ const FULL = {
 function open() {
   const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
   queryClient.setQueryData(['day', FULL.day], FULL)
+  queryClient.setQueryData(['follow-ups'], { open: [], later: [], ended: [], undated: 0 })
   return mount(FollowUpSentence, {
     props: { message, categories, choices: [] },
     attachTo: document.body,
@@ -70,7 +76,7 @@ function accepted(wrapper: ReturnType<typeof open>): FollowUpRequest | undefined
 describe('the sentence', () => {
   it('is accepted as it stands', async () => {
     const wrapper = open()
-    expect(document.activeElement?.tagName).toBe('INPUT')
+    expect(document.activeElement?.getAttribute('data-test')).toBe('accept')
     expect(wrapper.text()).toContain('because two working days')
     expect(wrapper.find('[data-test=day-notice]').text()).toContain('is full: 9 due')
     await wrapper.find('form').trigger('submit')
@@ -82,12 +88,13 @@ describe('the sentence', () => {
       categoryId: 'c1',
       effortMinutes: 15,
       forReply: true,
+      details: { startDay: null, place: '', people: [], checklist: [], note: '' },
     })
   })
 
   it('can be corrected part by part', async () => {
     const wrapper = open()
-    await wrapper.find('input').setValue('Send Tilda the plan')
+    await wrapper.find('[data-test=title]').setValue('Send Tilda the plan')
     await wrapper.find('[data-test=firm]').trigger('click')
     await wrapper.find('[data-test=category]').trigger('keydown', { key: 'b' })
     await wrapper.find('form').trigger('submit')
@@ -100,7 +107,7 @@ describe('the sentence', () => {
 
   it('needs a title and is left with Escape', async () => {
     const wrapper = open()
-    await wrapper.find('input').setValue('  ')
+    await wrapper.find('[data-test=title]').setValue('  ')
     await wrapper.find('form').trigger('submit')
     expect(accepted(wrapper)).toBeUndefined()
     await wrapper.find('form').trigger('keydown', { key: 'Escape' })

@@ -1,11 +1,25 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
-import type { CategoryView, FollowUpRequest, MessageView, QuickChoice } from '@/api/client'
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import type {
+  CategoryView,
+  Details,
+  FollowUpRequest,
+  MessageView,
+  NewFollowUp,
+  QuickChoice,
+} from '@/api/client'
+import DetailsParts from '@/followups/details/DetailsParts.vue'
+import { madeOf, rowsOf } from '@/intake/asks'
+import EachAsk from '@/intake/EachAsk.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
+import { followLetter } from '@/ui/letters'
 import ReplyByControl from '@/ui/ReplyByControl.vue'
 
-/** A follow-up on offer as a sentence to correct; Enter accepts it as it stands. */
+/**
+ * A follow-up on offer as a sentence to correct; Enter accepts it as it stands, a letter leads to each part. Of a message
+ * that asks several things, one follow-up each can be made in one go.
+ */
 const { message, categories, choices } = defineProps<{
   message: MessageView
   categories: readonly CategoryView[]
@@ -13,6 +27,7 @@ const { message, categories, choices } = defineProps<{
 }>()
 const emit = defineEmits<{
   accept: [content: FollowUpRequest]
+  acceptEach: [followUps: NewFollowUp[]]
   remember: [days: number]
   cancel: []
 }>()
@@ -24,75 +39,135 @@ const firm = ref(message.proposal.firm)
 const categoryId = ref<string | null>(message.proposal.categoryId)
 const effortMinutes = ref<number | null>(message.proposal.effortMinutes)
 const forReply = ref(message.proposal.forReply)
-const input = useTemplateRef<HTMLInputElement>('input')
+const details = ref<Details>({
+  startDay: null,
+  place: '',
+  people: message.proposal.people,
+  checklist: [],
+  note: '',
+})
+const each = ref(false)
+const rows = ref(rowsOf(message.proposals))
+const wanted = computed(() => madeOf(rows.value, shared()).length)
+const form = useTemplateRef<HTMLFormElement>('form')
+const accepting = useTemplateRef<HTMLButtonElement>('accepting')
 const reason = computed(() =>
   replyDay.value === message.proposal.replyBy ? `because ${message.proposal.replyByReason}` : '',
 )
-
 const sender = computed(() =>
   message.reading.list ? message.reading.party : message.from.name || message.from.address,
 )
 
-onMounted(() => {
-  input.value?.focus()
-  input.value?.select()
-})
-
-function accept(): void {
-  if (title.value.trim() === '') {
-    return
-  }
-  emit('accept', {
-    title: title.value,
-    replyDay: replyDay.value,
-    replyTime: replyTime.value,
-    firm: firm.value,
+function shared() {
+  return {
     categoryId: categoryId.value,
     effortMinutes: effortMinutes.value,
-    forReply: forReply.value,
+    details: details.value,
+  }
+}
+
+onMounted(() => accepting.value?.focus())
+
+/** After a choice Enter accepts again, instead of opening the same list once more. */
+watch([replyDay, replyTime, categoryId, effortMinutes, forReply, firm, each], async () => {
+  await nextTick()
+  setTimeout(() => {
+    const inPanel = document.activeElement?.closest('[data-keys="own"]')
+    if (!inPanel && form.value) {
+      accepting.value?.focus()
+    }
   })
+})
+
+function onKey(event: KeyboardEvent): void {
+  if (form.value) {
+    followLetter(event, form.value)
+  }
+}
+
+function accept(): void {
+  if (each.value) {
+    const made = madeOf(rows.value, shared())
+    if (made.length > 0) {
+      emit('acceptEach', made)
+    }
+  } else if (title.value.trim() !== '') {
+    emit('accept', {
+      title: title.value,
+      replyDay: replyDay.value,
+      replyTime: replyTime.value,
+      firm: firm.value,
+      forReply: forReply.value,
+      ...shared(),
+    })
+  }
 }
 </script>
 
 <template>
   <form
+    ref="form"
     class="space-y-2"
     data-test="sentence"
     @submit.prevent="accept"
     @keydown.esc="emit('cancel')"
+    @keydown="onKey"
   >
-    <label class="flex items-center gap-2">
+    <button
+      v-if="rows.length > 1"
+      type="button"
+      class="text-kelp flex items-center gap-2 hover:underline"
+      data-letter="e"
+      data-test="each"
+      @click="each = !each"
+    >
+      {{
+        each
+          ? 'One follow-up for the whole message'
+          : `It asks ${rows.length} things: one follow-up each`
+      }}
+      <span class="key">E</span>
+    </button>
+    <EachAsk v-if="each" v-model="rows" :choices="choices" />
+    <label v-else class="flex items-center gap-2">
       <span class="sr-only">What is to be done</span>
       <input
-        ref="input"
         v-model="title"
         class="field text-[15px] font-semibold"
         maxlength="300"
         required
+        data-letter="t"
+        data-test="title"
       />
+      <span class="key max-sm:hidden">T</span>
     </label>
     <div class="flex flex-wrap items-center gap-x-1.5 gap-y-2">
-      <span>reply by</span>
-      <ReplyByControl
-        v-model:day="replyDay"
-        v-model:time="replyTime"
-        v-model:firm="firm"
-        :choices="choices"
-        :sender="sender"
-        above
-        @remember="(days) => emit('remember', days)"
-      />
-      <span v-if="reason" class="text-ink-soft" data-test="reply-by-reason">{{ reason }}</span>
-      <span>· in</span>
-      <CategoryControl v-model="categoryId" :categories="categories" above />
+      <template v-if="!each">
+        <span>reply by</span>
+        <ReplyByControl
+          v-model:day="replyDay"
+          v-model:time="replyTime"
+          v-model:firm="firm"
+          :choices="choices"
+          :sender="sender"
+          above
+          letter="r"
+          @remember="(days) => emit('remember', days)"
+        />
+        <span v-if="reason" class="text-ink-soft" data-test="reply-by-reason">{{ reason }}</span>
+        <span>·</span>
+      </template>
+      <span>in</span>
+      <CategoryControl v-model="categoryId" :categories="categories" above letter="c" />
       <span
         v-if="message.proposal.categoryReason && categoryId === message.proposal.categoryId"
         class="text-ink-soft"
         >{{ message.proposal.categoryReason }}</span
       >
       <span>· about</span>
-      <EffortControl v-model="effortMinutes" above />
+      <EffortControl v-model="effortMinutes" above letter="m" />
       <button
+        v-if="!each"
         type="button"
         class="part"
         :aria-pressed="forReply"
@@ -102,16 +177,33 @@ function accept(): void {
             : 'It stays open when you answer, until you say it is done'
         "
         data-test="for-reply"
+        data-letter="u"
         @click="forReply = !forReply"
       >
-        {{ forReply ? 'until I answer' : 'until I say so' }}
+        {{ forReply ? 'until I answer' : 'until I say so' }} <span class="key">U</span>
       </button>
+    </div>
+    <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
+      <DetailsParts
+        v-model="details"
+        :choices="choices"
+        :people="[message.from, ...message.to, ...message.cc]"
+        above
+        letters
+        class="min-w-0 basis-full sm:flex-1"
+      />
       <span class="ml-auto flex gap-2">
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Cancel <span class="key">Esc</span>
         </button>
-        <button class="btn btn-main" type="submit" data-test="accept">
-          Make follow-up <span class="key">Enter</span>
+        <button
+          ref="accepting"
+          class="btn btn-main"
+          type="submit"
+          :disabled="each && wanted === 0"
+          data-test="accept"
+        >
+          {{ each ? `Make ${wanted} follow-ups` : 'Make follow-up' }} <span class="key">Enter</span>
         </button>
       </span>
     </div>

@@ -12,21 +12,19 @@ import {
   useIntake,
   useMessage,
   useSources,
+  useWriters,
 } from '@/api/queries'
-import DecisionBar from '@/intake/DecisionBar.vue'
-import AddTo from '@/intake/AddTo.vue'
-import AnswerForm from '@/intake/AnswerForm.vue'
+import { colleagues } from '@/intake/colleagues'
+import DecideMessage from '@/intake/DecideMessage.vue'
 import DropTargets from '@/intake/DropTargets.vue'
 import EmptyIntake from '@/intake/EmptyIntake.vue'
-import FollowUpSentence from '@/intake/FollowUpSentence.vue'
 import IntakeList from '@/intake/IntakeList.vue'
 import { after, inOrder, without } from '@/intake/order'
 import Progress from '@/intake/Progress.vue'
-import PutOff from '@/intake/PutOff.vue'
 import SeveralBar from '@/intake/SeveralBar.vue'
 import SeveralSummary from '@/intake/SeveralSummary.vue'
 import { noteDecided } from '@/intake/sitting'
-import { useDecisions } from '@/intake/useDecisions'
+import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
@@ -38,8 +36,9 @@ const router = useRouter()
 const intake = useIntake()
 const categories = useCategories()
 const sources = useSources()
+const writers = useWriters()
 const wide = useMediaQuery('(min-width: 768px)')
-const mode = ref<'decide' | 'follow-up' | 'add-to' | 'answer' | 'put-off'>('decide')
+const mode = ref<DecideMode>('decide')
 const left = ref(new Set<string>())
 
 const lines = computed(() => inOrder(intake.data.value?.lines ?? [], left.value))
@@ -93,12 +92,11 @@ async function decide(
   return done
 }
 
-const { putOff, nothing, backToIntake, wrong, rememberDays, followUp, addTo, answer } =
-  useDecisions({
-    selected,
-    asksMe: () => message.data.value?.asksMe,
-    decide,
-  })
+const decisions = useDecisions({
+  selected,
+  asksMe: () => message.data.value?.asksMe,
+  decide,
+})
 const {
   picks,
   pickedLines,
@@ -143,19 +141,19 @@ useKeys('Intake', [
     shift: false,
     does: 'Nothing to do',
     run: () => {
-      nothing()
+      decisions.nothing()
     },
     when: undecided,
   },
   {
     key: 'n',
     shift: true,
-    does: 'Nothing to do, always from there',
-    run: () => {
-      nothing(true)
-    },
+    does: 'Nothing to do, always',
+    run: () => (mode.value = 'always'),
     when: undecided,
   },
+  { key: 'h', does: 'Hand over', run: () => (mode.value = 'hand-over'), when: ready },
+  { key: 'r', does: 'Recipes', run: () => (mode.value = 'recipes'), when: undecided },
   { key: 'p', does: 'Put off', run: () => (mode.value = 'put-off'), when: undecided },
   { key: 'l', does: 'Leave for later', run: leave, when: undecided },
   {
@@ -188,7 +186,7 @@ useKeys('Intake', [
     shift: false,
     does: 'Wrong: it asks, or does not',
     run: () => {
-      wrong(false)
+      decisions.wrong(false)
     },
     when: incoming,
   },
@@ -197,7 +195,7 @@ useKeys('Intake', [
     shift: true,
     does: 'Wrong for all from there',
     run: () => {
-      wrong(true)
+      decisions.wrong(true)
     },
     when: incoming,
   },
@@ -262,6 +260,12 @@ useKeys('Intake', [
         :count="dragged.length"
         :categories="categories.data.value ?? []"
         :choices="intake.data.value?.quickChoices ?? []"
+        :people="
+          colleagues(
+            writers.data.value ?? [],
+            (sources.data.value ?? []).map((source) => source.address),
+          )
+        "
         @drop="dropOn"
       />
       <div v-if="selected" class="min-h-0 flex-1 overflow-auto">
@@ -272,7 +276,7 @@ useKeys('Intake', [
           v-if="message.data.value"
           :key="message.data.value.id"
           :message="message.data.value"
-          @wrong="wrong"
+          @wrong="decisions.wrong"
         />
         <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
           <p>{{ message.error.value?.message }}</p>
@@ -294,50 +298,16 @@ useKeys('Intake', [
           @pick="pickAll"
           @clear="letGo"
         />
-        <template v-else-if="message.data.value">
-          <PutOff
-            v-if="mode === 'put-off'"
-            :choices="intake.data.value?.quickChoices ?? []"
-            @until="putOff"
-            @cancel="mode = 'decide'"
-          />
-          <AddTo
-            v-else-if="mode === 'add-to'"
-            :key="`add-${message.data.value.id}`"
-            :message="message.data.value"
-            @add="addTo"
-            @make="mode = 'follow-up'"
-            @cancel="mode = 'decide'"
-          />
-          <FollowUpSentence
-            v-else-if="mode === 'follow-up'"
-            :key="message.data.value.id"
-            :message="message.data.value"
-            :categories="categories.data.value ?? []"
-            :choices="intake.data.value?.quickChoices ?? []"
-            @accept="followUp"
-            @remember="rememberDays"
-            @cancel="mode = 'decide'"
-          />
-          <AnswerForm
-            v-else-if="mode === 'answer'"
-            :key="message.data.value.id"
-            :message="message.data.value"
-            @send="(content) => void answer(content)"
-            @cancel="mode = 'decide'"
-          />
-          <DecisionBar
-            v-else
-            :message="message.data.value"
-            @answer="mode = 'answer'"
-            @follow-up="startFollowUp"
-            @add-to="mode = 'add-to'"
-            @nothing="nothing"
-            @leave="leave"
-            @put-off="mode = 'put-off'"
-            @back="backToIntake"
-          />
-        </template>
+        <DecideMessage
+          v-else-if="message.data.value"
+          v-model:mode="mode"
+          :message="message.data.value"
+          :categories="categories.data.value ?? []"
+          :choices="intake.data.value?.quickChoices ?? []"
+          :decisions="decisions"
+          @leave="leave"
+          @start-follow-up="startFollowUp"
+        />
       </div>
     </section>
     <SeveralSummary

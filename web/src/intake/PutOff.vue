@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, useTemplateRef } from 'vue'
 import type { QuickChoice } from '@/api/client'
+import { choiceKey } from '@/ui/choiceKey'
 import TypedDay from '@/ui/TypedDay.vue'
 import { day as dayText, toIsoDay } from '@/ui/time'
 
@@ -8,24 +9,30 @@ import { day as dayText, toIsoDay } from '@/ui/time'
 const { choices, count = 1 } = defineProps<{ choices: readonly QuickChoice[]; count?: number }>()
 const emit = defineEmits<{ until: [day: string]; cancel: [] }>()
 
+const root = useTemplateRef<HTMLElement>('root')
 const offered = computed(() => {
   const today = toIsoDay(new Date())
   return choices.filter((choice) => choice.day > today).slice(0, 9)
 })
 
-/** A digit takes a choice; in an empty field too, where it can be nothing else. */
 function onKey(event: KeyboardEvent): void {
-  const choice = offered.value[Number(event.key) - 1]
-  const empty = event.target instanceof HTMLInputElement && event.target.value === ''
-  if (choice && empty && !event.ctrlKey && !event.metaKey && !event.altKey) {
-    event.preventDefault()
+  const choice = root.value ? choiceKey(event, offered.value, root.value) : undefined
+  if (choice) {
     emit('until', choice.day)
   }
 }
+
+onMounted(() => root.value?.querySelector('button')?.focus())
 </script>
 
 <template>
-  <div data-test="put-off" data-keys="own" @keydown.esc.stop="emit('cancel')" @keydown="onKey">
+  <div
+    ref="root"
+    data-test="put-off"
+    data-keys="own"
+    @keydown.esc.stop="emit('cancel')"
+    @keydown="onKey"
+  >
     <p class="mb-1.5 font-semibold">
       Put {{ count === 1 ? 'it' : `all ${count}` }} off: out of Intake until
     </p>
@@ -40,7 +47,7 @@ function onKey(event: KeyboardEvent): void {
         {{ choice.label }} <span class="text-ink-soft">{{ dayText(choice.day) }}</span>
         <span class="key">{{ i + 1 }}</span>
       </button>
-      <TypedDay class="w-64" focus @choose="(isoDay) => emit('until', isoDay)" />
+      <TypedDay class="w-64" @choose="(isoDay) => emit('until', isoDay)" />
       <button class="btn btn-quiet" type="button" @click="emit('cancel')">
         Cancel <span class="key">Esc</span>
       </button>

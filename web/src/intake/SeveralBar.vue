@@ -2,6 +2,7 @@
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { CategoryView, IntakeLine, QuickChoice } from '@/api/client'
 import type { Alike } from '@/intake/picks'
+import HandOver from '@/intake/HandOver.vue'
 import PutOff from '@/intake/PutOff.vue'
 import type { SeveralChoice } from '@/intake/usePicking'
 import CategoryMark from '@/ui/CategoryMark.vue'
@@ -22,7 +23,7 @@ const emit = defineEmits<{
   clear: []
 }>()
 
-const mode = ref<'choose' | 'follow-up' | 'put-off' | 'alike'>('choose')
+const mode = ref<'choose' | 'follow-up' | 'put-off' | 'alike' | 'hand-over'>('choose')
 const offered = computed(() => categories.filter((category) => !category.retired))
 const own = useTemplateRef<HTMLButtonElement>('own')
 const from = computed(() => {
@@ -58,6 +59,7 @@ useKeys('Picked messages', [
     },
     when: choosing,
   },
+  { key: 'h', does: 'Hand all over', run: () => (mode.value = 'hand-over'), when: choosing },
   { key: 'p', does: 'Put all off', run: () => (mode.value = 'put-off'), when: choosing },
   { key: 's', does: 'Pick more alike', run: () => (mode.value = 'alike'), when: choosing },
   ...['1', '2', '3'].map((key) => ({
@@ -113,6 +115,14 @@ function pickWay(key: string): void {
       >
         Nothing to do <span class="key">N</span>
       </button>
+      <button
+        class="btn h-9 sm:h-8"
+        type="button"
+        data-test="several-hand-over"
+        @click="mode = 'hand-over'"
+      >
+        Hand over <span class="key">H</span>
+      </button>
       <button class="btn h-9 sm:h-8" type="button" @click="mode = 'put-off'">
         Put off <span class="key">P</span>
       </button>
@@ -139,6 +149,15 @@ function pickWay(key: string): void {
         Back <span class="key">Esc</span>
       </button>
     </div>
+    <HandOver
+      v-else-if="mode === 'hand-over'"
+      :count="picked.length"
+      @give="
+        (handOver) =>
+          emit('decide', { decision: 'HAND_OVER', day: null, categoryId: null, handOver })
+      "
+      @cancel="mode = 'choose'"
+    />
     <PutOff
       v-else-if="mode === 'put-off'"
       :choices="choices"

@@ -22,6 +22,8 @@ function heading(): string {
       return `Nothing to do about ${count} messages`
     case 'PUT_OFF':
       return `Put ${count} messages off until ${request.day ? dayText(request.day) : ''}`
+    case 'HAND_OVER':
+      return `Hand ${count} messages over to ${request.handOver?.name || (request.handOver?.address ?? '')}`
     case 'FOLLOW_UP':
       return `Make ${count} follow-ups`
   }

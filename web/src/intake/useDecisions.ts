@@ -1,7 +1,59 @@
 import type { ComputedRef } from 'vue'
-import { client, newId, type Done, type FollowUpRequest } from '@/api/client'
+import {
+  client,
+  newId,
+  unwrap,
+  type Done,
+  type FollowUpRequest,
+  type NewFollowUp,
+} from '@/api/client'
 import { run } from '@/api/commands'
+import { showOffer } from '@/api/toasts'
+import { replyBy } from '@/ui/time'
 import { keepLocally } from '@/intake/draft'
+
+/** When an answer asks something back, offers to wait for what comes of it. */
+async function offerToWait(messageId: string, text: string): Promise<void> {
+  try {
+    const asked = await unwrap(
+      client.POST('/api/messages/{id}/asked', {
+        params: { path: { id: messageId } },
+        body: { text },
+      }),
+    )
+    if (asked.day === null) {
+      return
+    }
+    const { day, time, title, people } = asked
+    showOffer(
+      `You asked ${asked.who}. They owe you an answer by ${replyBy(day, time)}?`,
+      'Keep track',
+      () => {
+        void run((header) =>
+          client.POST('/api/messages/{messageId}/follow-ups/{id}', {
+            params: { path: { messageId, id: newId() }, header },
+            body: {
+              title: title.slice(0, 300),
+              replyDay: day,
+              replyTime: time,
+              firm: false,
+              categoryId: null,
+              effortMinutes: 5,
+              forReply: false,
+              details: { startDay: null, place: '', people, checklist: [], note: '' },
+            },
+          }),
+        )
+      },
+    )
+  } catch {
+    // The answer is on its way all the same; the thread shows whom it waits for.
+  }
+}
+
+/** Which decision about the open message is being made. */
+export type DecideMode =
+  'decide' | 'follow-up' | 'add-to' | 'answer' | 'put-off' | 'hand-over' | 'recipes' | 'always'
 
 /** What can be decided about the open message, each as one request with a way back. */
 export function useDecisions(options: {
@@ -22,13 +74,13 @@ export function useDecisions(options: {
     }
   }
 
-  function nothing(always = false): void {
+  function nothing(always = false, subject = false): void {
     const id = options.selected.value
     if (id) {
       void options.decide(
         (header) =>
           client.POST('/api/messages/{id}/nothing', {
-            params: { path: { id }, query: { always }, header },
+            params: { path: { id }, query: { always, subject }, header },
           }),
         [id],
       )
@@ -83,6 +135,21 @@ export function useDecisions(options: {
     }
   }
 
+  /** One follow-up for each thing that the message asks. */
+  function followUpEach(followUps: NewFollowUp[]): void {
+    const messageId = options.selected.value
+    if (messageId) {
+      void options.decide(
+        (header) =>
+          client.POST('/api/messages/{messageId}/follow-ups', {
+            params: { path: { messageId }, header },
+            body: { followUps },
+          }),
+        [messageId],
+      )
+    }
+  }
+
   function addTo(id: string): void {
     const messageId = options.selected.value
     if (messageId) {
@@ -90,6 +157,33 @@ export function useDecisions(options: {
         (header) =>
           client.POST('/api/follow-ups/{id}/messages/{messageId}', {
             params: { path: { id, messageId }, header },
+          }),
+        [messageId],
+      )
+    }
+  }
+
+  function handOver(to: { name: string; address: string; text: string }): void {
+    const id = options.selected.value
+    if (id) {
+      void options.decide(
+        (header) =>
+          client.POST('/api/messages/{id}/hand-over', {
+            params: { path: { id }, header },
+            body: to,
+          }),
+        [id],
+      )
+    }
+  }
+
+  function runRecipe(id: string): void {
+    const messageId = options.selected.value
+    if (messageId) {
+      void options.decide(
+        (header) =>
+          client.POST('/api/messages/{messageId}/recipes/{id}', {
+            params: { path: { messageId, id }, header },
           }),
         [messageId],
       )
@@ -109,9 +203,22 @@ export function useDecisions(options: {
       )
       if (done) {
         keepLocally(id, '')
+        await offerToWait(id, content.text)
       }
     }
   }
 
-  return { putOff, nothing, backToIntake, wrong, rememberDays, followUp, addTo, answer }
+  return {
+    handOver,
+    runRecipe,
+    putOff,
+    nothing,
+    backToIntake,
+    wrong,
+    rememberDays,
+    followUp,
+    followUpEach,
+    addTo,
+    answer,
+  }
 }

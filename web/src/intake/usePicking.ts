@@ -6,7 +6,8 @@ import { showProblem } from '@/api/toasts'
 import { alike, extended, NONE, still, toggled, type Picks } from '@/intake/picks'
 
 /** What is to become of all picked messages. */
-export type SeveralChoice = Pick<SeveralRequest, 'decision' | 'day' | 'categoryId'>
+export type SeveralChoice = Pick<SeveralRequest, 'decision' | 'day' | 'categoryId'> &
+  Partial<Pick<SeveralRequest, 'handOver'>>
 
 /** More than so many are shown before they are decided. */
 const MOST_UNSEEN = 10
@@ -50,7 +51,7 @@ export function usePicking(options: {
   const asked = ref<{ request: SeveralRequest; preview: SeveralPreview }>()
 
   async function decideSeveral(ids: string[], choice: SeveralChoice): Promise<void> {
-    const request: SeveralRequest = { messageIds: ids, ...choice }
+    const request: SeveralRequest = { messageIds: ids, handOver: null, ...choice }
     if (ids.length > MOST_UNSEEN) {
       try {
         const preview = await unwrap(

@@ -3,6 +3,7 @@ import { Download, Paperclip } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { MessageView } from '@/api/client'
 import { useThread } from '@/api/queries'
+import HandedOver from '@/message/HandedOver.vue'
 import HtmlBody from '@/message/HtmlBody.vue'
 import MessageText from '@/message/MessageText.vue'
 import ReadingLine from '@/message/ReadingLine.vue'
@@ -77,6 +78,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
       <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
         {{ notice }}
       </p>
+      <HandedOver v-if="message.handOver" :message="message" :hand-over="message.handOver" />
       <p v-if="message.followUps.length" class="mt-2 flex flex-wrap gap-2">
         <RouterLink
           v-for="followUp in message.followUps"

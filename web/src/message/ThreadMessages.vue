@@ -6,10 +6,12 @@ import MessageText from '@/message/MessageText.vue'
 import { moment } from '@/ui/time'
 
 /** The messages of a thread in the order sent; one of them can be pointed at. */
-const { messages, pointed, newest } = defineProps<{
+const { messages, pointed, newest, since } = defineProps<{
   messages: readonly ThreadMessage[]
   pointed?: string | undefined
   newest?: boolean
+  /** Messages after this moment are marked as new. */
+  since?: string | undefined
 }>()
 const list = useTemplateRef<HTMLElement>('list')
 
@@ -53,6 +55,12 @@ const NATURES: Record<string, string> = {
           >{{ moment(message.sentAt)
           }}<template v-if="NATURES[message.nature]"> · {{ NATURES[message.nature] }}</template
           ><template v-if="message.edited"> · edited</template></span
+        >
+        <span
+          v-if="since && message.sentAt > since"
+          class="text-brass-ink text-sm"
+          data-test="new-since"
+          >new since then</span
         >
         <RouterLink
           class="text-ink-soft hover:text-kelp ml-auto text-sm"

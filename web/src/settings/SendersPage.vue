@@ -7,6 +7,8 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
 const rules = usePartyRules()
+/** Before the pattern of a subject, with # for each number. */
+const SUBJECT = 'subject:'
 const lines = computed(() => rules.data.value ?? [])
 
 function change(rule: RuleView, changed: Partial<RuleView>): void {
@@ -30,8 +32,8 @@ function change(rule: RuleView, changed: Partial<RuleView>): void {
   </Note>
   <p v-else-if="lines.length === 0">
     Nothing yet. In Intake, <span class="key">⇧ W</span> says of the sender of a message that they
-    never ask, or always do, <span class="key">⇧ N</span> that all of it goes past Intake; the date
-    of a follow-up remembers a number of working days.
+    never ask, or always do, <span class="key">⇧ N</span> that all like it goes past Intake; the
+    date of a follow-up remembers a number of working days.
   </p>
   <ul v-else class="bg-surface border-line rounded border">
     <li
@@ -40,7 +42,11 @@ function change(rule: RuleView, changed: Partial<RuleView>): void {
       class="border-line flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 border-b px-3 py-1 last:border-0"
       data-test="party-rule"
     >
-      <b class="min-w-0 wrap-anywhere">{{ rule.party }}</b>
+      <b class="min-w-0 wrap-anywhere">{{
+        rule.party.startsWith(SUBJECT)
+          ? `subjects like “${rule.party.slice(SUBJECT.length)}”`
+          : rule.party
+      }}</b>
       <span v-if="rule.asks" class="flex items-center gap-1"
         >{{ rule.asks === 'NEVER' ? 'never asks me' : 'always asks me' }}
         <button

@@ -3,6 +3,10 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import AccountPage from '@/settings/AccountPage.vue'
 import CategoriesPage from '@/settings/CategoriesPage.vue'
+import CapturePage from '@/settings/CapturePage.vue'
+import KeysPage from '@/settings/KeysPage.vue'
+import PhrasesPage from '@/settings/PhrasesPage.vue'
+import RecipesPage from '@/settings/RecipesPage.vue'
 import SendersPage from '@/settings/SendersPage.vue'
 import SourcesPage from '@/settings/SourcesPage.vue'
 import WorkingTimePage from '@/settings/WorkingTimePage.vue'
@@ -13,6 +17,10 @@ const PAGES = [
   { name: 'Categories', to: '/settings/categories' },
   { name: 'Working time', to: '/settings/working-time' },
   { name: 'Senders', to: '/settings/senders' },
+  { name: 'Recipes', to: '/settings/recipes' },
+  { name: 'Phrases', to: '/settings/phrases' },
+  { name: 'Capture', to: '/settings/capture' },
+  { name: 'Keys', to: '/settings/keys' },
   { name: 'Account', to: '/settings/account' },
 ]
 const page = computed(() =>
@@ -23,7 +31,7 @@ const page = computed(() =>
 <template>
   <div class="h-full overflow-auto px-3 py-3 sm:px-6">
     <div class="mx-auto flex max-w-5xl flex-col gap-4 sm:flex-row sm:gap-8">
-      <nav class="flex shrink-0 gap-1 sm:w-36 sm:flex-col" aria-label="Settings">
+      <nav class="flex shrink-0 flex-wrap gap-1 sm:w-36 sm:flex-col" aria-label="Settings">
         <RouterLink
           v-for="each in PAGES"
           :key="each.to"
@@ -41,6 +49,10 @@ const page = computed(() =>
         <CategoriesPage v-else-if="page === 'categories'" />
         <WorkingTimePage v-else-if="page === 'working-time'" />
         <SendersPage v-else-if="page === 'senders'" />
+        <RecipesPage v-else-if="page === 'recipes'" />
+        <PhrasesPage v-else-if="page === 'phrases'" />
+        <CapturePage v-else-if="page === 'capture'" />
+        <KeysPage v-else-if="page === 'keys'" />
         <AccountPage v-else />
       </div>
     </div>

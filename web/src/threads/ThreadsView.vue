@@ -74,7 +74,7 @@ useKeys('Threads', [
     run: () => (turn.value = 'WITH_OTHERS'),
     when: () => !openId.value,
   },
-  { key: 'c', does: 'Closed', run: () => (turn.value = 'CLOSED'), when: () => !openId.value },
+  { key: 'e', does: 'Closed', run: () => (turn.value = 'CLOSED'), when: () => !openId.value },
 ])
 </script>
 

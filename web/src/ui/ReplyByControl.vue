@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { CalendarDays } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { QuickChoice } from '@/api/client'
 import { useDay } from '@/api/queries'
 import Calendar from '@/ui/Calendar.vue'
+import { choiceKey } from '@/ui/choiceKey'
 import { dayNotice } from '@/ui/dayNotice'
 import TypedDay from '@/ui/TypedDay.vue'
 import { day as dayText, replyBy } from '@/ui/time'
 
-const { choices, above, sender } = defineProps<{
+const { choices, above, sender, letter, brief } = defineProps<{
   choices: readonly QuickChoice[]
   /** Whom a number of working days can be remembered for. */
   sender?: string
   above?: boolean
+  letter?: string
+  /** Whether a full day or a day off is told by a word, with the rest behind it. */
+  brief?: boolean
 }>()
 const emit = defineEmits<{ remember: [days: number] }>()
 const always = ref(2)
@@ -37,6 +40,20 @@ function typed(isoDay: string, at: string | null, close: () => void): void {
   choose(isoDay, close)
 }
 
+function onKey(event: KeyboardEvent, close: () => void): void {
+  const choice = choiceKey(event, choices, event.currentTarget as HTMLElement)
+  if (choice) {
+    choose(choice.day, close)
+  }
+}
+
+/** The first choice has the focus: a digit takes one, a letter begins a date in words. */
+const vFirst = {
+  mounted(element: HTMLElement) {
+    element.querySelector('button')?.focus()
+  },
+}
+
 function choose(isoDay: string | null, close: () => void): void {
   chosenDay.value = isoDay
   if (isoDay === null) {
@@ -48,10 +65,10 @@ function choose(isoDay: string | null, close: () => void): void {
 
 <template>
   <Popover class="relative inline-block">
-    <PopoverButton class="part" data-test="reply-by">
-      <CalendarDays :size="15" aria-hidden="true" />
+    <PopoverButton class="part" data-test="reply-by" :data-letter="letter">
       <span class="sr-only">Reply by</span>
       <span class="font-semibold">{{ shown }}</span>
+      <span v-if="letter" class="key">{{ letter.toUpperCase() }}</span>
     </PopoverButton>
     <PopoverPanel
       v-slot="{ close }"
@@ -59,10 +76,14 @@ function choose(isoDay: string | null, close: () => void): void {
       :class="above ? 'bottom-full mb-1' : 'top-full mt-1'"
       data-keys="own"
     >
-      <div class="flex w-64 flex-col gap-1 whitespace-nowrap">
-        <TypedDay focus @choose="(isoDay, at) => typed(isoDay, at, close)" />
+      <div
+        v-first
+        class="flex w-64 flex-col gap-1 whitespace-nowrap"
+        @keydown="(event: KeyboardEvent) => onKey(event, close)"
+      >
+        <TypedDay @choose="(isoDay, at) => typed(isoDay, at, close)" />
         <button
-          v-for="choice in choices"
+          v-for="(choice, i) in choices"
           :key="choice.label"
           type="button"
           class="hover:bg-kelp-wash flex h-8 items-center justify-between gap-3 rounded px-2 text-left"
@@ -70,7 +91,9 @@ function choose(isoDay: string | null, close: () => void): void {
           @click="choose(choice.day, close)"
         >
           <span>{{ choice.label }}</span>
-          <span class="text-ink-soft">{{ dayText(choice.day) }}</span>
+          <span class="text-ink-soft"
+            >{{ dayText(choice.day) }} <span v-if="i < 9" class="key">{{ i + 1 }}</span></span
+          >
         </button>
         <button
           type="button"
@@ -121,11 +144,19 @@ function choose(isoDay: string | null, close: () => void): void {
     :aria-pressed="firm"
     :title="firm ? 'Somebody set this date and missing it costs something' : 'My own aim'"
     data-test="firm"
+    :data-letter="letter ? 'd' : undefined"
     @click="firm = !firm"
   >
     {{ firm ? 'firm' : 'flexible' }}
+    <span v-if="letter" class="key">D</span>
   </button>
-  <span v-if="chosenDay && notice" class="text-brass-ink ml-1" data-test="day-notice"
-    >{{ dayText(chosenDay) }} {{ notice }}</span
+  <span
+    v-if="chosenDay && notice"
+    class="text-brass-ink ml-1"
+    :title="brief ? notice : undefined"
+    data-test="day-notice"
+    >{{
+      brief ? (known.data.value?.full ? 'full' : 'day off') : `${dayText(chosenDay)} ${notice}`
+    }}</span
   >
 </template>

@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { dismiss, toasts } from '@/api/toasts'
+import KeyHint from '@/ui/KeyHint.vue'
 import { Undo2, X } from '@lucide/vue'
 
 function takeBack(id: number, undo: () => Promise<void>): void {
   dismiss(id)
   void undo()
+}
+
+function take(id: number, run: () => void): void {
+  dismiss(id)
+  run()
 }
 </script>
 
@@ -31,7 +37,17 @@ function takeBack(id: number, undo: () => Promise<void>): void {
         data-test="undo"
         @click="takeBack(toast.id, toast.undo)"
       >
-        <Undo2 :size="15" aria-hidden="true" /> Undo <span class="key">U</span>
+        <Undo2 :size="15" aria-hidden="true" /> Undo
+        <KeyHint group="Everywhere" does="Undo the last change" or="U" />
+      </button>
+      <button
+        v-if="toast.action"
+        class="btn btn-main"
+        type="button"
+        data-test="toast-action"
+        @click="take(toast.id, toast.action.run)"
+      >
+        {{ toast.action.label }}
       </button>
       <button
         class="btn btn-quiet px-1"

@@ -1,4 +1,4 @@
-import { onScopeDispose } from 'vue'
+import { onScopeDispose, ref, shallowReactive } from 'vue'
 
 /** A key with what it does, as it is listed in the help. */
 export interface KeyBinding {
@@ -16,7 +16,47 @@ interface Group {
   bindings: KeyBinding[]
 }
 
-const groups: Group[] = []
+const groups = shallowReactive<Group[]>([])
+const changed = ref<Record<string, string>>({})
+
+/** Names a binding in what an account has changed. */
+export function keyId(group: string, does: string): string {
+  return `${group}: ${does}`
+}
+
+/** Takes the keys that an account has changed, by name. */
+export function setKeys(keys: Record<string, string>): void {
+  changed.value = keys
+}
+
+/** The key that counts for a binding: the changed one, else its own. */
+export function keyFor(group: string, binding: KeyBinding): { key: string; shift?: boolean } {
+  const own = changed.value[keyId(group, binding.does)]
+  if (own === undefined) {
+    return binding
+  }
+  return own.startsWith('shift+') ? { key: own.slice(6), shift: true } : { key: own, shift: false }
+}
+
+const NAMES: Record<string, string> = {
+  ArrowDown: '↓',
+  ArrowUp: '↑',
+  Enter: 'Enter',
+  Escape: 'Esc',
+}
+
+/** A key as it is shown. */
+export function keyName(key: { key: string; shift?: boolean }): string {
+  const name = NAMES[key.key] ?? key.key.toUpperCase()
+  return key.shift ? `⇧ ${name}` : name
+}
+
+/** The key that does something now, as it is shown; empty when nothing does. */
+export function shownKey(title: string, does: string): string {
+  const group = groups.find((each) => each.title === title)
+  const binding = group?.bindings.find((each) => each.does === does)
+  return group && binding ? keyName(keyFor(title, binding)) : ''
+}
 
 /** Everything that a key does now, for the help. */
 export function keyGroups(): readonly Group[] {
@@ -44,12 +84,14 @@ export function bindingFor(event: KeyboardEvent, among: readonly Group[]): KeyBi
     return undefined
   }
   for (const group of [...among].reverse()) {
-    const found = group.bindings.find(
-      (binding) =>
-        binding.key.toLowerCase() === event.key.toLowerCase() &&
-        (binding.shift ?? event.shiftKey) === event.shiftKey &&
-        (binding.when?.() ?? true),
-    )
+    const found = group.bindings.find((binding) => {
+      const wanted = keyFor(group.title, binding)
+      return (
+        wanted.key.toLowerCase() === event.key.toLowerCase() &&
+        (wanted.shift ?? event.shiftKey) === event.shiftKey &&
+        (binding.when?.() ?? true)
+      )
+    })
     if (found) {
       return found
     }

@@ -15,6 +15,23 @@ create table account_settings (
     settings varchar(100000) not null
 );
 
+-- Small things that an account has chosen: its keys, its capture address.
+create table preference (
+    owner uuid not null references account (id),
+    name varchar(40) not null,
+    setting varchar(20000) not null,
+    primary key (owner, name)
+);
+
+-- What is often written, with fields to fill.
+create table phrase (
+    id uuid primary key,
+    owner uuid not null references account (id),
+    name varchar(60) not null,
+    text varchar(8000) not null
+);
+create index phrase_by_owner on phrase (owner, name);
+
 -- What the user has said about everything from one address or list.
 create table party_rule (
     owner uuid not null references account (id),
@@ -216,6 +233,11 @@ create table follow_up (
     firm boolean not null,
     effort_minutes int,
     for_reply boolean not null,
+    start_day date,
+    place varchar(60) not null,
+    people varchar(40000) not null,
+    checklist varchar(200000) not null,
+    note varchar(20000) not null,
     answer_seen uuid,
     state varchar(10) not null,
     created_at timestamp(9) with time zone not null,
@@ -230,6 +252,7 @@ create table follow_up_message (
     message_id uuid not null references message (id),
     owner uuid not null,
     linked_at timestamp(9) with time zone not null,
+    sentence varchar(1000) not null,
     snapshot varchar(1000000) not null,
     primary key (follow_up_id, message_id)
 );
@@ -270,7 +293,7 @@ create table outbox (
     kind varchar(20) not null,
     identity varchar(500) not null,
     message_id uuid,
-    payload varchar(1000000) not null,
+    payload clob not null,
     state varchar(20) not null,
     not_before timestamp(9) with time zone not null,
     attempts int not null,
@@ -290,6 +313,57 @@ create table draft (
     saved_at timestamp(9) with time zone not null,
     primary key (owner, message_id)
 );
+
+-- What was handed over by mail, so that whoever got it can say in this installation whether they take it.
+create table hand_over (
+    identity varchar(500) primary key,
+    giver uuid not null references account (id),
+    giver_message uuid not null,
+    taker_address varchar(320) not null,
+    state varchar(20) not null,
+    word varchar(2000) not null,
+    offered_at timestamp(9) with time zone not null
+);
+create index hand_over_by_message on hand_over (giver, giver_message);
+
+create table recipe (
+    id uuid primary key,
+    owner uuid not null references account (id),
+    name varchar(60) not null,
+    letter varchar(1),
+    place int not null,
+    automatic boolean not null,
+    conditions varchar(20000) not null,
+    steps varchar(60000) not null,
+    version int not null
+);
+create index recipe_by_owner on recipe (owner, place);
+
+create table recipe_run (
+    command_id uuid primary key,
+    owner uuid not null references account (id),
+    recipe_id uuid not null,
+    recipe_name varchar(60) not null,
+    message_id uuid not null,
+    automatic boolean not null,
+    about varchar(1000) not null,
+    at timestamp(9) with time zone not null
+);
+create index recipe_run_by_owner on recipe_run (owner, at);
+
+-- Files that an answer will carry; those of a sent one are kept while it can be taken back.
+create table draft_file (
+    id uuid primary key,
+    owner uuid not null references account (id),
+    message_id uuid not null references message (id),
+    name varchar(255) not null,
+    type varchar(200) not null,
+    size int not null,
+    content blob not null,
+    sent_by uuid,
+    added_at timestamp(9) with time zone not null
+);
+create index draft_file_by_message on draft_file (owner, message_id);
 
 -- Edits and removals of chat events, kept because reading backwards meets them before what they change.
 create table chat_change (

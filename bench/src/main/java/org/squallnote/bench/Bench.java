@@ -131,6 +131,27 @@ public final class Bench {
         boolean index = plan.toUpperCase(Locale.ROOT).contains("MESSAGE_IN_INTAKE");
         say("Its plan uses the index message_in_intake: %s", index ? "yes" : "NO\n" + plan);
         several(account, jdbc);
+        dryRun(account, jdbc);
+    }
+
+    /** What a recipe with conditions would have taken in the last thirty days, words looked for in every text. */
+    private void dryRun(Account account, JdbcTemplate jdbc) throws IOException, InterruptedException {
+        HttpRequest request = change(account, "/api/recipes/dry-run", UUID.randomUUID())
+                .POST(
+                        HttpRequest.BodyPublishers.ofString(
+                                "{\"sender\":\"\",\"domain\":\"bench.example\",\"list\":\"\",\"room\":\"\",\"words\":[\"slipway\",\"lighthouse\"]}"))
+                .build();
+        List<Double> times = new ArrayList<>();
+        for (int round = 0; round < ROUNDS + 2; round++) {
+            times.add(seconds(() -> send(request)));
+        }
+        int looked = count(
+                jdbc,
+                "select count(*) from message where owner = ? and sent_at >= dateadd('DAY', -30, current_timestamp)",
+                account.id());
+        say(
+                "Dry run of a recipe's conditions over the %d messages of thirty days: %.2f s (goal: under 2)",
+                looked, median(times.subList(2, times.size())));
     }
 
     /** Five hundred undecided messages followed up in one request, and taken back in another. */

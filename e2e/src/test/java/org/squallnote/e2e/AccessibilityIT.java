@@ -47,7 +47,16 @@ class AccessibilityIT {
         "/intake, article",
         "/intake, [data-test=decide-follow-up] > [data-test=sentence]",
         "/intake, [data-test=decide-follow-up] > [data-test=reply-by] > [aria-label^=Month]",
+        "/intake, [data-test=decide-follow-up] > [data-test=open-checklist] > [data-test=checklist]",
         "/intake, [data-test=decide-answer] > [data-test=answer]",
+        "/intake, [data-test=decide-hand-over] > [data-test=hand-over]",
+        "/intake, [data-test=decide-recipes] > [data-test=recipes]",
+        "/intake, [data-test=decide-nothing-always] > [data-test=always]",
+        "/follow-ups, [data-test=capture] > [data-test=capture-field]",
+        "/settings/recipes, [data-test=recipe-new] > [data-test=recipe-editor]",
+        "/settings/phrases, [data-test=phrase-new] > [data-test=phrase-text]",
+        "/settings/capture, [data-test=capture-address]",
+        "/settings/keys, [data-test=key-row]",
         "/intake, [data-test=decide-put-off] > [data-test=put-off]",
         "/intake, [data-test=pick] > [data-test=several-follow-up] > [data-test=several-sentence]",
         "/follow-ups, [data-test=follow-up]",
@@ -68,7 +77,7 @@ class AccessibilityIT {
             String[] selectors = steps.split(" > ");
             for (int i = 0; i < selectors.length; i++) {
                 if (i < selectors.length - 1) {
-                    browser.find(selectors[i].strip()).click();
+                    browser.click(selectors[i].strip());
                 } else {
                     browser.find(selectors[i].strip());
                 }
@@ -81,7 +90,9 @@ class AccessibilityIT {
     @CsvSource({
         "/intake, [data-test=intake-list]",
         "/follow-ups, [data-test=follow-up]",
-        "/threads, [data-test=threads]"
+        "/threads, [data-test=threads]",
+        "/settings/recipes, [data-test=recipe-new]",
+        "/settings/keys, [data-test=key-row]"
     })
     void nothingIsCutOffOnANarrowScreen(String path, String view) {
         browser.size(390, 844);

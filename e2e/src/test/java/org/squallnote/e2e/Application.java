@@ -74,6 +74,24 @@ final class Application implements AutoCloseable {
         }
     }
 
+    /** Hands a file of mail to it, as the command for that does; waits until it is taken in. */
+    void importFile(Path file, String signIn) throws IOException, InterruptedException {
+        Process command = new ProcessBuilder(
+                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                        "-jar",
+                        System.getProperty("squallnote.jar"),
+                        "import",
+                        "--data=" + data,
+                        "--account=" + signIn,
+                        file.toString())
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
+                .start();
+        if (!command.waitFor(10, TimeUnit.MINUTES) || command.exitValue() != 0) {
+            throw new IllegalStateException("The file was not taken in:\n" + Files.readString(log()));
+        }
+    }
+
     String address() {
         return "http://127.0.0.1:" + port;
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
+import org.openqa.selenium.ElementNotInteractableException;
 import org.openqa.selenium.JavascriptExecutor;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.NoSuchElementException;
@@ -84,6 +85,37 @@ final class Browser implements AutoCloseable {
                 "an element " + css);
     }
 
+    /** Clicks it; drawn anew in between, it is looked for again. */
+    void click(String css) {
+        until(
+                () -> {
+                    find(css).click();
+                    return Boolean.TRUE;
+                },
+                css + " to be clicked");
+    }
+
+    /** Types into it; drawn anew in between, it is looked for again. */
+    void type(String css, CharSequence... keys) {
+        until(
+                () -> {
+                    find(css).sendKeys(keys);
+                    return Boolean.TRUE;
+                },
+                css + " to type into");
+    }
+
+    /** What can be read of it; drawn anew in between, it is looked for again. */
+    String textOf(String css) {
+        return until(() -> find(css).getText(), "the text of " + css);
+    }
+
+    /** What can be read of each that there is at one moment. */
+    List<String> texts(String css) {
+        return ((List<?>) js("return [...document.querySelectorAll(arguments[0])].map((e) => e.innerText)", css))
+                .stream().map(String::valueOf).toList();
+    }
+
     List<WebElement> all(String css) {
         return driver.findElements(By.cssSelector(css));
     }
@@ -109,7 +141,10 @@ final class Browser implements AutoCloseable {
     <T> T until(Supplier<T> condition, String what) {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
                 .withMessage(() -> "Waited for " + what + "; the page says:\n" + text())
-                .ignoring(StaleElementReferenceException.class, NoSuchElementException.class)
+                .ignoring(
+                        StaleElementReferenceException.class,
+                        NoSuchElementException.class,
+                        ElementNotInteractableException.class)
                 .until(ignored -> condition.get());
     }
 

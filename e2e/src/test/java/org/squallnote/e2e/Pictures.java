@@ -19,14 +19,18 @@ final class Pictures {
     private static final String[] OF_EACH_VIEW = {
         "intake:/intake:1280:light:[title^='Tilda Brandt']",
         "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
+        "intake-each:/intake:1280:light:[title^='Greta Holm'],key=f,key=e",
+        "intake-recipes:/intake:1280:light:[title^='Greta Holm'],key=r,wait=Invoice to pay",
         "intake-several:/intake:1280:light:[title^='Tilda Brandt'],key=x,[title^='Bo Lindgren'],key=x,key=f",
         "intake-night-watch:/intake:1280:dark:key=a",
         "intake-narrow:/intake:390:light:",
         "message-narrow:/intake:390:light:[title^='Tilda Brandt']",
         "follow-ups:/follow-ups:1280:light:",
-        "follow-up-sheet:/follow-ups:1280:light:[data-follow-up]",
+        "follow-up-sheet:/follow-ups:1280:light:[title^='Send Harriet']",
         "threads:/threads:1280:light:",
         "thread-sheet:/threads:1280:light:[data-row='6']",
+        "capture:/follow-ups:1280:light:key=c,type=call the crane firm about the quote by Friday; 15 min; Crane,wait=15 min",
+        "settings-recipes:/settings/recipes:1280:light:[data-test=recipe-new]",
         "settings-sources:/settings/sources:1280:light:",
         "settings-categories:/settings/categories:1280:light:",
         "settings-working-time:/settings/working-time:1280:light:wait=Public holidays",
@@ -55,10 +59,15 @@ final class Pictures {
         for (String step : parts.length > 4 && !parts[4].isEmpty() ? parts[4].split(",") : new String[0]) {
             if (step.startsWith("key=")) {
                 browser.press(step.substring(4));
+            } else if (step.startsWith("type=")) {
+                browser.driver()
+                        .switchTo()
+                        .activeElement()
+                        .sendKeys(step.substring(5).replace(';', ','));
             } else if (step.startsWith("wait=")) {
                 browser.untilText(step.substring(5));
             } else {
-                browser.find(step).click();
+                browser.click(step);
             }
             settle();
         }

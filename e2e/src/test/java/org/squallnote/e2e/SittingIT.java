@@ -2,9 +2,12 @@ package org.squallnote.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.BufferedWriter;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -23,6 +26,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
 import org.squallnote.standins.mail.MailStandIn;
+import org.squallnote.standins.scenario.AppSetUp;
 import org.squallnote.standins.scenario.MerrowQuay;
 
 /** Intake after two days off: more than a hundred messages, decided in one sitting. */
@@ -31,6 +35,9 @@ import org.squallnote.standins.scenario.MerrowQuay;
 class SittingIT {
 
     private static final int MORE = 100;
+    /** The store holds this many more, as after some years. */
+    private static final int OLD = 20_000;
+
     private static final int TO_DECIDE = 100;
     private static final int MOST_MILLISECONDS = 50;
 
@@ -43,6 +50,7 @@ class SittingIT {
     @BeforeAll
     void open() throws IOException, InterruptedException {
         office = Office.open(data, SittingIT::fill);
+        office.application().importFile(oldMail(), AppSetUp.SIGN_IN);
         browser = office.browser();
         office.signIn();
         browser.open("/intake");
@@ -74,8 +82,25 @@ class SittingIT {
         }
     }
 
+    /** What has lain in the mailbox for weeks and waits for nobody. */
+    private static Path oldMail() throws IOException {
+        Path file = data.resolve("old.mbox");
+        Instant now = Instant.now();
+        try (BufferedWriter out = Files.newBufferedWriter(file)) {
+            for (int i = 0; i < OLD; i++) {
+                Instant sentAt = now.minus(Duration.ofDays(20)).minusSeconds(i * 200L);
+                out.write("From pier@pier.example Mon Mar  2 10:00:00 2026\nMessage-ID: <old" + i
+                        + "@pier.example>\nFrom: Pier Office " + i % 40 + " <pier" + i % 40
+                        + "@pier.example>\nTo: <" + MerrowQuay.OWN + ">\nSubject: Pier log " + i + "\nDate: "
+                        + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC))
+                        + "\n\nThe pier was swept on day " + i + " and nothing was found but a glove.\n\n");
+            }
+        }
+        return file;
+    }
+
     private int left() {
-        return Integer.parseInt(browser.find("[data-test=progress]").getText().split(" ")[0]);
+        return Integer.parseInt(browser.textOf("[data-test=progress]").split(" ")[0]);
     }
 
     /** The row of the first message from somebody, in the middle of the list. */
@@ -104,7 +129,7 @@ class SittingIT {
         browser.press("x");
         browser.pressWith(Keys.SHIFT, Keys.ARROW_DOWN);
         browser.pressWith(Keys.SHIFT, Keys.ARROW_DOWN);
-        assertThat(browser.find("[data-test=several]").getText()).startsWith("3 picked");
+        assertThat(browser.textOf("[data-test=several]")).startsWith("3 picked");
         browser.press("n");
         browser.untilText("Nothing to do: 3 messages");
         awaitLeft(before - 3);
@@ -121,15 +146,14 @@ class SittingIT {
         browser.press("x");
         browser.press("s");
         browser.press("3");
-        int picked =
-                Integer.parseInt(browser.find("[data-test=several]").getText().split(" ")[0]);
+        int picked = Integer.parseInt(browser.textOf("[data-test=several]").split(" ")[0]);
         assertThat(picked).isGreaterThan(20);
         browser.press("n");
-        assertThat(browser.find("[data-test=summary]").getText())
+        assertThat(browser.textOf("[data-test=summary]"))
                 .contains("Nothing to do about " + picked + " messages", "One undo takes all of them back.");
         browser.press(Keys.ENTER);
         awaitLeft(before - picked);
-        browser.find("[data-test=decided-here]").click();
+        browser.click("[data-test=decided-here]");
         browser.untilText("Nothing to do: " + picked + " messages");
         for (WebElement button : browser.all("[data-test=progress] button")) {
             if (button.getText().equals("Undo")) {
@@ -155,10 +179,9 @@ class SittingIT {
         assertThat(browser.text()).contains("Put off (1)");
         openFirst("Pier Office 4");
         browser.press("p");
-        browser.find("[data-test=put-off] [data-test=typed-day]").sendKeys("in 3 weeks");
+        browser.type("[data-test=put-off] [data-test=typed-day]", "in 3 weeks");
         browser.until(
-                () -> browser.find("[data-test=typed-day-read]").getText().contains("Enter") ? true : null,
-                "the typed date");
+                () -> browser.textOf("[data-test=typed-day-read]").contains("Enter") ? true : null, "the typed date");
         browser.press(Keys.ENTER);
         awaitLeft(before - 2);
     }
@@ -168,18 +191,16 @@ class SittingIT {
     void aReplyByDateIsTypedInWords() {
         openFirst("Pier Office 0");
         browser.press("f");
-        browser.find("[data-test=reply-by]").click();
-        browser.find("[data-test=typed-day]").sendKeys("2027-03-06 noon");
+        browser.click("[data-test=reply-by]");
+        browser.type("[data-test=typed-day]", "2027-03-06 noon");
         browser.until(
-                () -> browser.find("[data-test=typed-day-read]").getText().contains("Sat 6 Mar 2027, 12:00")
-                        ? true
-                        : null,
+                () -> browser.textOf("[data-test=typed-day-read]").contains("Sat 6 Mar 2027, 12:00") ? true : null,
                 "the typed date");
-        assertThat(browser.find("[data-test=typed-day-read]").getText()).contains("is a day off");
+        assertThat(browser.textOf("[data-test=typed-day-read]")).contains("is a day off");
         browser.press(Keys.ENTER);
-        assertThat(browser.find("[data-test=reply-by]").getText()).contains("Sat 6 Mar 2027, 12:00");
-        assertThat(browser.find("[data-test=day-notice]").getText()).contains("is a day off");
-        browser.find("[data-test=sentence] input").sendKeys(Keys.ESCAPE);
+        assertThat(browser.textOf("[data-test=reply-by]")).contains("Sat 6 Mar 2027, 12:00");
+        assertThat(browser.textOf("[data-test=day-notice]")).contains("is a day off");
+        browser.type("[data-test=sentence] input", Keys.ESCAPE);
         browser.untilGone("[data-test=sentence]");
     }
 
@@ -207,7 +228,7 @@ class SittingIT {
         int before = left();
         openFirst("Pier Office 8");
         browser.press("g");
-        browser.find("[data-test=add-to] input").sendKeys("office 6");
+        browser.type("[data-test=add-to] input", "office 6");
         browser.until(
                 () -> browser.all("[data-test=add-to] [role=option]").size() == 1 ? Boolean.TRUE : null,
                 "one follow-up with these letters");
@@ -222,10 +243,12 @@ class SittingIT {
         int before = left();
         openFirst("Pier Office 9");
         browser.pressWith(Keys.SHIFT, "n");
+        browser.find("[data-test=always]");
+        browser.press(Keys.ENTER);
         browser.untilText("Past Intake from now on: everything from Pier Office 9");
         browser.until(() -> left() < before ? Boolean.TRUE : null, "fewer messages");
         browser.open("/settings/senders");
-        assertThat(browser.find("[data-test=past-intake]").getText()).contains("goes past Intake");
+        assertThat(browser.textOf("[data-test=past-intake]")).contains("goes past Intake");
         browser.open("/intake");
     }
 
@@ -252,7 +275,7 @@ class SittingIT {
         int keys = 0;
         for (int i = 0; i < TO_DECIDE; i++) {
             String open = openMessage();
-            if (browser.find("[data-test=reading]").getText().startsWith("Asks you,")) {
+            if (browser.textOf("[data-test=reading]").startsWith("Asks you,")) {
                 browser.press("f");
                 browser.find("[data-test=sentence]");
                 browser.press(Keys.ENTER);
@@ -274,7 +297,7 @@ class SittingIT {
                 TO_DECIDE, each, waits.get(waits.size() / 2), waits.get(waits.size() * 9 / 10), MOST_MILLISECONDS);
         assertThat(each).isLessThanOrEqualTo(2.2);
         assertThat(waits).hasSizeGreaterThanOrEqualTo(TO_DECIDE - 1);
-        assertThat(browser.find("[data-test=progress]").getText()).contains("at this pace", "decided in this sitting");
+        assertThat(browser.textOf("[data-test=progress]")).contains("at this pace", "decided in this sitting");
     }
 
     private String openMessage() {

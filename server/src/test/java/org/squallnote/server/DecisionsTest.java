@@ -59,7 +59,7 @@ class DecisionsTest extends ServerTest {
         JsonNode open = get(me, "/api/follow-ups").path("open");
         JsonNode threads = get(me, "/api/threads?turn=WITH_ME").path("lines");
         JsonNode categories = get(me, "/api/categories");
-        var choice = random.nextInt(9);
+        var choice = random.nextInt(12);
         String path = switch (choice) {
             case 0 -> "/api/messages/" + message + "/follow-ups/" + UUID.randomUUID();
             case 1 -> "/api/messages/" + message + "/nothing";
@@ -80,6 +80,9 @@ class DecisionsTest extends ServerTest {
                 "/api/messages/" + message + "/asks?always=" + random.nextBoolean() + "&asks="
                         + (random.nextBoolean() ? "YES" : "NEVER");
             case 7 -> "/api/messages/" + message + "/reply-days?days=" + random.nextInt(9);
+            case 8 -> "/api/messages/" + message + "/follow-ups";
+            case 9 -> "/api/messages/" + message + "/hand-over";
+            case 10 -> "/api/follow-ups";
             default ->
                 open.isEmpty()
                         ? ""
@@ -92,6 +95,11 @@ class DecisionsTest extends ServerTest {
         String body = "{\"title\":\"Do it " + random.nextInt(9)
                 + "\",\"firm\":true,\"replyDay\":\"2026-03-06\",\"replyTime\":\"15:00\",\"categoryId\":\"" + category
                 + "\"}";
+        if (path.endsWith("/follow-ups")) {
+            body = "{\"followUps\":[" + one(body) + "," + one(body) + "]}";
+        } else if (path.endsWith("/hand-over")) {
+            body = "{\"name\":\"Gus\",\"address\":\"gus@merrowquay.example\",\"text\":\"Could you take this over?\"}";
+        }
         boolean put = path.startsWith("PUT ");
         var result = call(me, put ? HttpMethod.PUT : HttpMethod.POST, put ? path.substring(4) : path, body);
         return result.getResponse().getStatus() / 100 == 2
@@ -99,6 +107,10 @@ class DecisionsTest extends ServerTest {
                         .path("commandId")
                         .asString(""))
                 : Optional.empty();
+    }
+
+    private static String one(String content) {
+        return "{\"id\":\"" + UUID.randomUUID() + "\",\"sentence\":\"\",\"content\":" + content + "}";
     }
 
     @Test

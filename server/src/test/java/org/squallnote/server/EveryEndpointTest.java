@@ -22,6 +22,11 @@ import org.squallnote.server.account.SignedIn;
 class EveryEndpointTest extends ServerTest {
 
     private static final Map<String, String> BODIES = Map.of(
+            "/hand-over", "{\"name\":\"\",\"address\":\"a@x.example\",\"text\":\"Hello\"}",
+            "/asked", "{\"text\":\"Could you?\"}",
+            "/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}",
+            "/api/recipes/{id}",
+                    "{\"name\":\"Mine\",\"letter\":null,\"place\":1,\"automatic\":false,\"conditions\":{\"sender\":\"\",\"domain\":\"\",\"list\":\"\",\"room\":\"\",\"words\":[]},\"steps\":[{\"kind\":\"NOTHING\",\"title\":\"\",\"place\":\"\",\"folder\":\"\",\"address\":\"\",\"note\":\"\"}]}",
             "/follow-ups", "{\"title\":\"Stolen\",\"firm\":false}",
             "/answer", "{\"text\":\"Hello\",\"toAll\":false}",
             "/draft", "{\"text\":\"Hello\"}",
@@ -78,15 +83,19 @@ class EveryEndpointTest extends ServerTest {
                     .map(Map.Entry::getValue)
                     .findFirst()
                     .orElse(UUID.randomUUID().toString());
-            MvcTestResult result = call(stranger, endpoint.method(), filled(endpoint, id), body(endpoint.path()));
+            boolean file = endpoint.path().endsWith("/files/{fileId}") && endpoint.method() == HttpMethod.PUT;
+            MvcTestResult result = file
+                    ? upload(stranger, filled(endpoint, id), "x")
+                    : call(stranger, endpoint.method(), filled(endpoint, id), body(endpoint.path()));
             String text = new String(result.getResponse().getContentAsByteArray(), StandardCharsets.UTF_8);
             assertThat(text)
                     .as("%s", endpoint)
                     .doesNotContain(
                             "secret@x.example", "A secret", "keep this to yourself", "Keep the secret", "Private");
             boolean ownThing = endpoint.path().startsWith("/api/history");
-            boolean makesOwn = endpoint.method() == HttpMethod.POST
-                    && endpoint.path().matches("/api/(categories|sources/(mail|chat))/\\{id}");
+            boolean makesOwn = endpoint.path().matches("/api/(categories|sources/(mail|chat))/\\{id}")
+                            && endpoint.method() == HttpMethod.POST
+                    || endpoint.path().matches("/api/(phrases|recipes)/\\{id}");
             if (!ownThing && !makesOwn) {
                 assertThat(result.getResponse().getStatus())
                         .as("%s: %s", endpoint, text)
@@ -152,11 +161,18 @@ class EveryEndpointTest extends ServerTest {
                 .replace("{index}", "0")
                 .replaceAll("\\{\\w+}", id);
         return path
-                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&into="
+                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&name=x&type=a/b&into="
                 + UUID.randomUUID();
     }
 
     private static String body(String path) {
+        if (path.endsWith("/decline")) {
+            return "{\"word\":\"no\"}";
+        }
+        if (path.equals("/api/messages/{messageId}/follow-ups")) {
+            return "{\"followUps\":[{\"id\":\"" + UUID.randomUUID()
+                    + "\",\"sentence\":\"\",\"content\":{\"title\":\"Stolen\",\"firm\":false}}]}";
+        }
         return BODIES.entrySet().stream()
                 .filter(entry -> path.contains(entry.getKey()))
                 .max(Comparator.comparing(entry -> path.lastIndexOf(entry.getKey())))

@@ -147,6 +147,16 @@ abstract class ServerTest {
         return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
     }
 
+    /** A mail that I have sent to somebody. */
+    static ArrivedMail ownMail(long uid, String id, String to, String subject) {
+        Instant sentAt = MONDAY.plusSeconds(uid * 60);
+        String raw = "Message-ID: <" + id + ">\r\nFrom: <" + MINE + ">\r\nTo: <" + to + ">\r\nSubject: " + subject
+                + "\r\nDate: " + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC))
+                + "\r\n\r\nSee above.\r\n";
+        byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
+        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+    }
+
     MvcTestResult call(SignedIn me, HttpMethod method, String path, String body) {
         var request = mvc.method(method)
                 .uri(path)
@@ -158,6 +168,17 @@ abstract class ServerTest {
             request = request.with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())));
         }
         return request.exchange();
+    }
+
+    /** Puts bytes. */
+    MvcTestResult upload(SignedIn me, String path, String content) {
+        return mvc.put()
+                .uri(path)
+                .with(csrf())
+                .with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())))
+                .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                .content(content.getBytes(StandardCharsets.UTF_8))
+                .exchange();
     }
 
     JsonNode get(SignedIn me, String path) {
@@ -204,8 +225,8 @@ abstract class ServerTest {
         List<String> state = new ArrayList<>();
         for (String query : List.of(
                 "select id, decision, decided_at, put_off_until, correction, asks_me, ask, reply_day from message where owner = ? order by id",
-                "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
-                "select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = ? order by 1, 2",
+                "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply, start_day, place, people, checklist, note, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
+                "select follow_up_id, message_id, linked_at, sentence, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",
                 "select party, asks, reply_days, past_intake from party_rule where owner = ? order by party",
                 "select id, name, hue, monogram, letter, place, reply_days, retired_at from category where owner = ? order by id")) {

@@ -6,7 +6,10 @@ import org.mybatis.spring.annotation.MapperScan;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.squallnote.core.recipe.Conditions;
+import org.squallnote.core.recipe.Steps;
 import org.squallnote.core.turn.Facts;
+import org.squallnote.store.followup.Checklist;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpLink;
 import org.squallnote.store.history.HistoryEntry;
@@ -17,6 +20,7 @@ import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
 import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.recipe.RecipeCandidate;
 import org.squallnote.store.settings.AccountSettings;
 import org.squallnote.store.thread.Awaiting;
 import org.squallnote.store.thread.Debts;
@@ -40,6 +44,9 @@ public class StoreConfiguration {
                             Texts.class,
                             Debts.class,
                             Awaiting.class,
+                            Checklist.class,
+                            Conditions.class,
+                            Steps.class,
                             Facts.class,
                             AccountSettings.class));
             StoreTypes.registerRows(
@@ -49,6 +56,7 @@ public class StoreConfiguration {
                             IntakeRow.class,
                             ThreadingRow.class,
                             FollowUp.class,
+                            RecipeCandidate.class,
                             FollowUpLink.class,
                             HistoryEntry.class));
         };

@@ -26,8 +26,10 @@ import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.category.Category;
 import org.squallnote.store.category.CategoryStore;
+import org.squallnote.store.followup.Checklist;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.Parties;
 import org.squallnote.store.outbox.OutboxEntry;
 import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.outbox.OutboxState;
@@ -141,6 +143,11 @@ class StoreTest {
                 false,
                 15,
                 true,
+                null,
+                "yard",
+                new Parties(List.of()),
+                Checklist.EMPTY,
+                "",
                 null,
                 FollowUpState.OPEN,
                 CLOCK_CHANGE,

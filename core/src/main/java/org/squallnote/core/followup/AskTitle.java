@@ -19,7 +19,7 @@ import org.squallnote.core.text.WordList;
  */
 final class AskTitle {
 
-    private static final Set<String> VERBS = Set.copyOf(WordList.lines(AskTitle.class, "title-verbs.txt"));
+    static final Set<String> VERBS = Set.copyOf(WordList.lines(AskTitle.class, "title-verbs.txt"));
     private static final Map<String, String> GERUNDS = WordList.lines(AskTitle.class, "gerunds.txt").stream()
             .map(line -> line.split(" "))
             .collect(Collectors.toUnmodifiableMap(pair -> pair[0], pair -> pair[1]));
@@ -55,7 +55,7 @@ final class AskTitle {
             "might",
             "mind");
     private static final Pattern TAIL = Pattern.compile(
-            "(?i)[,;]? *(please|if possible|if you can|if you could|if at all possible|by any chance|ideally|preferably|at the latest|if you have a (moment|minute)|if you get a chance|thanks|thank you|for me)$");
+            "(?i)[,;]? *(please|if possible|if you can|if you could|if at all possible|by any chance|ideally|preferably|at the latest|(by|before|until|till) (then|that)|if you have a (moment|minute)|if you get a chance|thanks|thank you|for me)$");
     private static final Pattern NEW_CLAUSE = Pattern.compile(
             "(?i)( so (that )?(i|we|it|that|they) |, (so|as|because|since|before|otherwise|and|but|or|the|our|i|we|it|he|she|they|then|which|who|whatever|after|even|if) | because |; | [–—-] | \\(|, [A-Z]\\w+ )");
     private static final int SHORTEST = 2;

@@ -55,6 +55,11 @@ public final class ProposedTitle {
                 .orElseGet(() -> of(from, subject, firstWords));
     }
 
+    /** Whether a word is one with which a title begins. */
+    public static boolean isVerb(String word) {
+        return AskTitle.VERBS.contains(word.toLowerCase(Locale.ROOT));
+    }
+
     /** Whether what the title says is done by answering: to answer, tell, send, confirm. */
     public static boolean endsWithAnswer(String title) {
         return BY_ANSWERING.contains(title.strip().split(" ", 2)[0].toLowerCase(Locale.ROOT));

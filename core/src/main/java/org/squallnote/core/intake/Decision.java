@@ -8,6 +8,8 @@ public enum Decision {
     FOLLOW_UP,
     /** Answered from Intake. */
     ANSWERED,
+    /** Given to somebody else. */
+    HANDED_OVER,
     /** Needs nothing. */
     NOTHING,
     /** Never came to Intake: my own message, or older than what Intake starts with. */

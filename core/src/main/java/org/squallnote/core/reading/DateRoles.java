@@ -115,6 +115,10 @@ final class DateRoles {
     private static final Set<String> MADE = Set.of(
             "print", "prepare", "make", "bring", "copy", "bake", "pack", "buy", "get", "draft", "write", "design");
 
+    /** What stands between an event and its day; "the ferry people today" has another noun there. */
+    private static final Set<String> BEHIND_A_NOUN = Set.of(
+            "on", "at", "in", "of", "for", "with", "from", "to", "this", "next", "is", "and", "or", "here", "there");
+
     private static final Set<String> PRONOUNS =
             Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
@@ -206,7 +210,8 @@ final class DateRoles {
             return Role.TIED;
         }
         if (phrase.form() == Form.PERIOD && isRightBehindSoftening(phrase)) {
-            return Role.TIED;
+            // "Can we talk about it some time next week?"
+            return governed(phrase, true);
         }
         if (phrase.form() == Form.STRETCH
                 && sentence.norm(phrase.fromInclusive()).equals("within")) {
@@ -297,9 +302,10 @@ final class DateRoles {
 
     /** "the deadline is", "due on", "needed back by": up to four words before. */
     private boolean isDueBefore(DatePhrase phrase) {
+        boolean named = false;
         for (int i = phrase.fromInclusive() - 1; i >= Math.max(0, phrase.fromInclusive() - 9); i--) {
             String norm = sentence.norm(i);
-            if (i < phrase.fromInclusive() - 5 && !norm.equals("deadline")) {
+            if ((named || i < phrase.fromInclusive() - 5) && !norm.equals("deadline")) {
                 continue;
             }
             if (DEADLINE_NOUNS.contains(norm)) {
@@ -307,7 +313,8 @@ final class DateRoles {
                 boolean version = norm.equals("latest") && i < phrase.fromInclusive() - 2;
                 return !closes && !version;
             }
-            if (Phrases.EVENT.contains(norm) || (sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1)) {
+            named |= Phrases.EVENT.contains(norm);
+            if (sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1) {
                 return false;
             }
         }
@@ -320,8 +327,7 @@ final class DateRoles {
                 return Role.MENTION;
             }
             if (Phrases.GIVING.contains(sentence.norm(i))
-                    || sentence.norm(i).equals("do")
-                    || sentence.norm(i).equals("make")) {
+                    || sentence.at(i).is("do", "make", "needs", "wants", "requires")) {
                 return Role.STATED;
             }
         }
@@ -364,7 +370,8 @@ final class DateRoles {
             String norm = sentence.norm(i);
             boolean near = start - i <= 2;
             boolean place = sentence.norm(i - 1).equals("at");
-            if (near && !place && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
+            boolean head = i == start || isHead(sentence.norm(i + 1));
+            if (near && head && !place && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
                 return Role.EVENT;
             }
             if (norm.equals("who")
@@ -383,7 +390,7 @@ final class DateRoles {
             if (Phrases.HAPPENING.contains(norm) && isVerbHere(i) && !(needed && norm.equals("be"))) {
                 return Role.EVENT;
             }
-            if (Phrases.GIVING.contains(norm) && isVerbHere(i)) {
+            if (Phrases.GIVING.contains(norm) && isVerbHere(i) && !isNeedOfAll(i)) {
                 return Role.TIED;
             }
             needsHere |= sentence.at(i).is("need", "want", "require", "like");
@@ -393,6 +400,12 @@ final class DateRoles {
             }
         }
         return needed ? Role.TIED : followed(phrase, unit);
+    }
+
+    /** Whether a noun with this word behind it is not the first half of another: not so in "the ferry people today". */
+    private static boolean isHead(String behind) {
+        String base = behind.endsWith("s") ? behind.substring(0, behind.length() - 1) : behind;
+        return BEHIND_A_NOUN.contains(behind) || Phrases.HAPPENING.contains(base) || Phrases.HAPPENING.contains(behind);
     }
 
     /** "the truck gets packed on Wednesday" is a clause of its own; "if possible on Friday" goes with the one before. */
@@ -431,6 +444,11 @@ final class DateRoles {
             }
         }
         return Role.EVENT;
+    }
+
+    /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
+    private boolean isNeedOfAll(int i) {
+        return sentence.norm(i).equals("need") && sentence.norm(i - 1).equals("we") && sentence.isQuestion();
     }
 
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */

@@ -83,7 +83,8 @@ final class Deadlines {
             } else if (read.asks().isEmpty() && !isForSomebodyElse(read)) {
                 boolean next = i + 1 < sentences.size()
                         && sentences.get(i + 1).asks().stream().anyMatch(wanted);
-                elsewhere.addAll(ofOtherSentence(read, asked || (next && read.has("soft"))));
+                boolean before = next && (read.has("soft") || isWhatItIsNeededFor(read));
+                elsewhere.addAll(ofOtherSentence(read, asked || before));
             }
             asked = mine || (asked && read.asks().isEmpty());
         }
@@ -124,7 +125,7 @@ final class Deadlines {
                 boolean then = sentence.norm(i + 1).equals("then")
                         || sentence.norm(i + 1).equals("that")
                         || (sentence.norm(i + 1).equals("it") && STARTS.contains(sentence.norm(i + 2)));
-                boolean by = sentence.norm(i).equals("by") || sentence.norm(i).equals("before");
+                boolean by = sentence.at(i).is("by", "before", "until", "till");
                 int at = sentence.at(i).span().fromInclusive();
                 if (by
                         && then
@@ -187,6 +188,10 @@ final class Deadlines {
 
     /** Whether the ask before the date is one of having something: "I need it", "we'd like the list". */
     private static boolean needs(ReadSentence read, DatePhrase phrase) {
+        if (read.sentence().isQuestion() && !read.sentence().hasWord("you", "your", "from")) {
+            // "How many chairs do we need on Saturday?"
+            return false;
+        }
         for (SentenceAsks.Found ask : read.found()) {
             boolean having = ask.kind() == Ask.Kind.NEED || ask.kind() == Ask.Kind.WISH;
             if (having && ask.from() < phrase.fromInclusive()) {
@@ -305,16 +310,18 @@ final class Deadlines {
         return dated.role() == Role.STATED || dated.role() == Role.TIED;
     }
 
-    /** "I have to tell them by Friday" right behind an ask: what was asked has to be there by then. */
+    /**
+     * "I have to tell them by Friday", "I promised the council an answer by Friday" beside an ask: what was asked has to be
+     * there by then.
+     */
     private static boolean isWhatItIsNeededFor(ReadSentence read) {
         Sentence sentence = read.sentence();
         for (int i = 0; i < sentence.size() - 1; i++) {
             boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
-            boolean must = sentence.norm(i + 1).equals("have")
-                    || sentence.norm(i + 1).equals("need")
-                    || sentence.norm(i + 1).equals("must");
+            boolean must = sentence.at(i + 1).is("have", "need", "must");
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
-            if (writer && must && Phrases.GIVING.contains(sentence.norm(verb))) {
+            boolean gives = must && Phrases.GIVING.contains(sentence.norm(verb));
+            if (writer && (gives || sentence.at(i + 1).is("promised", "owe"))) {
                 return true;
             }
         }

@@ -2,9 +2,11 @@ package org.squallnote.core.reading;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.dates.DateContext;
@@ -19,6 +21,11 @@ import org.squallnote.core.text.Span;
 final class Findings {
 
     private static final int MOST_HINTS = 5;
+    /** More asks than this in one message are nobody's separate tasks. */
+    private static final int MOST_EACH = 12;
+    /** In a text of more sentences the asks are not told apart. */
+    private static final int LONGEST_LETTER = 200;
+
     private static final int LONGEST_BOUNCE = 8_000;
 
     private final MessageToRead message;
@@ -68,6 +75,7 @@ final class Findings {
                 nature.why(),
                 words,
                 asks,
+                outgoing ? List.of() : each(asks),
                 asksMe,
                 replyBy,
                 dated ? deadlines.events() : List.of(),
@@ -101,6 +109,35 @@ final class Findings {
         }
         sentences.forEach(read -> asks.addAll(read.asks()));
         return asks;
+    }
+
+    /** The first ask of each sentence that asks me, where there are several. */
+    private List<Reading.DatedAsk> each(List<Ask> asks) {
+        Map<Span, Ask> firsts = new LinkedHashMap<>();
+        if (sentences.size() > LONGEST_LETTER) {
+            return List.of();
+        }
+        for (Ask ask : asks) {
+            boolean again = firsts.keySet().stream().anyMatch(sentence -> sentence.contains(ask.sentence()));
+            if (ask.ofMe() && !again) {
+                firsts.put(ask.sentence(), ask);
+            }
+        }
+        if (firsts.size() < 2) {
+            return List.of();
+        }
+        String subject = Reader.bounded(message.subject());
+        return firsts.values().stream()
+                .limit(MOST_EACH)
+                .map(ask -> new Reading.DatedAsk(
+                        ask,
+                        new Deadlines(
+                                        sentences,
+                                        context,
+                                        other ->
+                                                other.ofMe() && other.sentence().equals(ask.sentence()))
+                                .explicit(subject)))
+                .toList();
     }
 
     private boolean isCancellation() {

@@ -13,6 +13,7 @@ import org.squallnote.core.text.Span;
  * @param why the reason for the nature, one short clause
  * @param words the text cut into own words and what is carried along
  * @param asks every ask in the own words, for whomever
+ * @param each where several sentences ask me, each of them with its own deadline; else empty
  * @param asksMe whether one of them is meant for me, or it is an invitation of me
  * @param replyBy the explicit deadline for me
  * @param events dates on which something takes place, named in an ask
@@ -36,6 +37,7 @@ public record Reading(
         String why,
         OwnWords words,
         List<Ask> asks,
+        List<DatedAsk> each,
         boolean asksMe,
         Optional<Deadline> replyBy,
         List<Deadline> events,
@@ -57,10 +59,43 @@ public record Reading(
     /** Copies the lists. */
     public Reading {
         asks = List.copyOf(asks);
+        each = List.copyOf(each);
         events = List.copyOf(events);
         promises = List.copyOf(promises);
         hints = List.copyOf(hints);
         failedRecipients = List.copyOf(failedRecipients);
+    }
+
+    /** An ask for me with the deadline that goes with it. */
+    public record DatedAsk(Ask ask, Optional<Deadline> replyBy) {}
+
+    /** This reading as if it held one ask only. */
+    public Reading only(DatedAsk one) {
+        return new Reading(
+                nature,
+                why,
+                words,
+                List.of(one.ask()),
+                List.of(),
+                asksMe,
+                one.replyBy(),
+                events.stream()
+                        .filter(event -> one.ask().sentence().contains(event.words()))
+                        .toList(),
+                acknowledgement,
+                opensWithThanks,
+                thanksOnly,
+                holding,
+                promises,
+                withdrawal,
+                questionBack,
+                solved,
+                weight,
+                hints,
+                one.replyBy().isPresent() ? Optional.empty() : hintedReplyBy,
+                returnsOn,
+                failedRecipients,
+                cut);
     }
 
     /** The first ask that is meant for me. */

@@ -126,7 +126,9 @@ final class SentenceAsks {
                     }
                 }
                 case "courtesy-if" -> {
-                    if (parts.unitOf(match.fromInclusive()) == parts.unitOf(at)) {
+                    // "If you want me to sign it, I need it by then" needs it all the same.
+                    boolean needed = label.equals("need") && !sameClause;
+                    if (parts.unitOf(match.fromInclusive()) == parts.unitOf(at) && !needed) {
                         return true;
                     }
                 }

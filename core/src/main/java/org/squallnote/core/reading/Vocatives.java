@@ -193,8 +193,17 @@ final class Vocatives {
         }
         People.Found found = people.at(sentence, at);
         return found.isSomebody()
-                ? new Call(Addressees.of(found.addresses()), found.toExclusive())
-                : new Call(Addressees.UNKNOWN, at + 1);
+                ? new Call(Addressees.of(found.addresses()), behindSurname(sentence, found.toExclusive()))
+                : new Call(Addressees.UNKNOWN, behindSurname(sentence, at + 1));
+    }
+
+    /** "@Ines Calloway could you": programs that show full names write them out. */
+    private static int behindSurname(Sentence sentence, int at) {
+        boolean surname = at < sentence.size()
+                && sentence.at(at).capital()
+                && !sentence.at(at).followsMark()
+                && startsAsking(sentence, at + 1);
+        return surname ? at + 1 : at;
     }
 
     /** A word that can only be a name where it stands: before a comma or right before "can you". */

@@ -1,10 +1,15 @@
 package org.squallnote.formats.mail;
 
+import jakarta.activation.DataHandler;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
+import jakarta.mail.Part;
 import jakarta.mail.Session;
 import jakarta.mail.internet.InternetAddress;
+import jakarta.mail.internet.MimeBodyPart;
 import jakarta.mail.internet.MimeMessage;
+import jakarta.mail.internet.MimeMultipart;
+import jakarta.mail.util.ByteArrayDataSource;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,10 +21,12 @@ import java.util.Properties;
 import org.squallnote.core.message.Party;
 
 /**
- * A plain-text mail to be sent (RFC 5322).
+ * A mail in plain text to be sent, with files where there are any (RFC 5322).
  *
  * @param messageId the identifier, without brackets; given by the caller, so that a repeated attempt sends the same message
  * @param inReplyTo the identifier of the message that is answered
+ * @param attachments files that it carries
+ * @param automatic whether no person wrote it, which it says (RFC 3834 section 5)
  * @param references the chain of identifiers up to and including the answered message (RFC 5322 section 3.6.4)
  */
 public record OutgoingMail(
@@ -31,7 +38,12 @@ public record OutgoingMail(
         String text,
         Instant date,
         Optional<String> inReplyTo,
-        List<String> references) {
+        List<String> references,
+        List<Attachment> attachments,
+        boolean automatic) {
+
+    /** A file. */
+    public record Attachment(String name, String type, byte[] content) {}
 
     private static final Session SESSION = Session.getInstance(new Properties());
 
@@ -40,6 +52,7 @@ public record OutgoingMail(
         to = List.copyOf(to);
         cc = List.copyOf(cc);
         references = List.copyOf(references);
+        attachments = List.copyOf(attachments);
     }
 
     /**
@@ -66,7 +79,15 @@ public record OutgoingMail(
             if (!references.isEmpty()) {
                 message.setHeader("References", folded(references));
             }
-            message.setText(text.replaceAll("\r?\n", "\r\n"), "UTF-8");
+            if (automatic) {
+                message.setHeader("Auto-Submitted", "auto-replied");
+            }
+            String lines = text.replaceAll("\r?\n", "\r\n");
+            if (attachments.isEmpty()) {
+                message.setText(lines, "UTF-8");
+            } else {
+                message.setContent(multipart(lines));
+            }
             message.saveChanges();
             ByteArrayOutputStream bytes = new ByteArrayOutputStream();
             message.writeTo(bytes);
@@ -74,6 +95,27 @@ public record OutgoingMail(
         } catch (MessagingException | IOException e) {
             throw new IllegalArgumentException("This message cannot be written as mail: " + e.getMessage(), e);
         }
+    }
+
+    private MimeMultipart multipart(String lines) throws MessagingException {
+        MimeMultipart parts = new MimeMultipart();
+        MimeBodyPart words = new MimeBodyPart();
+        words.setText(lines, "UTF-8");
+        parts.addBodyPart(words);
+        for (Attachment attachment : attachments) {
+            MimeBodyPart part = new MimeBodyPart();
+            part.setDataHandler(new DataHandler(new ByteArrayDataSource(attachment.content(), attachment.type())));
+            part.setFileName(oneLine(attachment.name()));
+            part.setDisposition(Part.ATTACHMENT);
+            parts.addBodyPart(part);
+        }
+        return parts;
+    }
+
+    /** The subject of a mail that hands a message on. */
+    public static String forwardSubject(String subject) {
+        String bare = subject.replaceFirst("(?i)^(\\s*fwd?\\s*:\\s*)+", "").strip();
+        return bare.isEmpty() ? "Fwd: a message" : "Fwd: " + bare;
     }
 
     /** The subject of an answer: one {@code Re:} before what stood there. */

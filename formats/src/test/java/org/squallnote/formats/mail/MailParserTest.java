@@ -223,7 +223,32 @@ class MailParserTest {
                 text,
                 Instant.parse("2026-03-02T09:00:00Z"),
                 Optional.of("b@x.example"),
-                List.of("a@x.example", "b@x.example"));
+                List.of("a@x.example", "b@x.example"),
+                List.of(),
+                false);
+    }
+
+    @Test
+    void filesOfAMailComeOutAsTheyWentIn() {
+        byte[] raw = new OutgoingMail(
+                        "files@merrowquay.example",
+                        new Party("Ines", "ines@merrowquay.example"),
+                        List.of(new Party("Tilda", "tilda@cranefirm.example")),
+                        List.of(),
+                        "Plan",
+                        "Here it is.",
+                        Instant.parse("2026-03-02T09:00:00Z"),
+                        Optional.empty(),
+                        List.of(),
+                        List.of(new OutgoingMail.Attachment("Pläne März.pdf", "application/pdf", new byte[] {1, 2, 3})),
+                        true)
+                .toBytes();
+        ParsedMail mail = MailParser.parse(raw);
+
+        assertThat(mail.attachments()).extracting(ParsedMail.Attachment::name).containsExactly("Pläne März.pdf");
+        assertThat(MailParser.attachment(raw, mail.attachments().get(0).index()))
+                .hasValueSatisfying(bytes -> assertThat(bytes).containsExactly(1, 2, 3));
+        assertThat(new String(raw, StandardCharsets.US_ASCII)).contains("Auto-Submitted: auto-replied");
     }
 
     private static ParsedMail parse(String raw) {

@@ -76,8 +76,7 @@ public class LocalToken extends OncePerRequestFilter {
                     .toLowerCase(Locale.ROOT);
             Optional<Account> named = signIn.isEmpty() ? onlyAccount() : accounts.bySignIn(signIn);
             named.ifPresent(account -> SecurityContextHolder.getContext()
-                    .setAuthentication(
-                            new UsernamePasswordAuthenticationToken(Sessions.signedIn(account), null, List.of())));
+                    .setAuthentication(new UsernamePasswordAuthenticationToken(SignedIn.of(account), null, List.of())));
         }
         chain.doFilter(request, response);
     }

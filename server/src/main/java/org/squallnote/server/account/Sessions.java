@@ -58,7 +58,7 @@ class Sessions {
         } catch (IllegalStateException e) {
             throw new SessionAuthenticationException("No session could be started");
         }
-        SignedIn signedIn = signedIn(account);
+        SignedIn signedIn = SignedIn.of(account);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(new UsernamePasswordAuthenticationToken(signedIn, null, List.of()));
         SecurityContextHolder.setContext(context);
@@ -76,9 +76,5 @@ class Sessions {
         if (request.getAttribute(CsrfToken.class.getName()) instanceof CsrfToken token) {
             token.getToken();
         }
-    }
-
-    static SignedIn signedIn(Account account) {
-        return new SignedIn(account.id(), account.name(), account.zone(), account.administrator());
     }
 }

@@ -3,6 +3,7 @@ package org.squallnote.server.account;
 import java.io.Serializable;
 import java.time.ZoneId;
 import java.util.UUID;
+import org.squallnote.store.account.Account;
 
 /**
  * Who a session belongs to.
@@ -11,6 +12,11 @@ import java.util.UUID;
  * @param zone the time zone in which days are counted
  */
 public record SignedIn(UUID accountId, String name, String zone, boolean administrator) implements Serializable {
+
+    /** Somebody for whom something is done by itself. */
+    public static SignedIn of(Account account) {
+        return new SignedIn(account.id(), account.name(), account.zone(), account.administrator());
+    }
 
     /** The zone. */
     public ZoneId zoneId() {

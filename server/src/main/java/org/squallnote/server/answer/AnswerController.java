@@ -1,13 +1,18 @@
 package org.squallnote.server.answer;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.Me;
@@ -22,9 +27,11 @@ class AnswerController {
     private static final int LONGEST_ANSWER = 200_000;
 
     private final Answers answers;
+    private final AskedBack askedBack;
 
-    AnswerController(Answers answers) {
+    AnswerController(Answers answers, AskedBack askedBack) {
         this.answers = answers;
+        this.askedBack = askedBack;
     }
 
     record AnswerRequest(@Size(max = LONGEST_ANSWER) String text, boolean toAll) {}
@@ -41,5 +48,30 @@ class AnswerController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void draft(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
         answers.saveDraft(me, id, body.text());
+    }
+
+    /** Adds a file to a draft. */
+    @PutMapping(path = "/api/messages/{id}/draft/files/{fileId}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void addFile(
+            @Me SignedIn me,
+            @PathVariable UUID id,
+            @PathVariable UUID fileId,
+            @RequestParam @NotBlank @Size(max = 255) String name,
+            @RequestParam @Pattern(regexp = "[\\w.+-]{1,80}/[\\w.+-]{1,80}") String type,
+            @RequestBody byte[] content) {
+        answers.addFile(me, id, fileId, name, type, content);
+    }
+
+    @DeleteMapping("/api/messages/{id}/draft/files/{fileId}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void removeFile(@Me SignedIn me, @PathVariable UUID id, @PathVariable UUID fileId) {
+        answers.removeFile(me, id, fileId);
+    }
+
+    /** What an answer would ask, and of whom, so that somebody can wait for it. */
+    @PostMapping("/api/messages/{id}/asked")
+    AskedBack.AskedView asked(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
+        return askedBack.of(me, id, body.text());
     }
 }

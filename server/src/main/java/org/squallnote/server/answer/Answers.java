@@ -1,7 +1,7 @@
 package org.squallnote.server.answer;
 
 import java.time.Clock;
-import java.util.ArrayList;
+import java.time.Duration;
 import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +29,8 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.store.draft.Draft;
+import org.squallnote.store.draft.DraftFile;
+import org.squallnote.store.draft.DraftFileStore;
 import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.SubjectType;
@@ -41,12 +43,17 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Answers messages: decided at once, sent by the outbox a little later, so that it can be taken back. */
 @Component
-class Answers implements Restorer {
+public class Answers implements Restorer {
+
+    private static final Duration KEPT_AFTER_SENDING = Duration.ofDays(1);
+    private static final long MOST_BYTES = 10_000_000;
 
     private final MessageStore messages;
     private final SourceStore sources;
     private final DraftStore drafts;
+    private final DraftFileStore files;
     private final SourceSecrets secrets;
+    private final Sending sending;
     private final Commands commands;
     private final Decisions decisions;
     private final Outbox outbox;
@@ -57,7 +64,9 @@ class Answers implements Restorer {
             MessageStore messages,
             SourceStore sources,
             DraftStore drafts,
+            DraftFileStore files,
             SourceSecrets secrets,
+            Sending sending,
             Commands commands,
             Decisions decisions,
             Outbox outbox,
@@ -66,7 +75,9 @@ class Answers implements Restorer {
         this.messages = messages;
         this.sources = sources;
         this.drafts = drafts;
+        this.files = files;
         this.secrets = secrets;
+        this.sending = sending;
         this.commands = commands;
         this.decisions = decisions;
         this.outbox = outbox;
@@ -82,21 +93,33 @@ class Answers implements Restorer {
             throw Refusal.invalid("The answer is empty. Write something, or decide «Nothing to do».");
         }
         return commands.run(me, commandId, "answer", changes -> {
-            StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
-            if (message.channel() == Channel.MAIL) {
-                mail(me, message, text, toAll, changes);
-            } else {
-                chat(me, message, text, changes);
-            }
-            drafts.delete(me.accountId(), messageId);
-            changes.record(SubjectType.ANSWER, messageId, null, new AnswerState(messageId, text))
-                    .label("Answer to " + message.from().displayName())
-                    .touch(Topic.OUTBOX);
+            StoredMessage message = answerWithin(me, messageId, text, toAll, false, changes);
+            changes.label("Answer to " + message.from().displayName());
         });
     }
 
-    private void mail(SignedIn me, StoredMessage message, String text, boolean toAll, Changes changes) {
-        Source source = sendingSource(me.accountId(), message);
+    /**
+     * Answers as part of a command.
+     *
+     * @param automatic whether no person wrote it
+     */
+    public StoredMessage answerWithin(
+            SignedIn me, UUID messageId, String text, boolean toAll, boolean automatic, Changes changes) {
+        StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
+        if (message.channel() == Channel.MAIL) {
+            mail(me, message, text, toAll, automatic, changes);
+        } else {
+            chat(me, message, text, changes);
+        }
+        drafts.delete(me.accountId(), messageId);
+        changes.record(SubjectType.ANSWER, messageId, null, new AnswerState(messageId, text))
+                .touch(Topic.OUTBOX);
+        return message;
+    }
+
+    private void mail(
+            SignedIn me, StoredMessage message, String text, boolean toAll, boolean automatic, Changes changes) {
+        Source source = sending.source(me.accountId(), message);
         MailSettings settings = secrets.mailSettings(source);
         Set<String> mine = new TreeSet<>(sources.addresses(me.accountId()));
         List<Party> to = recipients(message, mine);
@@ -104,13 +127,8 @@ class Answers implements Restorer {
             throw Refusal.invalid("This message does not say whom to answer. Nothing was sent; your text is kept.");
         }
         List<Party> cc = toAll ? others(message, mine, to) : List.of();
-        String domain = source.address().substring(source.address().indexOf('@') + 1);
-        String messageId = changes.commandId() + "@" + domain;
-        List<String> references = new ArrayList<>(message.refs().list());
-        if (!message.messageId().isEmpty()) {
-            references.remove(message.messageId());
-            references.add(message.messageId());
-        }
+        String messageId = changes.commandId() + "@" + Sending.domain(source);
+        List<OutgoingMail.Attachment> attached = automatic ? List.of() : attached(me, message, changes);
         byte[] raw = new OutgoingMail(
                         messageId,
                         new Party(settings.fromName(), source.address()),
@@ -120,7 +138,9 @@ class Answers implements Restorer {
                         text,
                         clock.instant(),
                         message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
-                        references)
+                        Sending.references(message),
+                        attached,
+                        automatic)
                 .toBytes();
         outbox.add(
                 me.accountId(),
@@ -133,28 +153,32 @@ class Answers implements Restorer {
                 true);
     }
 
-    /** Answers go out from the mailbox the message came to; a message from a file is answered from the first mailbox. */
-    private Source sendingSource(UUID owner, StoredMessage message) {
-        List<Source> mailboxes = sources.of(owner).stream()
-                .filter(source ->
-                        source.channel() == Channel.MAIL && !source.address().isEmpty())
+    private List<OutgoingMail.Attachment> attached(SignedIn me, StoredMessage message, Changes changes) {
+        List<OutgoingMail.Attachment> attached = files.waiting(me.accountId(), message.id()).stream()
+                .map(file -> new OutgoingMail.Attachment(file.name(), file.type(), file.content()))
                 .toList();
-        Set<String> addressed = new TreeSet<>();
-        Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream())
-                .forEach(party -> addressed.add(party.address()));
-        return mailboxes.stream()
-                .filter(source -> source.id().equals(message.sourceId()) && addressed.contains(source.address()))
-                .findFirst()
-                .or(() -> mailboxes.stream()
-                        .filter(source -> addressed.contains(source.address()))
-                        .findFirst())
-                .or(() -> mailboxes.stream()
-                        .filter(source -> source.id().equals(message.sourceId()))
-                        .findFirst())
-                .or(() -> mailboxes.stream().findFirst())
-                .orElseThrow(
-                        () -> Refusal.invalid(
-                                "No mail account is connected to send from. Your text is kept; connect one in Settings › Sources."));
+        files.move(me.accountId(), message.id(), null, changes.commandId());
+        files.forgetSent(me.accountId(), clock.instant().minus(KEPT_AFTER_SENDING));
+        return attached;
+    }
+
+    /** Keeps a file with the draft; refused when the draft would become too large for a mail. */
+    void addFile(SignedIn me, UUID messageId, UUID fileId, String name, String type, byte[] content) {
+        StoredMessage message = decisions.get(me.accountId(), messageId);
+        if (message.channel() != Channel.MAIL) {
+            throw Refusal.invalid("Files can be sent by mail only. Your text is kept.");
+        }
+        if (files.bytesWaiting(me.accountId(), messageId) + content.length > MOST_BYTES) {
+            throw Refusal.invalid("An answer can carry 10 MB of files. This one was not added; your text is kept.");
+        }
+        files.insert(new DraftFile(
+                fileId, me.accountId(), messageId, name, type, content.length, content, null, clock.instant()));
+    }
+
+    void removeFile(SignedIn me, UUID messageId, UUID fileId) {
+        if (files.delete(me.accountId(), messageId, fileId) == 0) {
+            throw Refusal.notFound("file");
+        }
     }
 
     private static List<Party> recipients(StoredMessage message, Set<String> mine) {
@@ -229,6 +253,7 @@ class Answers implements Restorer {
             throw Refusal.invalid("An answer that was taken back is sent again from its draft.");
         }
         AnswerState answer = json.readValue(entry.after(), AnswerState.class);
+        files.move(owner, answer.messageId(), entry.commandId(), null);
         if (drafts.of(owner, answer.messageId()).isEmpty()) {
             drafts.save(new Draft(owner, answer.messageId(), answer.text(), clock.instant()));
         }

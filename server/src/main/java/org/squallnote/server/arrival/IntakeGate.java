@@ -3,6 +3,7 @@ package org.squallnote.server.arrival;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -14,6 +15,8 @@ import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.intake.IntakeStart;
+import org.squallnote.core.intake.SubjectPattern;
+import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.turn.Debt;
@@ -43,6 +46,7 @@ class IntakeGate {
     private final SourceStore sources;
     private final ThreadTurns turns;
     private final AnswerSeen answerSeen;
+    private final List<FreshMessages> followers;
     private final SettingsStore settings;
     private final Commands commands;
     private final LiveEvents live;
@@ -53,6 +57,7 @@ class IntakeGate {
             SourceStore sources,
             ThreadTurns turns,
             AnswerSeen answerSeen,
+            List<FreshMessages> followers,
             SettingsStore settings,
             Commands commands,
             LiveEvents live,
@@ -61,6 +66,7 @@ class IntakeGate {
         this.sources = sources;
         this.turns = turns;
         this.answerSeen = answerSeen;
+        this.followers = followers;
         this.settings = settings;
         this.commands = commands;
         this.live = live;
@@ -81,6 +87,7 @@ class IntakeGate {
                 .filter(PartyRule::pastIntake)
                 .map(PartyRule::party)
                 .collect(Collectors.toSet());
+        List<StoredMessage> waiting = new ArrayList<>();
         for (StoredMessage message : fresh) {
             ThreadingRow row = byId.get(message.id());
             if (row == null) {
@@ -88,6 +95,7 @@ class IntakeGate {
             }
             List<ThreadingRow> thread = rowsOf.getOrDefault(row.threadId(), List.of());
             if (message.direction() == Direction.OUTGOING) {
+                followers.forEach(follower -> follower.mine(owner, message));
                 settle(owner, message, row.threadId());
                 continue;
             }
@@ -95,13 +103,29 @@ class IntakeGate {
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED
                     : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
-            if (decision == Decision.UNDECIDED && past.contains(message.party())) {
+            if (decision == Decision.UNDECIDED && goesPast(message, past)) {
                 letPast(owner, message);
-            } else if (decision != message.decision()) {
-                messages.decide(owner, message.id(), decision, null);
+            } else {
+                if (decision != message.decision()) {
+                    messages.decide(owner, message.id(), decision, null);
+                }
+                if (decision == Decision.UNDECIDED) {
+                    waiting.add(message);
+                }
             }
         }
+        if (!everythingToIntake && !waiting.isEmpty()) {
+            followers.forEach(follower -> follower.waiting(owner, waiting));
+        }
         live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
+    }
+
+    private static boolean goesPast(StoredMessage message, Set<String> past) {
+        return past.contains(message.party())
+                || SubjectPattern.of(message.subject())
+                        .filter(pattern -> message.channel() == Channel.MAIL)
+                        .filter(pattern -> past.contains(PartyRule.SUBJECT + pattern))
+                        .isPresent();
     }
 
     /** What the user wants to see nothing of is decided as it arrives; the history says so, and undo brings it back. */

@@ -4,6 +4,8 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.Duration;
@@ -14,7 +16,9 @@ import java.time.LocalTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,9 +39,13 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.followup.Checklist;
 import org.squallnote.store.followup.FollowUp;
+import org.squallnote.store.followup.FollowUpLink;
 import org.squallnote.store.followup.FollowUpOrigin;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.StoredMessage;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Follow-ups. */
@@ -47,16 +55,26 @@ class FollowUpController {
     /** How long what has ended stays in the list. */
     private static final Duration ENDED_SHOWN = Duration.ofDays(7);
 
+    /** More at once are a mistake, or somebody else's list. */
+    private static final int MOST_AT_ONCE = 200;
+
     private final FollowUps followUps;
     private final FollowUpStore store;
+    private final MessageStore messages;
     private final WorkingTimes workingTimes;
     private final Clock clock;
     private final JsonMapper json;
 
     FollowUpController(
-            FollowUps followUps, FollowUpStore store, WorkingTimes workingTimes, Clock clock, JsonMapper json) {
+            FollowUps followUps,
+            FollowUpStore store,
+            MessageStore messages,
+            WorkingTimes workingTimes,
+            Clock clock,
+            JsonMapper json) {
         this.followUps = followUps;
         this.store = store;
+        this.messages = messages;
         this.workingTimes = workingTimes;
         this.clock = clock;
         this.json = json;
@@ -69,12 +87,60 @@ class FollowUpController {
             boolean firm,
             @Nullable UUID categoryId,
             @Nullable @Min(1) @Max(6000) Integer effortMinutes,
-            @Nullable Boolean forReply) {
+            @Nullable Boolean forReply,
+            @Nullable @Valid DetailsRequest details) {
 
-        FollowUps.Content content() {
-            return new FollowUps.Content(title, replyDay, replyTime, firm, categoryId, effortMinutes, forReply);
+        Content content() {
+            return new Content(
+                    title,
+                    replyDay,
+                    replyTime,
+                    firm,
+                    categoryId,
+                    effortMinutes,
+                    forReply,
+                    details == null ? null : details.details());
         }
     }
+
+    record DetailsRequest(
+            @Nullable LocalDate startDay,
+            @Size(max = 60) String place,
+            @Size(max = 50) List<@Valid PersonRequest> people,
+            @Size(max = 100) List<@Valid StepRequest> checklist,
+            @Size(max = 20_000) String note) {
+
+        Content.Details details() {
+            return new Content.Details(
+                    startDay,
+                    place,
+                    people.stream()
+                            .map(person -> new Party(person.name(), person.address()))
+                            .toList(),
+                    checklist.stream()
+                            .map(step -> new Checklist.Item(step.text(), step.done()))
+                            .toList(),
+                    note);
+        }
+    }
+
+    record PersonRequest(
+            @Size(max = 200) String name, @Size(max = 320) String address) {}
+
+    record StepRequest(@Size(max = 500) String text, boolean done) {}
+
+    /** A follow-up to be made, with the sentence of the message that it is about, empty for the whole. */
+    record NewFollowUpRequest(
+            UUID id,
+            @Size(max = 1000) String sentence,
+            @NotNull @Valid FollowUpRequest content) {
+
+        FollowUps.NewFollowUp made() {
+            return new FollowUps.NewFollowUp(id, content.content(), sentence);
+        }
+    }
+
+    record NewFollowUps(@NotEmpty @Size(max = MOST_AT_ONCE) List<@Valid NewFollowUpRequest> followUps) {}
 
     record FollowUpLine(
             UUID id,
@@ -86,6 +152,12 @@ class FollowUpController {
             Standing standing,
             @Nullable Integer effortMinutes,
             boolean forReply,
+            @Nullable LocalDate startDay,
+            String place,
+            List<Party> people,
+            int steps,
+            int stepsDone,
+            boolean noted,
             boolean answerSeen,
             FollowUpState state,
             @Nullable Instant endedAt,
@@ -93,11 +165,30 @@ class FollowUpController {
             @Nullable Channel channel,
             int version) {}
 
-    record FollowUpsView(List<FollowUpLine> open, List<FollowUpLine> ended, int undated) {}
+    record FollowUpsView(List<FollowUpLine> open, List<FollowUpLine> later, List<FollowUpLine> ended, int undated) {}
 
-    record FollowUpDetail(FollowUpLine line, Instant createdAt, List<LinkView> messages) {}
+    record FollowUpDetail(
+            FollowUpLine line,
+            List<Checklist.Item> checklist,
+            String note,
+            Instant createdAt,
+            List<LinkView> messages) {}
 
-    record LinkView(UUID messageId, UUID threadId, Instant linkedAt, Snapshot snapshot) {}
+    /**
+     * A message of a follow-up.
+     *
+     * @param sentence the sentence that it is about, empty for the whole
+     * @param textNow what the message says now, when its writer has changed it
+     * @param removedNow whether its writer has taken it back
+     */
+    record LinkView(
+            UUID messageId,
+            UUID threadId,
+            Instant linkedAt,
+            String sentence,
+            Snapshot snapshot,
+            @Nullable String textNow,
+            boolean removedNow) {}
 
     @GetMapping("/api/follow-ups")
     FollowUpsView all(@Me SignedIn me) {
@@ -107,8 +198,12 @@ class FollowUpController {
         List<FollowUpLine> open = store.open(me.accountId()).stream()
                 .map(f -> line(me, f, origins, workingTime))
                 .toList();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+        Predicate<FollowUpLine> later =
+                line -> line.startDay() != null && line.startDay().isAfter(today);
         return new FollowUpsView(
-                open,
+                open.stream().filter(later.negate()).toList(),
+                open.stream().filter(later).toList(),
                 store.endedSince(me.accountId(), since).stream()
                         .map(f -> line(me, f, origins, workingTime))
                         .toList(),
@@ -130,15 +225,37 @@ class FollowUpController {
             origins.putIfAbsent(id, origin);
             threads.put(origin.messageId(), origin.threadId());
         }
-        List<LinkView> links = store.links(me.accountId(), id).stream()
-                .map(link -> new LinkView(
-                        link.messageId(),
-                        threads.getOrDefault(link.messageId(), link.messageId()),
-                        link.linkedAt(),
-                        json.readValue(link.snapshot(), Snapshot.class)))
+        List<FollowUpLink> stored = store.links(me.accountId(), id);
+        Map<UUID, StoredMessage> now = new HashMap<>();
+        if (!stored.isEmpty()) {
+            messages.byIds(
+                            me.accountId(),
+                            stored.stream().map(FollowUpLink::messageId).toList())
+                    .forEach(message -> now.put(message.id(), message));
+        }
+        List<LinkView> links = stored.stream()
+                .map(link -> link(link, threads, Optional.ofNullable(now.get(link.messageId()))))
                 .toList();
         return new FollowUpDetail(
-                line(me, followUp, origins, workingTimes.of(me.accountId())), followUp.createdAt(), links);
+                line(me, followUp, origins, workingTimes.of(me.accountId())),
+                followUp.checklist().items(),
+                followUp.note(),
+                followUp.createdAt(),
+                links);
+    }
+
+    private LinkView link(FollowUpLink link, Map<UUID, UUID> threads, Optional<StoredMessage> now) {
+        Snapshot snapshot = json.readValue(link.snapshot(), Snapshot.class);
+        return new LinkView(
+                link.messageId(),
+                threads.getOrDefault(link.messageId(), link.messageId()),
+                link.linkedAt(),
+                link.sentence(),
+                snapshot,
+                now.map(message -> Snapshot.of(message).text())
+                        .filter(text -> !text.equals(snapshot.text()))
+                        .orElse(null),
+                now.filter(StoredMessage::removed).isPresent());
     }
 
     @PostMapping("/api/messages/{messageId}/follow-ups/{id}")
@@ -149,7 +266,29 @@ class FollowUpController {
             @PathVariable UUID messageId,
             @PathVariable UUID id,
             @Valid @RequestBody FollowUpRequest body) {
-        return followUps.make(me, commandId, id, messageId, body.content());
+        return followUps.make(me, commandId, messageId, List.of(new FollowUps.NewFollowUp(id, body.content(), "")));
+    }
+
+    /** Several of one message in one go, each with its sentence. */
+    @PostMapping("/api/messages/{messageId}/follow-ups")
+    @ResponseStatus(HttpStatus.CREATED)
+    Done makeEach(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID messageId,
+            @Valid @RequestBody NewFollowUps body) {
+        return followUps.make(me, commandId, messageId, made(body));
+    }
+
+    /** Follow-ups that come from no message. */
+    @PostMapping("/api/follow-ups")
+    @ResponseStatus(HttpStatus.CREATED)
+    Done capture(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody NewFollowUps body) {
+        return followUps.capture(me, commandId, made(body));
+    }
+
+    private static List<FollowUps.NewFollowUp> made(NewFollowUps body) {
+        return body.followUps().stream().map(NewFollowUpRequest::made).toList();
     }
 
     @PutMapping("/api/follow-ups/{id}")
@@ -190,6 +329,12 @@ class FollowUpController {
                 Standing.of(f.replyBy(), now, workingTime),
                 f.effortMinutes(),
                 f.forReply(),
+                f.startDay(),
+                f.place(),
+                f.people().list(),
+                f.checklist().items().size(),
+                f.checklist().done(),
+                !f.note().isEmpty(),
                 f.answerSeen() != null,
                 f.state(),
                 f.endedAt(),

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.store.followup.Checklist;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpLink;
+import org.squallnote.store.message.Parties;
 
 /** A whole follow-up as it stands in the history, without the version, which only counts. */
 record FollowUpRecord(
@@ -19,6 +21,11 @@ record FollowUpRecord(
         boolean firm,
         @Nullable Integer effortMinutes,
         boolean forReply,
+        @Nullable LocalDate startDay,
+        String place,
+        Parties people,
+        Checklist checklist,
+        String note,
         @Nullable UUID answerSeen,
         FollowUpState state,
         Instant createdAt,
@@ -34,6 +41,11 @@ record FollowUpRecord(
                 f.firm(),
                 f.effortMinutes(),
                 f.forReply(),
+                f.startDay(),
+                f.place(),
+                f.people(),
+                f.checklist(),
+                f.note(),
                 f.answerSeen(),
                 f.state(),
                 f.createdAt(),
@@ -52,6 +64,11 @@ record FollowUpRecord(
                 firm,
                 effortMinutes,
                 forReply,
+                startDay,
+                place,
+                people,
+                checklist,
+                note,
                 answerSeen,
                 state,
                 createdAt,

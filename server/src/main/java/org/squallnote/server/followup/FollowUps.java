@@ -1,8 +1,6 @@
 package org.squallnote.server.followup;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -10,7 +8,6 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUpState;
-import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
@@ -61,54 +58,86 @@ public class FollowUps implements Restorer {
     }
 
     /**
-     * What the sentence says.
+     * A follow-up to be made.
      *
-     * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
+     * @param sentence the sentence of the message that it is about, empty for the whole
      */
-    public record Content(
-            String title,
-            @Nullable LocalDate replyDay,
-            @Nullable LocalTime replyTime,
-            boolean firm,
-            @Nullable UUID categoryId,
-            @Nullable Integer effortMinutes,
-            @Nullable Boolean forReply) {
+    record NewFollowUp(UUID id, Content content, String sentence) {}
 
-        boolean endsWithAnswer() {
-            return forReply == null ? ProposedTitle.endsWithAnswer(title) : forReply;
-        }
+    /** Makes one or several of a message in one go, each with its part of it. */
+    Done make(SignedIn me, UUID commandId, UUID messageId, List<NewFollowUp> wanted) {
+        return commands.run(me, commandId, "follow-up", changes -> {
+            wanted.forEach(each -> checkCategory(me, each.content().categoryId()));
+            StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
+            wanted.forEach(
+                    each -> insert(me.accountId(), each.id(), message, each.sentence(), each.content(), changes));
+            changes.label(label(wanted));
+        });
     }
 
-    Done make(SignedIn me, UUID commandId, UUID followUpId, UUID messageId, Content content) {
-        return commands.run(me, commandId, "follow-up", changes -> {
-            checkCategory(me, content.categoryId());
-            StoredMessage message = decisions.get(me.accountId(), messageId);
-            FollowUp followUp = makeWithin(me, followUpId, message, content, changes);
-            changes.label("Follow-up: " + followUp.title());
+    /** Makes some that come from no message. */
+    Done capture(SignedIn me, UUID commandId, List<NewFollowUp> wanted) {
+        return commands.run(me, commandId, "capture", changes -> {
+            wanted.forEach(each -> checkCategory(me, each.content().categoryId()));
+            wanted.forEach(each -> insert(me.accountId(), each.id(), null, "", each.content(), changes));
+            changes.label(label(wanted));
         });
+    }
+
+    private static String label(List<NewFollowUp> wanted) {
+        return wanted.size() == 1
+                ? "Follow-up: " + wanted.get(0).content().usableTitle()
+                : wanted.size() + " follow-ups: " + wanted.get(0).content().usableTitle() + " …";
     }
 
     /** Makes one of a message as part of a command; its category was checked before. */
     public FollowUp makeWithin(SignedIn me, UUID followUpId, StoredMessage message, Content content, Changes changes) {
         decisions.decide(me, message, Decision.FOLLOW_UP, true, changes);
+        return insert(me.accountId(), followUpId, message, "", content, changes);
+    }
+
+    /** Makes one of a mail of mine that was meant for this, as part of a command. */
+    public void mailedIn(UUID owner, UUID followUpId, StoredMessage message, Content content, Changes changes) {
+        insert(owner, followUpId, message, "", content, changes);
+    }
+
+    /** Whether a message has a follow-up. */
+    public boolean isLinked(UUID owner, UUID messageId) {
+        return !store.ofMessage(owner, messageId).isEmpty();
+    }
+
+    private FollowUp insert(
+            UUID owner,
+            UUID followUpId,
+            @Nullable StoredMessage message,
+            String sentence,
+            Content content,
+            Changes changes) {
+        Content.Details details = Optional.ofNullable(content.details())
+                .orElse(message == null ? Content.Details.NONE : Content.Details.of(List.of(message.from())));
         FollowUp followUp = new FollowUp(
                 followUpId,
-                me.accountId(),
-                title(content),
+                owner,
+                content.usableTitle(),
                 content.categoryId(),
                 content.replyDay(),
-                content.replyDay() == null ? null : content.replyTime(),
+                content.usableTime(),
                 content.firm(),
                 content.effortMinutes(),
-                content.endsWithAnswer(),
+                message != null && content.endsWithAnswer(),
+                details.startDay(),
+                details.place().strip(),
+                details.parties(),
+                details.steps(),
+                details.note(),
                 null,
                 FollowUpState.OPEN,
                 clock.instant(),
                 null,
                 0);
         store.insert(followUp);
-        FollowUpLink link = link(me.accountId(), followUpId, message);
-        changes.record(SubjectType.FOLLOW_UP, followUpId, null, FollowUpRecord.of(followUp, List.of(link)))
+        List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, followUpId, message, sentence));
+        changes.record(SubjectType.FOLLOW_UP, followUpId, null, FollowUpRecord.of(followUp, links))
                 .touch(Topic.FOLLOW_UPS);
         return followUp;
     }
@@ -125,15 +154,15 @@ public class FollowUps implements Restorer {
                 throw Refusal.conflict("This message belongs to that follow-up already. Nothing was changed.");
             }
             StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
-            link(me.accountId(), id, message);
+            link(me.accountId(), id, message, "");
             note(me.accountId(), id, before, changes);
             changes.label("Added to: " + followUp.title());
         });
     }
 
-    private FollowUpLink link(UUID owner, UUID followUpId, StoredMessage message) {
+    private FollowUpLink link(UUID owner, UUID followUpId, StoredMessage message, String sentence) {
         String snapshot = json.writeValueAsString(Snapshot.of(message));
-        FollowUpLink link = new FollowUpLink(followUpId, message.id(), clock.instant(), snapshot);
+        FollowUpLink link = new FollowUpLink(followUpId, message.id(), clock.instant(), sentence, snapshot);
         store.insertLink(owner, link);
         return link;
     }
@@ -141,26 +170,31 @@ public class FollowUps implements Restorer {
     Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {
         checkCategory(me, content.categoryId());
         return change(
-                me,
-                commandId,
-                id,
-                version,
-                "Changed: " + title(content),
-                old -> new FollowUp(
-                        id,
-                        old.owner(),
-                        title(content),
-                        content.categoryId(),
-                        content.replyDay(),
-                        content.replyDay() == null ? null : content.replyTime(),
-                        content.firm(),
-                        content.effortMinutes(),
-                        content.endsWithAnswer(),
-                        null, // Who changes it has seen that they answered, and says that it goes on.
-                        old.state(),
-                        old.createdAt(),
-                        old.endedAt(),
-                        version));
+                me, commandId, id, version, "Changed: " + content.usableTitle(), old -> changed(old, content, version));
+    }
+
+    private static FollowUp changed(FollowUp old, Content content, int version) {
+        Content.Details details = content.details();
+        return new FollowUp(
+                old.id(),
+                old.owner(),
+                content.usableTitle(),
+                content.categoryId(),
+                content.replyDay(),
+                content.usableTime(),
+                content.firm(),
+                content.effortMinutes(),
+                content.endsWithAnswer(),
+                details == null ? old.startDay() : details.startDay(),
+                details == null ? old.place() : details.place().strip(),
+                details == null ? old.people() : details.parties(),
+                details == null ? old.checklist() : details.steps(),
+                details == null ? old.note() : details.note(),
+                null, // Who changes it has seen that they answered, and says that it goes on.
+                old.state(),
+                old.createdAt(),
+                old.endedAt(),
+                version);
     }
 
     Done end(SignedIn me, UUID commandId, UUID id, int version, FollowUpState state) {
@@ -237,14 +271,6 @@ public class FollowUps implements Restorer {
         if (categoryId != null && categories.byId(me.accountId(), categoryId).isEmpty()) {
             throw Refusal.notFound("category");
         }
-    }
-
-    private static String title(Content content) {
-        String title = content.title().replaceAll("\\s+", " ").strip();
-        if (title.isEmpty()) {
-            throw Refusal.invalid("A follow-up needs a title. Say in a few words what is to be done.");
-        }
-        return title;
     }
 
     @Override

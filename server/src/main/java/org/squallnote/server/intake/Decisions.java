@@ -6,10 +6,13 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
+import org.squallnote.core.intake.SubjectPattern;
+import org.squallnote.core.message.Channel;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.DecisionState;
 import org.squallnote.server.command.Changes;
@@ -25,6 +28,7 @@ import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.settings.PartyRule;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Decides messages, and takes decisions back. */
@@ -65,23 +69,47 @@ public class Decisions implements Restorer {
         });
     }
 
-    /** Nothing to do about this message and everything from its sender or list, now and from now on. */
-    Done nothingAlways(SignedIn me, UUID commandId, UUID messageId) {
+    /**
+     * Nothing to do about this message and everything like it, now and from now on.
+     *
+     * @param subject whether what is like it has a subject like this, and not the same sender or list
+     */
+    Done nothingAlways(SignedIn me, UUID commandId, UUID messageId, boolean subject) {
         return commands.run(me, commandId, "nothing-always", changes -> {
             StoredMessage message = get(me.accountId(), messageId);
-            rules.letPast(me.accountId(), message.party(), changes);
-            List<StoredMessage> waiting = messages.undecidedFrom(me.accountId(), message.party());
+            Optional<String> pattern = subject ? Optional.of(pattern(message)) : Optional.empty();
+            rules.letPast(
+                    me.accountId(),
+                    pattern.map(text -> PartyRule.SUBJECT + text).orElse(message.party()),
+                    changes);
+            List<StoredMessage> waiting = pattern.map(text -> messages.undecidedLike(me.accountId(), text))
+                    .orElseGet(() -> messages.undecidedFrom(me.accountId(), message.party()));
             waiting.forEach(each -> decide(me, each, Decision.NOTHING, false, changes));
             String from = message.listAddress() == null ? message.from().displayName() : message.listAddress();
-            changes.label("Past Intake from now on: everything from " + from
+            changes.label("Past Intake from now on: "
+                    + pattern.map(text -> "subjects like “" + message.subject() + "”")
+                            .orElse("everything from " + from)
                     + (waiting.size() > 1 ? "; " + waiting.size() + " were waiting" : ""));
         });
     }
 
+    private static String pattern(StoredMessage message) {
+        return SubjectPattern.of(message.subject())
+                .filter(text -> message.channel() == Channel.MAIL)
+                .orElseThrow(() ->
+                        Refusal.invalid("This message has no subject that others could be like. Nothing was changed."));
+    }
+
+    /** Puts a message back into Intake as part of a command. */
+    public StoredMessage backWithin(UUID owner, UUID messageId, Changes changes) {
+        StoredMessage message = get(owner, messageId);
+        note(owner, message, Decision.UNDECIDED, null, changes);
+        return message;
+    }
+
     Done backToIntake(SignedIn me, UUID commandId, UUID messageId) {
         return commands.run(me, commandId, "back-to-intake", changes -> {
-            StoredMessage message = get(me.accountId(), messageId);
-            note(me.accountId(), message, Decision.UNDECIDED, null, changes);
+            StoredMessage message = backWithin(me.accountId(), messageId, changes);
             changes.label("Back in Intake: " + message.subject());
         });
     }

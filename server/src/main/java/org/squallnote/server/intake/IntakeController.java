@@ -178,8 +178,9 @@ class IntakeController {
             @Me SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "false") boolean always) {
-        return always ? decisions.nothingAlways(me, commandId, id) : decisions.nothing(me, commandId, id);
+            @RequestParam(defaultValue = "false") boolean always,
+            @RequestParam(defaultValue = "false") boolean subject) {
+        return always ? decisions.nothingAlways(me, commandId, id, subject) : decisions.nothing(me, commandId, id);
     }
 
     @PostMapping("/api/messages/{id}/put-off")

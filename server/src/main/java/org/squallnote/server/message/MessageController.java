@@ -33,11 +33,13 @@ import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.handover.Taking;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
 import org.squallnote.store.draft.Draft;
+import org.squallnote.store.draft.DraftFileStore;
 import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
@@ -62,9 +64,11 @@ class MessageController {
     private final SourceStore sources;
     private final FollowUpStore followUps;
     private final DraftStore drafts;
+    private final DraftFileStore draftFiles;
     private final AccountReaders readers;
     private final Readings readings;
     private final Proposals proposals;
+    private final Taking taking;
     private final SecureRandom random = new SecureRandom();
 
     MessageController(
@@ -72,16 +76,20 @@ class MessageController {
             SourceStore sources,
             FollowUpStore followUps,
             DraftStore drafts,
+            DraftFileStore draftFiles,
             AccountReaders readers,
             Readings readings,
-            Proposals proposals) {
+            Proposals proposals,
+            Taking taking) {
         this.messages = messages;
         this.sources = sources;
         this.followUps = followUps;
         this.drafts = drafts;
+        this.draftFiles = draftFiles;
         this.readers = readers;
         this.readings = readings;
         this.proposals = proposals;
+        this.taking = taking;
     }
 
     record MessageView(
@@ -110,7 +118,12 @@ class MessageController {
             String source,
             List<FollowUpRef> followUps,
             Proposals.Proposal proposal,
-            @Nullable String draft) {}
+            List<Proposals.Proposal> proposals,
+            @Nullable String draft,
+            List<DraftFileView> draftFiles,
+            Taking.@Nullable HandOverView handOver) {}
+
+    record DraftFileView(UUID id, String name, int size) {}
 
     record FileView(int index, String name, String type, long size, boolean viewable) {}
 
@@ -137,6 +150,7 @@ class MessageController {
         // A message that holds nothing but what it carries along is shown as it is.
         String own = words.own().isEmpty() ? message.body() : words.own();
         String carried = words.own().isEmpty() ? "" : words.carried();
+        Proposals.Proposer proposer = proposals.of(me, reader);
         Optional<Asks> rule =
                 Optional.ofNullable(reader.rules().get(message.party())).map(PartyRule::asks);
         return new MessageView(
@@ -169,8 +183,13 @@ class MessageController {
                         .map(source -> source.name())
                         .orElse(""),
                 followUpsOf(message),
-                proposals.of(me, reader).of(message, reading),
-                drafts.of(owner, id).map(Draft::text).orElse(null));
+                proposer.of(message, reading),
+                proposer.each(message, reading),
+                drafts.of(owner, id).map(Draft::text).orElse(null),
+                draftFiles.waiting(owner, id).stream()
+                        .map(file -> new DraftFileView(file.id(), file.name(), file.size()))
+                        .toList(),
+                taking.of(message));
     }
 
     private List<FollowUpRef> followUpsOf(StoredMessage message) {

@@ -11,10 +11,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.policy.ReplyByPolicy;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.time.DayLoad;
@@ -30,6 +32,9 @@ import org.squallnote.store.message.StoredMessage;
 @Component
 public class Proposals {
 
+    private static final int LONGEST_SENTENCE = 1000;
+    private static final int MOST_PEOPLE = 8;
+
     private final MessageStore messages;
     private final CategoryStore categories;
     private final WorkingTimes workingTimes;
@@ -42,8 +47,13 @@ public class Proposals {
         this.clock = clock;
     }
 
-    /** A follow-up on offer. */
+    /**
+     * A follow-up on offer.
+     *
+     * @param sentence the sentence it is about, empty for the whole message
+     */
     public record Proposal(
+            String sentence,
             String title,
             LocalDate replyBy,
             @Nullable LocalTime replyTime,
@@ -52,7 +62,8 @@ public class Proposals {
             @Nullable UUID categoryId,
             String categoryReason,
             int effortMinutes,
-            boolean forReply) {}
+            boolean forReply,
+            List<Party> people) {}
 
     /** Proposes for one reader, with policy and categories read once. */
     public final class Proposer {
@@ -74,8 +85,22 @@ public class Proposals {
                     .collect(Collectors.toSet());
         }
 
+        /** Where a message asks several things: a follow-up for each. */
+        public List<Proposal> each(StoredMessage message, Reading reading) {
+            return reading.each().stream()
+                    .map(one -> of(
+                            message,
+                            reading.only(one),
+                            one.ask().sentence().foldedIn(reading.words().text())))
+                    .toList();
+        }
+
         /** The follow-up on offer for a message. */
         public Proposal of(StoredMessage message, Reading reading) {
+            return of(message, reading, "");
+        }
+
+        private Proposal of(StoredMessage message, Reading reading, String sentence) {
             Optional<UUID> category = lastCategories.computeIfAbsent(
                     message.fromAddress(),
                     address -> messages.lastCategoryFor(me.accountId(), address).filter(inUse::contains));
@@ -91,6 +116,7 @@ public class Proposals {
                     LocalDateTime.ofInstant(clock.instant(), me.zoneId()),
                     reader.workingTime());
             return new Proposal(
+                    sentence.length() > LONGEST_SENTENCE ? sentence.substring(0, LONGEST_SENTENCE) : sentence,
                     title,
                     replyBy.day(),
                     replyBy.time().orElse(null),
@@ -101,7 +127,20 @@ public class Proposals {
                             ? "as with the last one from " + message.from().shortName()
                             : "",
                     DayLoad.DEFAULT_EFFORT_MINUTES,
-                    ProposedTitle.endsWithAnswer(title));
+                    ProposedTitle.endsWithAnswer(title),
+                    people(message));
+        }
+
+        /** The thread's parties to begin with, without me; of a room, who wrote. */
+        private List<Party> people(StoredMessage message) {
+            Stream<Party> all = message.channel() == Channel.CHAT || message.listAddress() != null
+                    ? Stream.of(message.from())
+                    : Stream.concat(Stream.of(message.from()), message.recipients().to().stream());
+            return all.filter(
+                            party -> !party.address().isEmpty() && !reader.me().is(party))
+                    .distinct()
+                    .limit(MOST_PEOPLE)
+                    .toList();
         }
     }
 

@@ -44,30 +44,64 @@ public class Archiving {
         archive(owner, commandId, messageId, rule -> rule == ArchiveRule.WHEN_ENDED);
     }
 
+    /** Moves a mail to a folder, whatever the rule says: the archive where none is named. Nothing is done in a chat. */
+    public void moveTo(UUID owner, UUID commandId, UUID messageId, Optional<String> folder) {
+        for (Place place : messages.places(owner, messageId)) {
+            source(owner, place).ifPresent(source -> {
+                Optional<String> to =
+                        folder.or(() -> settings.mailSettings(source).archive());
+                if (to.isPresent() && !to.get().equals(place.folder())) {
+                    put(owner, commandId, messageId, place, OutboxKind.ARCHIVE, to.get());
+                }
+            });
+        }
+    }
+
+    /** Marks a mail as read on its server. */
+    public void markRead(UUID owner, UUID commandId, UUID messageId) {
+        for (Place place : messages.places(owner, messageId)) {
+            if (source(owner, place).isPresent()) {
+                put(owner, commandId, messageId, place, OutboxKind.MARK_READ, "");
+            }
+        }
+    }
+
+    private Optional<Source> source(UUID owner, Place place) {
+        return sources.byId(owner, place.sourceId()).filter(found -> found.removedAt() == null);
+    }
+
+    private void put(UUID owner, UUID commandId, UUID messageId, Place place, OutboxKind kind, String to) {
+        String id = messages.byId(owner, messageId)
+                .map(message -> message.messageId())
+                .orElse("");
+        outbox.add(
+                owner,
+                place.sourceId(),
+                commandId,
+                kind,
+                messageId + " " + commandId,
+                messageId,
+                new Payloads.Move(place.folder(), to, place.uidValidity(), place.uid(), id),
+                true);
+    }
+
     private void archive(UUID owner, UUID commandId, UUID messageId, Predicate<ArchiveRule> applies) {
         List<Place> places = messages.places(owner, messageId);
         for (Place place : places) {
-            Optional<Source> source = sources.byId(owner, place.sourceId())
-                    .filter(found -> found.removedAt() == null && applies.test(found.archiveRule()));
+            Optional<Source> source = source(owner, place).filter(found -> applies.test(found.archiveRule()));
             if (source.isEmpty()) {
                 continue;
             }
             MailSettings mail = settings.mailSettings(source.get());
-            if (mail.archive().isEmpty() || !place.folder().equals(mail.inbox())) {
-                continue;
+            if (mail.archive().isPresent() && place.folder().equals(mail.inbox())) {
+                put(
+                        owner,
+                        commandId,
+                        messageId,
+                        place,
+                        OutboxKind.ARCHIVE,
+                        mail.archive().get());
             }
-            String id = messages.byId(owner, messageId)
-                    .map(message -> message.messageId())
-                    .orElse("");
-            outbox.add(
-                    owner,
-                    place.sourceId(),
-                    commandId,
-                    OutboxKind.ARCHIVE,
-                    messageId + " " + commandId,
-                    messageId,
-                    new Payloads.Move(place.folder(), mail.archive().get(), place.uidValidity(), place.uid(), id),
-                    true);
         }
     }
 }

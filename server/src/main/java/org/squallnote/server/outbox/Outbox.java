@@ -114,12 +114,12 @@ public class Outbox implements TakeBack {
             if (entry.kind() == OutboxKind.SEND_MAIL || entry.kind() == OutboxKind.SEND_CHAT) {
                 throw Refusal.conflict("The answer has gone out already and cannot be taken back.");
             }
-            if (entry.kind() == OutboxKind.ARCHIVE) {
+            if (entry.kind() == OutboxKind.ARCHIVE || entry.kind() == OutboxKind.MARK_READ) {
                 add(
                         owner,
                         entry.sourceId(),
                         changes.commandId(),
-                        OutboxKind.UNARCHIVE,
+                        entry.kind() == OutboxKind.ARCHIVE ? OutboxKind.UNARCHIVE : OutboxKind.MARK_UNREAD,
                         entry.identity(),
                         entry.messageId(),
                         json.readTree(entry.payload()),

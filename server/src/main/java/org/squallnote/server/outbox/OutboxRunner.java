@@ -172,6 +172,8 @@ public final class OutboxRunner implements AutoCloseable {
                         () -> tools.secrets().mailSettings(source).sent().ifPresent(folder -> append(folder, entry)));
             case ARCHIVE -> repeatable(entry, () -> move(entry, false));
             case UNARCHIVE -> repeatable(entry, () -> move(entry, true));
+            case MARK_READ -> repeatable(entry, () -> mark(entry, true));
+            case MARK_UNREAD -> repeatable(entry, () -> mark(entry, false));
         }
     }
 
@@ -276,6 +278,17 @@ public final class OutboxRunner implements AutoCloseable {
             } else {
                 courier.move(move.from(), move.uidValidity(), move.uid(), id, move.to());
             }
+        } catch (MessagingException e) {
+            throw new Unfinished(courier.explain(e), e);
+        }
+    }
+
+    private void mark(OutboxEntry entry, boolean read) {
+        Payloads.Move place = tools.json().readValue(entry.payload(), Payloads.Move.class);
+        Optional<String> id = Optional.of(place.messageId()).filter(text -> !text.isEmpty());
+        MailCourier courier = courier();
+        try {
+            courier.markRead(place.from(), place.uidValidity(), place.uid(), id, read);
         } catch (MessagingException e) {
             throw new Unfinished(courier.explain(e), e);
         }

@@ -13,7 +13,7 @@ public class PageConfiguration implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String view : new String[] {"/intake", "/follow-ups", "/threads", "/settings"}) {
+        for (String view : new String[] {"/intake", "/follow-ups", "/threads", "/settings", "/capture"}) {
             registry.addViewController(view).setViewName("forward:/index.html");
             registry.addViewController(view + "/{*rest}").setViewName("forward:/index.html");
         }

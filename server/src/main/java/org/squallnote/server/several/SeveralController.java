@@ -1,6 +1,7 @@
 package org.squallnote.server.several;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -33,20 +34,29 @@ class SeveralController {
     enum SeveralDecision {
         NOTHING,
         PUT_OFF,
-        FOLLOW_UP
+        FOLLOW_UP,
+        HAND_OVER
     }
+
+    /** To whom they are handed over, and what is said with each. */
+    record HandOverTo(
+            @Size(max = 200) String name,
+            @Email @Size(max = 320) String address,
+            @Size(max = 20_000) String text) {}
 
     /**
      * What is to become of them.
      *
      * @param day until when they are put off; of follow-ups the reply-by day of all, else each has its own proposal
+     * @param handOver to whom they are handed over
      * @param categoryId the category of all follow-ups, else each has its own proposal
      */
     record SeveralRequest(
             @NotEmpty @Size(max = MOST) List<UUID> messageIds,
             @NotNull SeveralDecision decision,
             @Nullable LocalDate day,
-            @Nullable UUID categoryId) {}
+            @Nullable UUID categoryId,
+            @Nullable @Valid HandOverTo handOver) {}
 
     record SeveralPreview(List<PreviewLine> lines, int decided) {}
 

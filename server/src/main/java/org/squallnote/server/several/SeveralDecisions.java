@@ -10,17 +10,21 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Party;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.followup.Content;
 import org.squallnote.server.followup.FollowUps;
+import org.squallnote.server.handover.HandOvers;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.message.Proposals;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
+import org.squallnote.server.several.SeveralController.HandOverTo;
 import org.squallnote.server.several.SeveralController.PreviewLine;
 import org.squallnote.server.several.SeveralController.SeveralDecision;
 import org.squallnote.server.several.SeveralController.SeveralPreview;
@@ -36,6 +40,7 @@ class SeveralDecisions {
     private final MessageStore messages;
     private final Decisions decisions;
     private final FollowUps followUps;
+    private final HandOvers handOvers;
     private final Proposals proposals;
     private final AccountReaders readers;
     private final Readings readings;
@@ -46,6 +51,7 @@ class SeveralDecisions {
             MessageStore messages,
             Decisions decisions,
             FollowUps followUps,
+            HandOvers handOvers,
             Proposals proposals,
             AccountReaders readers,
             Readings readings,
@@ -54,6 +60,7 @@ class SeveralDecisions {
         this.messages = messages;
         this.decisions = decisions;
         this.followUps = followUps;
+        this.handOvers = handOvers;
         this.proposals = proposals;
         this.readers = readers;
         this.readings = readings;
@@ -80,6 +87,7 @@ class SeveralDecisions {
                         open.forEach(message -> decisions.putOff(me, message, day, changes));
                     }
                 }
+                case HAND_OVER -> handOver(me, request, open, changes);
                 case FOLLOW_UP -> followUp(me, request, open, changes);
             }
             int missed = missed(request, open);
@@ -94,6 +102,7 @@ class SeveralDecisions {
             case NOTHING -> "Nothing to do: ";
             case PUT_OFF -> "Put off: ";
             case FOLLOW_UP -> "Followed up: ";
+            case HAND_OVER -> "Handed over: ";
         };
     }
 
@@ -121,7 +130,7 @@ class SeveralDecisions {
         Proposals.Proposer proposer = proposals.of(me, reader);
         List<PreviewLine> lines = new ArrayList<>();
         for (StoredMessage message : open) {
-            FollowUps.Content content = content(request, message, proposer, reader);
+            Content content = content(request, message, proposer, reader);
             lines.add(new PreviewLine(
                     message.id(),
                     message.from().displayName(),
@@ -134,27 +143,38 @@ class SeveralDecisions {
         return lines;
     }
 
+    private void handOver(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {
+        HandOverTo to = request.handOver();
+        if (to == null) {
+            throw Refusal.invalid("Say to whom the messages are handed over.");
+        }
+        for (StoredMessage message : open) {
+            handOvers.handOverWithin(me, message.id(), new Party(to.name(), to.address()), to.text(), changes);
+        }
+    }
+
     private void followUp(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {
         AccountReader reader = readers.of(me.accountId());
         Proposals.Proposer proposer = proposals.of(me, reader);
         for (StoredMessage message : open) {
-            FollowUps.Content content = content(request, message, proposer, reader);
+            Content content = content(request, message, proposer, reader);
             followUps.makeWithin(me, ids.next(), message, content, changes);
         }
     }
 
-    private FollowUps.Content content(
+    private Content content(
             SeveralRequest request, StoredMessage message, Proposals.Proposer proposer, AccountReader reader) {
         Proposals.Proposal proposal = proposer.of(message, readings.readForProposal(reader, message));
         boolean ownDay = request.day() == null;
-        return new FollowUps.Content(
+        return new Content(
                 proposal.title(),
                 Optional.ofNullable(request.day()).orElse(proposal.replyBy()),
                 ownDay ? proposal.replyTime() : null,
                 ownDay && proposal.firm(),
                 request.categoryId() == null ? proposal.categoryId() : request.categoryId(),
                 proposal.effortMinutes(),
-                proposal.forReply());
+                proposal.forReply(),
+                Content.Details.of(proposal.people()));
     }
 
     private List<StoredMessage> undecided(SignedIn me, SeveralRequest request) {

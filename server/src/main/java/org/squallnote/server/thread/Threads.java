@@ -23,7 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Decisions about threads by hand. */
 @Component
-class Threads implements Restorer {
+public class Threads implements Restorer {
 
     private static final Map<CloseReason, String> CLOSED = Map.of(
             CloseReason.ANSWERED, "Closed as answered: ",
@@ -65,6 +65,27 @@ class Threads implements Restorer {
                 "No reply owed: " + thread.subject());
     }
 
+    /** As part of a command that says it in its own words. */
+    public void noReplyOwedWithin(UUID owner, UUID id, Changes changes) {
+        decideWithin(
+                owner,
+                id,
+                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt()),
+                changes);
+    }
+
+    /** Takes a decision back as part of a command. */
+    public void openAgainWithin(UUID owner, UUID id, Changes changes) {
+        decideWithin(owner, id, HandState.NONE, changes);
+    }
+
+    private void decideWithin(UUID owner, UUID id, HandState decision, Changes changes) {
+        HandState before = HandState.of(get(owner, id));
+        write(owner, id, decision);
+        changes.record(SubjectType.THREAD, id, before, HandState.of(get(owner, id)))
+                .touch(Topic.THREADS);
+    }
+
     Done handTurn(SignedIn me, UUID commandId, UUID id) {
         StoredThread thread = get(me.accountId(), id);
         return decide(
@@ -86,11 +107,8 @@ class Threads implements Restorer {
 
     private Done decide(SignedIn me, UUID commandId, UUID id, HandState decision, String label) {
         return commands.run(me, commandId, "thread-decided", changes -> {
-            HandState before = HandState.of(get(me.accountId(), id));
-            write(me.accountId(), id, decision);
-            changes.record(SubjectType.THREAD, id, before, HandState.of(get(me.accountId(), id)))
-                    .label(label)
-                    .touch(Topic.THREADS);
+            decideWithin(me.accountId(), id, decision, changes);
+            changes.label(label);
         });
     }
 

@@ -164,6 +164,20 @@ public final class MailCourier {
         }
     }
 
+    /** Marks a mail as read or unread. Does nothing when it is no longer there. */
+    public void markRead(String folderName, long uidValidity, long uid, Optional<String> messageId, boolean read)
+            throws MessagingException {
+        try (IMAPStore store = connection.openImap()) {
+            IMAPFolder folder = (IMAPFolder) store.getFolder(folderName);
+            folder.open(Folder.READ_WRITE);
+            Optional<Long> there = find(folder, uidValidity, uid, messageId);
+            Message message = there.isEmpty() ? null : folder.getMessageByUID(there.get());
+            if (message != null) {
+                message.setFlag(Flags.Flag.SEEN, read);
+            }
+        }
+    }
+
     private static Optional<Long> find(IMAPFolder folder, long uidValidity, long uid, Optional<String> messageId)
             throws MessagingException {
         ImapCommands commands = new ImapCommands(folder);

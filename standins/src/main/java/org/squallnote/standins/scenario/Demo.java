@@ -43,6 +43,7 @@ public final class Demo {
             System.err.println("The sources were not read in time; Settings › Sources says why.");
         }
         setUp.decideSome(LocalDate.ofInstant(start, zone));
+        new Habits(setUp).make(LocalDate.ofInstant(start, zone));
         System.out.println();
         System.out.println("Squallnote is ready:  " + app);
         System.out.println("Sign in as            " + AppSetUp.SIGN_IN);

@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.time.ReplyBy;
+import org.squallnote.store.message.Parties;
 
 /**
  * A follow-up.
@@ -15,6 +16,9 @@ import org.squallnote.core.time.ReplyBy;
  * @param replyDay the reply-by day in the account's zone, with the time where one was given
  * @param effortMinutes how long it will take, where somebody said so
  * @param forReply whether it ends by itself when my answer is seen
+ * @param startDay before which it stays out of sight
+ * @param place where it can be done, empty for anywhere
+ * @param people whom it concerns
  * @param answerSeen my answer that was seen, of one that does not end by it
  * @param endedAt when it was done or dropped
  */
@@ -28,6 +32,11 @@ public record FollowUp(
         boolean firm,
         @Nullable Integer effortMinutes,
         boolean forReply,
+        @Nullable LocalDate startDay,
+        String place,
+        Parties people,
+        Checklist checklist,
+        String note,
         @Nullable UUID answerSeen,
         FollowUpState state,
         Instant createdAt,
@@ -76,6 +85,11 @@ public record FollowUp(
                 firm,
                 effortMinutes,
                 forReply,
+                startDay,
+                place,
+                people,
+                checklist,
+                note,
                 newAnswerSeen,
                 newState,
                 createdAt,

@@ -44,12 +44,12 @@ public interface FollowUpStore {
 
     @Insert(
             "insert into follow_up (id, owner, title, category_id, reply_day, reply_time, firm, effort_minutes, for_reply,"
-                    + " answer_seen, state, created_at, ended_at, version) values (#{id}, #{owner}, #{title}, #{categoryId}, #{replyDay},"
-                    + " #{replyTime}, #{firm}, #{effortMinutes}, #{forReply}, #{answerSeen}, #{state}, #{createdAt}, #{endedAt}, #{version})")
+                    + " start_day, place, people, checklist, note, answer_seen, state, created_at, ended_at, version) values (#{id}, #{owner}, #{title}, #{categoryId}, #{replyDay},"
+                    + " #{replyTime}, #{firm}, #{effortMinutes}, #{forReply}, #{startDay}, #{place}, #{people}, #{checklist}, #{note}, #{answerSeen}, #{state}, #{createdAt}, #{endedAt}, #{version})")
     void insert(FollowUp followUp);
 
     @Update("update follow_up set title = #{title}, category_id = #{categoryId}, reply_day = #{replyDay},"
-            + " reply_time = #{replyTime}, firm = #{firm}, effort_minutes = #{effortMinutes}, for_reply = #{forReply}, answer_seen = #{answerSeen}, state = #{state},"
+            + " reply_time = #{replyTime}, firm = #{firm}, effort_minutes = #{effortMinutes}, for_reply = #{forReply}, start_day = #{startDay}, place = #{place}, people = #{people}, checklist = #{checklist}, note = #{note}, answer_seen = #{answerSeen}, state = #{state},"
             + " ended_at = #{endedAt}, version = version + 1 where owner = #{owner} and id = #{id}"
             + " and version = #{version}")
     int update(FollowUp followUp);
@@ -57,15 +57,17 @@ public interface FollowUpStore {
     @Delete("delete from follow_up where owner = #{owner} and id = #{id}")
     int delete(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    @Insert("insert into follow_up_message (follow_up_id, message_id, owner, linked_at, snapshot) values"
-            + " (#{link.followUpId}, #{link.messageId}, #{owner}, #{link.linkedAt}, #{link.snapshot})")
+    @Insert(
+            "insert into follow_up_message (follow_up_id, message_id, owner, linked_at, sentence, snapshot) values"
+                    + " (#{link.followUpId}, #{link.messageId}, #{owner}, #{link.linkedAt}, #{link.sentence}, #{link.snapshot})")
     void insertLink(@Param("owner") UUID owner, @Param("link") FollowUpLink link);
 
     @Delete("delete from follow_up_message where owner = #{owner} and follow_up_id = #{followUpId}")
     int deleteLinks(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
-    @Select("select follow_up_id, message_id, linked_at, snapshot from follow_up_message where owner = #{owner}"
-            + " and follow_up_id = #{followUpId} order by linked_at")
+    @Select(
+            "select follow_up_id, message_id, linked_at, sentence, snapshot from follow_up_message where owner = #{owner}"
+                    + " and follow_up_id = #{followUpId} order by linked_at")
     @ResultMap("org.squallnote.store.followup.FollowUpLink")
     List<FollowUpLink> links(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 

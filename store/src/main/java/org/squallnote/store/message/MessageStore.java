@@ -15,6 +15,7 @@ import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Party;
 
 /** Messages. */
 @Mapper
@@ -285,6 +286,19 @@ public interface MessageStore {
             + " order by sent_at desc fetch first 1000 rows only")
     @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> undecidedFrom(@Param("owner") UUID owner, @Param("party") String party);
+
+    /** Undecided messages whose subjects differ only in their numbers; at most the newest thousand. */
+    @Select("select * from message where owner = #{owner} and decision = 'UNDECIDED' and"
+            + " substring(regexp_replace(base_subject, '[0-9]+', '#'), 1, 300) = #{pattern}"
+            + " order by sent_at desc fetch first 1000 rows only")
+    @ResultMap("org.squallnote.store.message.StoredMessage")
+    List<StoredMessage> undecidedLike(@Param("owner") UUID owner, @Param("pattern") String pattern);
+
+    /** Those who have written to the user since a moment, the most recent first. */
+    @Select("select from_name as name, from_address as address from message where owner = #{owner} and direction ="
+            + " 'INCOMING' and sent_at > #{since} and from_name <> '' group by from_name, from_address order by"
+            + " max(sent_at) desc fetch first 300 rows only")
+    List<Party> writersSince(@Param("owner") UUID owner, @Param("since") Instant since);
 
     /** The category that the last follow-up from this writer got. */
     @Select("select f.category_id from follow_up f join follow_up_message l on l.follow_up_id = f.id join message m"

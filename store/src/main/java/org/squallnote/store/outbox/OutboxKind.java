@@ -8,5 +8,7 @@ public enum OutboxKind {
     SEND_CHAT,
     ARCHIVE,
     /** Moves an archived message back. */
-    UNARCHIVE
+    UNARCHIVE,
+    MARK_READ,
+    MARK_UNREAD
 }

@@ -1,0 +1,79 @@
+package org.squallnote.server.capture;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.capture.CaptureText;
+import org.squallnote.core.capture.Captured;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.time.ReplyBy;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+
+/** Understands what is typed or pasted. */
+@RestController
+class CaptureController {
+
+    private static final int LONGEST = 50_000;
+
+    private final CaptureContexts contexts;
+
+    CaptureController(CaptureContexts contexts) {
+        this.contexts = contexts;
+    }
+
+    record CaptureRequest(@NotNull @Size(max = LONGEST) String text) {}
+
+    /** A text understood; {@code left} counts the lines of notes that carry no action. */
+    record CaptureView(CaptureText.Sort sort, List<CaptureItem> items, int left) {}
+
+    record CaptureItem(
+            String title,
+            @Nullable LocalDate replyDay,
+            @Nullable LocalTime replyTime,
+            boolean firm,
+            @Nullable Integer effortMinutes,
+            @Nullable UUID categoryId,
+            List<Party> people,
+            String place,
+            List<String> steps,
+            String why) {
+
+        static CaptureItem of(CaptureText.Item item) {
+            Captured captured = item.captured();
+            return new CaptureItem(
+                    captured.title(),
+                    captured.replyBy().map(ReplyBy::day).orElse(null),
+                    captured.replyBy().flatMap(ReplyBy::time).orElse(null),
+                    captured.replyBy().filter(ReplyBy::firm).isPresent(),
+                    captured.effortMinutes().orElse(null),
+                    captured.category().orElse(null),
+                    captured.people(),
+                    captured.place(),
+                    captured.steps(),
+                    item.why());
+        }
+    }
+
+    /** Those whom the user has to do with, the nearest first. */
+    @GetMapping("/api/capture/people")
+    List<Party> people(@Me SignedIn me) {
+        return contexts.of(me.accountId()).people();
+    }
+
+    @PostMapping("/api/capture/read")
+    CaptureView read(@Me SignedIn me, @Valid @RequestBody CaptureRequest body) {
+        CaptureText.Result result = CaptureText.read(body.text(), contexts.of(me.accountId()));
+        return new CaptureView(
+                result.sort(), result.items().stream().map(CaptureItem::of).toList(), result.left());
+    }
+}

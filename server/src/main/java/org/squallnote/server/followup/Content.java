@@ -1,0 +1,84 @@
+package org.squallnote.server.followup;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.followup.ProposedTitle;
+import org.squallnote.core.message.Party;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.followup.Checklist;
+import org.squallnote.store.message.Parties;
+
+/**
+ * What a follow-up says.
+ *
+ * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
+ * @param details what lies behind the sentence; null leaves it as it is, or empty
+ */
+public record Content(
+        String title,
+        @Nullable LocalDate replyDay,
+        @Nullable LocalTime replyTime,
+        boolean firm,
+        @Nullable UUID categoryId,
+        @Nullable Integer effortMinutes,
+        @Nullable Boolean forReply,
+        @Nullable Details details) {
+
+    /**
+     * What lies behind the sentence.
+     *
+     * @param startDay before which it stays out of sight
+     * @param place where it can be done, empty for anywhere
+     */
+    public record Details(
+            @Nullable LocalDate startDay,
+            String place,
+            List<Party> people,
+            List<Checklist.Item> checklist,
+            String note) {
+
+        static final Details NONE = new Details(null, "", List.of(), List.of(), "");
+
+        /** Nothing but whom it concerns. */
+        public static Details of(List<Party> people) {
+            return new Details(null, "", people, List.of(), "");
+        }
+
+        Parties parties() {
+            return new Parties(people.stream().distinct().toList());
+        }
+
+        Checklist steps() {
+            return new Checklist(checklist.stream()
+                    .map(item -> new Checklist.Item(folded(item.text()), item.done()))
+                    .filter(item -> !item.text().isEmpty())
+                    .toList());
+        }
+    }
+
+    /** The title on one line; refused when it is blank. */
+    String usableTitle() {
+        String folded = folded(title);
+        if (folded.isEmpty()) {
+            throw Refusal.invalid("A follow-up needs a title. Say in a few words what is to be done.");
+        }
+        return folded;
+    }
+
+    private static String folded(String text) {
+        return text.replaceAll("\\s+", " ").strip();
+    }
+
+    /** The time of the day, where there is one. */
+    @Nullable
+    LocalTime usableTime() {
+        return replyDay == null ? null : replyTime;
+    }
+
+    boolean endsWithAnswer() {
+        return forReply == null ? ProposedTitle.endsWithAnswer(title) : forReply;
+    }
+}

@@ -1,0 +1,60 @@
+package org.squallnote.server.handover;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.message.Party;
+import org.squallnote.server.account.Me;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
+
+/** Handing over. */
+@RestController
+class HandOverController {
+
+    private final HandOvers handOvers;
+    private final Taking taking;
+
+    HandOverController(HandOvers handOvers, Taking taking) {
+        this.handOvers = handOvers;
+        this.taking = taking;
+    }
+
+    record HandOverRequest(
+            @NotNull @Size(max = 200) String name,
+            @NotBlank @Email @Size(max = 320) String address,
+            @NotBlank @Size(max = 20_000) String text) {}
+
+    record Word(@NotNull @Size(max = 2000) String word) {}
+
+    @PostMapping("/api/messages/{id}/accept")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void accept(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        taking.accept(me, commandId, id);
+    }
+
+    @PostMapping("/api/messages/{id}/decline")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void decline(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody Word body) {
+        taking.decline(me, commandId, id, body.word());
+    }
+
+    @PostMapping("/api/messages/{id}/hand-over")
+    Done handOver(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody HandOverRequest body) {
+        return handOvers.handOver(me, commandId, id, new Party(body.name(), body.address()), body.text());
+    }
+}

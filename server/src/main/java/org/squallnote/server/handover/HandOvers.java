@@ -1,0 +1,138 @@
+package org.squallnote.server.handover;
+
+import java.time.Clock;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Party;
+import org.squallnote.formats.mail.OutgoingMail;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.answer.Sending;
+import org.squallnote.server.command.Changes;
+import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.intake.Decisions;
+import org.squallnote.server.live.Topic;
+import org.squallnote.server.outbox.Outbox;
+import org.squallnote.server.outbox.Payloads;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.server.thread.Threads;
+import org.squallnote.store.handover.HandOver;
+import org.squallnote.store.handover.HandOverStore;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.StoredMessage;
+import org.squallnote.store.outbox.OutboxKind;
+import org.squallnote.store.source.Source;
+
+/** Hands messages over by mail: forwarded with a word of mine; the thread then waits for whoever got it. */
+@Component
+public class HandOvers {
+
+    private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("EEE d MMM yyyy, HH:mm", Locale.UK);
+    private static final int LONGEST_ORIGINAL = 10_000_000;
+
+    private final HandOverStore store;
+    private final MessageStore messages;
+    private final Decisions decisions;
+    private final Threads threads;
+    private final Sending sending;
+    private final SourceSecrets secrets;
+    private final Outbox outbox;
+    private final Commands commands;
+    private final Clock clock;
+
+    HandOvers(
+            HandOverStore store,
+            MessageStore messages,
+            Decisions decisions,
+            Threads threads,
+            Sending sending,
+            SourceSecrets secrets,
+            Outbox outbox,
+            Commands commands,
+            Clock clock) {
+        this.store = store;
+        this.messages = messages;
+        this.decisions = decisions;
+        this.threads = threads;
+        this.sending = sending;
+        this.secrets = secrets;
+        this.outbox = outbox;
+        this.commands = commands;
+        this.clock = clock;
+    }
+
+    Done handOver(SignedIn me, UUID commandId, UUID messageId, Party to, String text) {
+        return commands.run(me, commandId, "hand-over", changes -> {
+            StoredMessage message = handOverWithin(me, messageId, to, text, changes);
+            changes.label("Handed over to " + to.displayName() + ": " + message.subject());
+        });
+    }
+
+    /** Hands over as part of a command. */
+    public StoredMessage handOverWithin(SignedIn me, UUID messageId, Party to, String text, Changes changes) {
+        if (text.isBlank()) {
+            throw Refusal.invalid("Say in a few words what is wanted. Nothing was sent.");
+        }
+        StoredMessage message = decisions.decide(me, messageId, Decision.HANDED_OVER, false, changes);
+        threads.noReplyOwedWithin(me.accountId(), message.threadId(), changes);
+        Source source = sending.source(me.accountId(), message);
+        // One command may hand over several messages.
+        String id = "over." + changes.commandId() + "." + messageId + "@" + Sending.domain(source);
+        List<OutgoingMail.Attachment> attached = new ArrayList<>();
+        original(me, message).ifPresent(attached::add);
+        byte[] raw = new OutgoingMail(
+                        id,
+                        new Party(secrets.mailSettings(source).fromName(), source.address()),
+                        List.of(to),
+                        List.of(),
+                        OutgoingMail.forwardSubject(message.subject()),
+                        text.strip() + "\n\n" + forwarded(me, message),
+                        clock.instant(),
+                        Optional.empty(),
+                        message.channel() == Channel.MAIL ? Sending.references(message) : List.of(),
+                        attached,
+                        false)
+                .toBytes();
+        outbox.add(
+                me.accountId(),
+                source.id(),
+                changes.commandId(),
+                OutboxKind.SEND_MAIL,
+                id,
+                message.id(),
+                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
+                true);
+        store.insert(
+                new HandOver(id, me.accountId(), messageId, to.address(), HandOver.State.OFFERED, "", clock.instant()));
+        changes.touch(Topic.OUTBOX, Topic.THREADS);
+        return message;
+    }
+
+    private Optional<OutgoingMail.Attachment> original(SignedIn me, StoredMessage message) {
+        return messages.raw(me.accountId(), message.id())
+                .map(RawMessage::raw)
+                .filter(raw -> message.channel() == Channel.MAIL && raw.length <= LONGEST_ORIGINAL)
+                .filter(raw -> !message.files().list().isEmpty())
+                .map(raw -> new OutgoingMail.Attachment("original.eml", "application/octet-stream", raw));
+    }
+
+    private static String forwarded(SignedIn me, StoredMessage message) {
+        ZoneId zone = me.zoneId();
+        return "---------- Forwarded message ----------\n"
+                + "From: " + message.from().displayName() + "\n"
+                + "Date: " + WRITTEN.format(message.sentAt().atZone(zone)) + "\n"
+                + (message.subject().isEmpty() ? "" : "Subject: " + message.subject() + "\n")
+                + "\n" + message.body();
+    }
+}

@@ -1,0 +1,5 @@
+/** What is often written. */
+@NullMarked
+package org.squallnote.store.phrase;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Recipes and their runs. */
+@NullMarked
+package org.squallnote.store.recipe;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import type { MessageView, Person } from '@/api/client'
+import { useFollowUps, useSession, useSources, useWriters } from '@/api/queries'
+import { peopleOf, suggested } from '@/followups/details/people'
+import { keepLocally, localDraft } from '@/intake/draft'
+import { askOf } from '@/intake/fields'
+import { replyBy } from '@/ui/time'
+
+/** Hands a message over by mail, with a word of mine, the ask and its date; the thread then waits for whoever got it. */
+const { message, count = 1 } = defineProps<{
+  /** The message; absent where several are handed over. */
+  message?: MessageView
+  count?: number
+}>()
+const emit = defineEmits<{
+  give: [to: { name: string; address: string; text: string }]
+  cancel: []
+}>()
+
+const session = useSession()
+const followUps = useFollowUps()
+const writers = useWriters()
+const sources = useSources()
+const kept = `${message?.id ?? 'several'}.hand-over`
+const to = ref('')
+const chosen = ref<Person>()
+const text = ref(localDraft(kept) ?? proposed(''))
+const touched = ref(localDraft(kept) !== undefined)
+const field = useTemplateRef<HTMLInputElement>('field')
+const mine = computed(() => (sources.data.value ?? []).map((source) => source.address))
+const domains = computed(() => mine.value.map((address) => address.split('@')[1]))
+/** Those with a mail address, colleagues first. */
+const known = computed(() =>
+  [
+    ...(message?.cc ?? []),
+    ...(message?.to ?? []),
+    ...(writers.data.value ?? []),
+    ...peopleOf(followUps.data.value?.open ?? []),
+  ]
+    .filter((person) => /^[^@\s]+@/.test(person.address) && !mine.value.includes(person.address))
+    .sort((a, b) => rank(a) - rank(b)),
+)
+const offered = computed(() =>
+  chosen.value ? [] : suggested(known.value, [], to.value).slice(0, 4),
+)
+const address = computed(() => chosen.value?.address ?? to.value.trim())
+const usable = computed(() => /^[^\s@]+@[^\s@]+$/.test(address.value))
+
+function rank(person: Person): number {
+  return domains.value.includes(person.address.split('@')[1]) ? 0 : 1
+}
+
+function proposed(name: string): string {
+  const ask = message ? askOf(message) : ''
+  const by = message?.proposal.firm
+    ? ` An answer is wanted by ${replyBy(message.proposal.replyBy, message.proposal.replyTime)}.`
+    : ''
+  const me = session.data.value?.account?.name ?? ''
+  return `Hello${name === '' ? '' : ` ${name}`},\n\ncould you take this over, please?${ask === '' ? '' : ` It says: “${ask}”`}${by}\n\nThank you\n${me}`
+}
+
+watch([chosen, session.data], () => {
+  if (!touched.value) {
+    text.value = proposed((chosen.value?.name ?? '').split(' ')[0] ?? '')
+  }
+})
+onMounted(() => field.value?.focus())
+
+function onText(value: string): void {
+  touched.value = true
+  text.value = value
+  keepLocally(kept, value)
+}
+
+function choose(person: Person): void {
+  chosen.value = person
+  to.value = person.name || person.address
+}
+
+function give(): void {
+  if (!usable.value && to.value.trim() !== '' && offered.value[0]) {
+    choose(offered.value[0])
+  } else if (usable.value && text.value.trim() !== '') {
+    keepLocally(kept, '')
+    emit('give', { name: chosen.value?.name ?? '', address: address.value, text: text.value })
+  }
+}
+</script>
+
+<template>
+  <form
+    class="space-y-2"
+    data-test="hand-over"
+    @submit.prevent="give"
+    @keydown.esc="emit('cancel')"
+  >
+    <div class="relative flex flex-wrap items-center gap-2">
+      <label for="hand-over-to" class="font-semibold"
+        >Hand {{ count === 1 ? '' : `all ${count} ` }}over to</label
+      >
+      <input
+        id="hand-over-to"
+        ref="field"
+        v-model="to"
+        class="field w-72 max-w-full"
+        maxlength="320"
+        placeholder="A name or a mail address"
+        autocomplete="off"
+        data-test="hand-over-to"
+        @input="chosen = undefined"
+      />
+      <button
+        v-for="person in offered"
+        :key="person.address"
+        type="button"
+        class="part"
+        :title="person.address"
+        @click="choose(person)"
+      >
+        {{ person.name || person.address }}
+      </button>
+    </div>
+    <textarea
+      class="field h-32 resize-y p-2 leading-relaxed"
+      maxlength="20000"
+      aria-label="What is said with it"
+      :value="text"
+      @input="(event) => onText((event.target as HTMLTextAreaElement).value)"
+      @keydown.ctrl.enter.prevent="give"
+      @keydown.meta.enter.prevent="give"
+    />
+    <div class="flex flex-wrap items-center gap-2">
+      <span class="text-ink-soft"
+        >{{ count === 1 ? 'The message goes with it.' : 'Each goes with its message.' }} The thread
+        waits for their answer; you owe none meanwhile.</span
+      >
+      <span class="ml-auto flex gap-2">
+        <button class="btn btn-quiet" type="button" @click="emit('cancel')">
+          Cancel <span class="key">Esc</span>
+        </button>
+        <button
+          class="btn btn-main"
+          type="submit"
+          :disabled="!usable && (to.trim() === '' || offered.length === 0)"
+          data-test="hand-over-give"
+        >
+          Hand over <span class="key">Enter</span>
+        </button>
+      </span>
+    </div>
+  </form>
+</template>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { client, newId, unwrap, type MessageView } from '@/api/client'
+import { reload } from '@/api/live'
+import { showDone, showProblem } from '@/api/toasts'
+
+/** A message that a colleague has handed over to me, to be taken or not; of one that I gave away, what became of it. */
+const { message, handOver } = defineProps<{
+  message: MessageView
+  handOver: NonNullable<MessageView['handOver']>
+}>()
+const word = ref('')
+const declining = ref(false)
+
+const GIVEN: Record<typeof handOver.state, string> = {
+  OFFERED: 'Handed over to',
+  ACCEPTED: 'Taken over by',
+  DECLINED: 'Declined by',
+}
+
+async function settle(accepts: boolean): Promise<void> {
+  const params = { path: { id: message.id }, header: { 'Idempotency-Key': newId() } }
+  try {
+    await unwrap(
+      accepts
+        ? client.POST('/api/messages/{id}/accept', { params })
+        : client.POST('/api/messages/{id}/decline', { params, body: { word: word.value } }),
+    )
+    showDone(
+      accepts ? `Accepted from ${handOver.who}` : `Declined: it is back with ${handOver.who}`,
+    )
+    reload(['INTAKE'])
+  } catch (problem) {
+    showProblem(problem)
+  }
+}
+</script>
+
+<template>
+  <div
+    class="bg-dusk-wash mt-2 flex flex-wrap items-center gap-2 rounded px-3 py-1.5"
+    data-test="handed-over"
+  >
+    <template v-if="handOver.mine">
+      {{ GIVEN[handOver.state] }} <b>{{ handOver.who }}</b><span v-if="handOver.word"
+        >: “{{ handOver.word }}”</span
+      >
+    </template>
+    <template v-else-if="handOver.state === 'OFFERED'">
+      <span
+        ><b>{{ handOver.who }}</b> hands this over to you.</span
+      >
+      <template v-if="declining">
+        <input
+          v-model="word"
+          class="field w-64 max-w-full"
+          maxlength="2000"
+          placeholder="Why, in a word"
+          aria-label="Why not"
+          @keydown.enter.prevent="void settle(false)"
+        />
+        <button class="btn h-7" type="button" @click="void settle(false)">Decline</button>
+        <button class="btn btn-quiet h-7" type="button" @click="declining = false">Cancel</button>
+      </template>
+      <template v-else>
+        <button
+          class="btn btn-main h-7"
+          type="button"
+          data-test="accept-hand-over"
+          @click="void settle(true)"
+        >
+          Accept
+        </button>
+        <button
+          class="btn h-7"
+          type="button"
+          data-test="decline-hand-over"
+          @click="declining = true"
+        >
+          Decline
+        </button>
+      </template>
+    </template>
+    <template v-else>
+      {{
+        handOver.state === 'ACCEPTED'
+          ? 'You have accepted this from'
+          : 'You have declined this from'
+      }}
+      <b>{{ handOver.who }}</b>.
+    </template>
+  </div>
+</template>
