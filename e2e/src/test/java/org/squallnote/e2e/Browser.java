@@ -137,14 +137,14 @@ final class Browser implements AutoCloseable {
         until(() -> shows(css) ? null : Boolean.TRUE, "no element " + css);
     }
 
-    /** Waits on a condition; an element that has just been replaced counts as not yet there. */
+    /** Waits on a condition; an element just replaced, or still covered, counts as not yet there. */
     <T> T until(Supplier<T> condition, String what) {
         return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
                 .withMessage(() -> "Waited for " + what + "; the page says:\n" + text())
-                .ignoring(
+                .ignoreAll(List.of(
                         StaleElementReferenceException.class,
                         NoSuchElementException.class,
-                        ElementNotInteractableException.class)
+                        ElementNotInteractableException.class))
                 .until(ignored -> condition.get());
     }
 

@@ -171,6 +171,7 @@ class WaysIT {
     @Order(7)
     void linesAreCapturedFromAnywhereOneAfterTheOther() {
         browser.open("/threads");
+        browser.find("[data-row]");
         untilPressed("capture-field", "c");
         browser.type("[data-test=capture-field]", "paint the ladder by Friday, 45 min, Repairs");
         browser.until(

@@ -5,11 +5,14 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
+import java.util.Set;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 
 /** Days: "today", "next Tuesday", "end of the week", "within ten working days"; calendar dates are in another class. */
 final class DayPhrases {
+
+    private static final Set<String> LIMITS = Set.of("before", "by", "until", "till");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -26,6 +29,7 @@ final class DayPhrases {
     /** The day phrase that begins at a word. */
     Optional<DatePhrase> at(int from) {
         return nearDay(from)
+                .or(() -> dayOfSomething(from))
                 .or(() -> weekday(from))
                 .or(() -> endOf(from))
                 .or(() -> weekOrMonth(from))
@@ -72,6 +76,21 @@ final class DayPhrases {
                 return Optional.empty();
             }
         }
+    }
+
+    /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
+    private Optional<DatePhrase> dayOfSomething(int from) {
+        String word = sentence.norm(from);
+        if (!word.endsWith("'s") || !LIMITS.contains(sentence.norm(from - 1))) {
+            return Optional.empty();
+        }
+        String day = word.substring(0, word.length() - 2);
+        LocalDate today = context.today();
+        if (DateWords.isWeekday(day)) {
+            DayOfWeek weekday = DayOfWeek.of(DateWords.weekdayIndex(day));
+            return day(from, from + 1, today.with(TemporalAdjusters.next(weekday)));
+        }
+        return day.equals("tomorrow") ? day(from, from + 1, today.plusDays(1)) : Optional.empty();
     }
 
     private Optional<DatePhrase> dayAfterTomorrow(int from) {

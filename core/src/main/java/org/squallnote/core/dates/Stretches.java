@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
+import java.util.Set;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 
@@ -16,6 +17,9 @@ final class Stretches {
     private static final int FARTHEST = 400;
 
     private static final int FEW = 3;
+
+    /** What is "held for seven days" ends then. */
+    private static final Set<String> ENDING = Set.of("held", "valid", "open", "reserved", "kept", "stands");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -56,6 +60,9 @@ final class Stretches {
         if (joint.equals("from")
                 && (sentence.norm(to + 1).equals("now") || sentence.norm(to + 1).equals("today"))) {
             return Optional.of(fromNow.get().to(to + 2));
+        }
+        if (sentence.norm(from - 1).equals("for") && ENDING.contains(sentence.norm(from - 2))) {
+            return fromNow;
         }
         boolean week =
                 sentence.norm(to - 1).equals("week") || sentence.norm(to - 1).equals("fortnight");

@@ -148,7 +148,8 @@ final class DateRoles {
         boolean hard = isHard(phrase);
         Role role = role(phrase, k, lead, hard, needed);
         DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
-        if (lead.equals("before") && sentence.norm(k - 1).equals("or")) {
+        boolean evening = sentence.at(phrase.toExclusive() - 1).is("evening", "night", "tonight");
+        if (lead.equals("before") && (evening || sentence.norm(k - 1).equals("or"))) {
             meant = phrase;
         }
         boolean firm = hard || !(vague || isSoftened(phrase, dates));
@@ -379,6 +380,9 @@ final class DateRoles {
                     || (norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s"))) {
                 return Role.EVENT;
             }
+            if (sentence.norm(i).equals("call") && isOccasion(i)) {
+                return Role.EVENT;
+            }
             if (isLeaving(i)) {
                 return Role.TIED;
             }
@@ -393,7 +397,7 @@ final class DateRoles {
             if (Phrases.GIVING.contains(norm) && isVerbHere(i) && !isNeedOfAll(i)) {
                 return Role.TIED;
             }
-            needsHere |= sentence.at(i).is("need", "want", "require", "like");
+            needsHere |= sentence.at(i).is("need", "want", "require", "like", "must", "should");
             boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
             if (clauseBegins && saysSomething(i, start)) {
                 return needed && needsHere ? Role.TIED : followed(phrase, unit);
@@ -449,6 +453,15 @@ final class DateRoles {
     /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
     private boolean isNeedOfAll(int i) {
         return sentence.norm(i).equals("need") && sentence.norm(i - 1).equals("we") && sentence.isQuestion();
+    }
+
+    /** "fifteen minutes for a call": one that takes place, not one that is given. */
+    private boolean isOccasion(int i) {
+        int at = i - 1;
+        while (at > 0 && sentence.at(at).is("a", "quick", "short", "brief", "phone", "video")) {
+            at--;
+        }
+        return at < i - 1 && sentence.at(at).is("for", "have", "schedule", "arrange", "on");
     }
 
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */

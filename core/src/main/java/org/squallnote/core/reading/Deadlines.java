@@ -27,6 +27,9 @@ final class Deadlines {
 
     private static final Set<String> STARTS =
             Set.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
+    /** What is said behind "the" or "this" of a date named before. */
+    private static final Set<String> SAME = Set.of("same", "date", "deadline");
+
     private static final Set<String> BEFORE_A_BARE_DATE = Set.of(
             "on",
             "by",
@@ -115,7 +118,11 @@ final class Deadlines {
         return events;
     }
 
-    /** "Please confirm by then": the last date before it. */
+    private static boolean isTheOrThis(String norm) {
+        return norm.equals("the") || norm.equals("this");
+    }
+
+    /** "Please confirm by then", "by the same date": the last date before it. */
     private List<Deadline> byThen() {
         List<Deadline> found = new ArrayList<>();
         Optional<Deadline> last = Optional.empty();
@@ -124,7 +131,8 @@ final class Deadlines {
             for (int i = 0; i < sentence.size(); i++) {
                 boolean then = sentence.norm(i + 1).equals("then")
                         || sentence.norm(i + 1).equals("that")
-                        || (sentence.norm(i + 1).equals("it") && STARTS.contains(sentence.norm(i + 2)));
+                        || (sentence.norm(i + 1).equals("it") && STARTS.contains(sentence.norm(i + 2)))
+                        || (isTheOrThis(sentence.norm(i + 1)) && SAME.contains(sentence.norm(i + 2)));
                 boolean by = sentence.at(i).is("by", "before", "until", "till");
                 int at = sentence.at(i).span().fromInclusive();
                 if (by
@@ -246,15 +254,16 @@ final class Deadlines {
                     || norm.equals("i'll")
                     || norm.equals("we'll")
                     || norm.equals("i'm")
-                    || norm.equals("we're")
-                    || norm.equals("they")
-                    || norm.equals("he")
-                    || norm.equals("she");
+                    || norm.equals("we're");
+            boolean others = norm.equals("they") || norm.equals("he") || norm.equals("she");
+            // "they must be back by Friday" says what is wanted, not what they plan.
+            writer |= others && !sentence.at(i + 1).is("must", "should", "have", "need", "ought");
             having |= norm.equals("need")
                     || norm.equals("have")
                     || norm.equals("get")
                     || norm.equals("receive")
                     || norm.equals("want")
+                    || norm.equals("wants")
                     || norm.equals("like")
                     || norm.equals("needs")
                     || norm.equals("see");
@@ -299,7 +308,7 @@ final class Deadlines {
             boolean needs = sentence.at(i).is("needs", "wants", "expects", "requires");
             boolean need = sentence.at(i).is("need", "want", "expect", "require")
                     && sentence.norm(i - 1).equals("they");
-            if ((needs || need) && Phrases.OBJECT.contains(sentence.norm(i + 1))) {
+            if ((needs || need) && !sentence.norm(i + 1).equals("to")) {
                 return true;
             }
         }
