@@ -12,6 +12,7 @@ import org.squallnote.core.text.Sentence;
 /** Days: "today", "next Tuesday", "end of the week", "within ten working days"; calendar dates are in another class. */
 final class DayPhrases {
 
+    private static final Set<String> LIMIT_NOUNS = Set.of("deadline", "cut-off", "cutoff");
     private static final Set<String> LIMITS = Set.of("before", "by", "until", "till");
 
     private final Sentence sentence;
@@ -81,7 +82,8 @@ final class DayPhrases {
     /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
     private Optional<DatePhrase> dayOfSomething(int from) {
         String word = sentence.norm(from);
-        if (!word.endsWith("'s") || !LIMITS.contains(sentence.norm(from - 1))) {
+        boolean limit = LIMITS.contains(sentence.norm(from - 1)) || LIMIT_NOUNS.contains(sentence.norm(from + 1));
+        if (!limit || !word.endsWith("'s")) {
             return Optional.empty();
         }
         String day = word.substring(0, word.length() - 2);
@@ -181,6 +183,12 @@ final class DayPhrases {
             to++;
         } else if (sentence.norm(to).equals("next") && !sentence.norm(to + 1).equals("week")) {
             date = DateScanner.mondayAfter(context.today()).with(TemporalAdjusters.nextOrSame(weekday));
+            to++;
+        } else if (sentence.norm(to).equals("end")
+                && sentence.norm(to + 1).equals("of")
+                && (sentence.norm(to + 2).equals("day") || sentence.norm(to + 2).equals("business"))) {
+            to += 3;
+        } else if (sentence.norm(to).equals("eod") || sentence.norm(to).equals("cob")) {
             to++;
         } else if (sentence.norm(to).equals("this") && sentence.norm(to + 1).equals("week")) {
             to += 2;

@@ -25,7 +25,8 @@ final class AwayText {
         }
         String beginning = folded(text, BEGINNING);
         boolean automatic = containsAny(beginning, AUTOMATIC);
-        if (!automatic && (!containsAny(beginning, AWAY) || greetsByName(beginning))) {
+        boolean asks = beginning.indexOf('?') >= 0;
+        if (!automatic && (asks || !containsAny(beginning, AWAY) || greetsByName(beginning))) {
             return false;
         }
         String lower = folded(text, LONGEST + 1);

@@ -119,6 +119,19 @@ final class DateRoles {
     private static final Set<String> BEHIND_A_NOUN = Set.of(
             "on", "at", "in", "of", "for", "with", "from", "to", "this", "next", "is", "and", "or", "here", "there");
 
+    /** "Do you have time on Friday?" */
+    private static final Set<String> FREE = Set.of("time", "room", "space", "capacity", "anything", "plans");
+
+    private static final Set<String> HAVING = Set.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
+
+    private static final Set<String> SUBJECTS =
+            Set.of("i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
+
+    /** Past forms that do not end in "ed". */
+    private static final Set<String> PAST = Set.of(
+            "made", "sent", "gave", "wrote", "told", "said", "brought", "took", "got", "found", "saw", "met", "had",
+            "did", "came", "went", "bought", "left", "showed", "held", "paid", "spoke");
+
     private static final Set<String> PRONOUNS =
             Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
@@ -324,7 +337,9 @@ final class DateRoles {
 
     private Role until(int k) {
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
-            if (STAYING.contains(sentence.norm(i))) {
+            boolean handedIn = sentence.norm(i).equals("in")
+                    && (PRONOUNS.contains(sentence.norm(i - 1)) || Phrases.GIVING.contains(sentence.norm(i - 1)));
+            if (STAYING.contains(sentence.norm(i)) && !handedIn) {
                 return Role.MENTION;
             }
             if (Phrases.GIVING.contains(sentence.norm(i))
@@ -381,6 +396,12 @@ final class DateRoles {
                 return Role.EVENT;
             }
             if (sentence.norm(i).equals("call") && isOccasion(i)) {
+                return Role.EVENT;
+            }
+            if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
+                    || (norm.equals("have") && FREE.contains(sentence.norm(i + 1)))
+                    || isDoneByThen(i)
+                    || isAskedOfTheWriter(i)) {
                 return Role.EVENT;
             }
             if (isLeaving(i)) {
@@ -453,6 +474,31 @@ final class DateRoles {
     /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
     private boolean isNeedOfAll(int i) {
         return sentence.norm(i).equals("need") && sentence.norm(i - 1).equals("we") && sentence.isQuestion();
+    }
+
+    /** "that Tom made on Friday", "you showed us on 3 March". */
+    private boolean isDoneByThen(int i) {
+        String norm = sentence.norm(i);
+        boolean past = PAST.contains(norm) || (norm.length() > 4 && norm.endsWith("ed") && !norm.equals("need"));
+        String before = sentence.norm(i - 1);
+        return past
+                && i > 0
+                && (SUBJECTS.contains(before) || (sentence.at(i - 1).capital() && !NotNames.isOne(before)))
+                && !sentence.at(Math.max(0, i - 2)).is("have", "has", "had")
+                && !sentence.at(i).is("wanted", "needed", "liked");
+    }
+
+    /** "Can I call you on Friday?", "Do we need to bring anything on Friday?" ask about a day of the writer. */
+    private boolean isAskedOfTheWriter(int i) {
+        String norm = sentence.norm(i);
+        if (!Phrases.GIVING.contains(norm) || HAVING.contains(norm)) {
+            return false;
+        }
+        boolean obliged = sentence.norm(i - 1).equals("to");
+        int subject = obliged ? i - 3 : i - 1;
+        return subject > 0
+                && sentence.at(subject).is("i", "we")
+                && sentence.at(subject - 1).is("can", "could", "may", "shall", "should", "will", "do", "did", "must");
     }
 
     /** "fifteen minutes for a call": one that takes place, not one that is given. */

@@ -245,6 +245,9 @@ final class Deadlines {
             }
         }
         Sentence sentence = read.sentence();
+        if (isPurpose(read, at)) {
+            return false;
+        }
         boolean having = false;
         boolean writer = false;
         for (int i = read.parts().firstOfUnit(unit); i < at; i++) {
@@ -273,6 +276,20 @@ final class Deadlines {
         return isPromisedIn(read, unit, at) || (writer && (!having || obliged));
     }
 
+    /** "so that I can hand it in by Friday": what the ask is for. */
+    private static boolean isPurpose(ReadSentence read, int at) {
+        Sentence sentence = read.sentence();
+        for (int i = read.parts().firstOfClause(read.parts().clauseOf(at)); i < at - 2; i++) {
+            boolean so = sentence.norm(i).equals("so");
+            int subject = sentence.norm(i + 1).equals("that") ? i + 2 : i + 1;
+            if (so && sentence.at(subject).is("i", "we", "they", "he", "she", "it")
+                    && sentence.at(subject + 1).is("can", "could", "have", "will", "is", "gets", "may", "might")) {
+                return !read.asks().isEmpty();
+            }
+        }
+        return false;
+    }
+
     private static boolean isPromisedIn(ReadSentence read, int unit, int at) {
         for (PhraseMatch act : read.acts()) {
             if (act.label().equals("promise")
@@ -290,7 +307,7 @@ final class Deadlines {
         for (Dated dated : datesOf(read)) {
             boolean fragment = afterAsk && isFragment(read, dated);
             boolean says = (dated.role() == Role.STATED
-                            && saysWhatFor(read, dated)
+                            && (saysWhatFor(read, dated) || (afterAsk && isWhenItShouldBe(read, dated)))
                             && (read.has("closing") || !isPlanOfWriter(read, dated)))
                     || isNeededThen(read, dated)
                     || (afterAsk && isDay(dated) && isWhatItIsNeededFor(read));
@@ -330,8 +347,40 @@ final class Deadlines {
             boolean must = sentence.at(i + 1).is("have", "need", "must");
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
             boolean gives = must && Phrases.GIVING.contains(sentence.norm(verb));
-            if (writer && (gives || sentence.at(i + 1).is("promised", "owe"))) {
+            boolean perfect = sentence.norm(i + 1).equals("have") && sentence.norm(i + 2).equals("promised");
+            boolean promised = perfect
+                    || sentence.at(i + 1).is("promised", "owe")
+                    || (sentence.at(i + 1).is("told", "said", "assured") && isOfTheFuture(sentence, i + 2));
+            if (writer && (gives || promised)) {
                 return true;
+            }
+            if (sentence.norm(i).equals("i've") && sentence.norm(i + 1).equals("promised")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "I told him he'd have it": what was said is still to come. */
+    private static boolean isOfTheFuture(Sentence sentence, int from) {
+        for (int i = from; i < Math.min(sentence.size(), from + 5); i++) {
+            if (sentence.norm(i).endsWith("'d")
+                    || sentence.norm(i).endsWith("'ll")
+                    || sentence.at(i).is("would", "will")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "It should be here by Friday", behind an ask. */
+    private static boolean isWhenItShouldBe(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        int unit = read.parts().unitOf(dated.phrase().fromInclusive());
+        for (int i = read.parts().firstOfUnit(unit) + 1; i < dated.lead(); i++) {
+            if (sentence.norm(i).equals("should")
+                    && sentence.at(i - 1).is("it", "this", "that", "they", "everything", "all")) {
+                return sentence.at(i + 1).is("be", "reach", "get", "arrive");
             }
         }
         return false;
@@ -366,6 +415,8 @@ final class Deadlines {
                         "payable",
                         "closes",
                         "close",
+                        "closing",
+                        "wait",
                         "like",
                         "likes" -> {
                     return !(sentence.norm(i).equals("need")

@@ -14,7 +14,7 @@ final class SentenceAsks {
     private static final Set<String> AUXILIARIES = Set.of(
             "is", "are", "was", "were", "do", "does", "did", "have", "has", "had", "can", "could", "will", "would",
             "shall", "should", "may", "isn't", "aren't", "don't", "doesn't", "didn't", "haven't", "hasn't", "can't",
-            "won't");
+            "won't", "am", "weren't", "wasn't", "wouldn't", "couldn't", "shouldn't");
     private static final Set<String> SUBJECTS = Set.of(
             "you",
             "we",
@@ -44,6 +44,9 @@ final class SentenceAsks {
             "any",
             "all",
             "both");
+    /** "does Friday work for you and your brother": longer, it is rather a statement. */
+    private static final int LONGEST_ABOUT_A_DAY = 9;
+
     private static final Set<String> QUESTION_WORDS =
             Set.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
     private static final Set<String> QUESTION_IS =
@@ -125,6 +128,12 @@ final class SentenceAsks {
                         return true;
                     }
                 }
+                case "formula" -> {
+                    // "Please note that we need the form": only the "please" asks nothing.
+                    if (match.covers(at)) {
+                        return true;
+                    }
+                }
                 case "courtesy-if" -> {
                     // "If you want me to sign it, I need it by then" needs it all the same.
                     boolean needed = label.equals("need") && !sameClause;
@@ -199,8 +208,14 @@ final class SentenceAsks {
                     "he",
                     "she",
                     "they" -> false;
-            default -> !norm.endsWith("ed");
+            default -> !norm.endsWith("ed") || isBeforeANoun(at + 1);
         };
+    }
+
+    /** "circulate revised plans", not "check finished on Friday". */
+    private boolean isBeforeANoun(int at) {
+        String norm = sentence.norm(at);
+        return norm.length() > 3 && !sentence.at(at).followsMark() && !NotNames.isOne(norm);
     }
 
     /** A bare imperative starts its sentence or follows another ask; "I send the list and take the train" has none. */
@@ -342,6 +357,10 @@ final class SentenceAsks {
                     (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
+        boolean day = Phrases.WEEKDAY.contains(next) || next.equals("tomorrow") || next.equals("today");
+        if (day && (norm.equals("is") || norm.equals("does") || norm.equals("would") || norm.equals("will"))) {
+            return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
+        }
         if (!AUXILIARIES.contains(norm)
                 || !SUBJECTS.contains(next)
                 || sentence.at(i + 1).followsMark()
@@ -354,7 +373,7 @@ final class SentenceAsks {
                         || (sentence.size() - i > 4 && !next.equals("it") && !next.equals("that"));
             case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
             case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
-            case "has", "does", "is", "are", "was", "were" -> true;
+            case "has", "does", "is", "are", "was", "were", "am", "weren't", "wasn't" -> true;
             default ->
                 next.equals("you")
                         || next.equals("we")
@@ -365,6 +384,7 @@ final class SentenceAsks {
                         || next.equals("anybody")
                         || next.equals("they")
                         || next.equals("the")
+                        || next.equals("that")
                         || next.equals("it");
         };
     }

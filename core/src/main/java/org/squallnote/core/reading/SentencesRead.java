@@ -24,6 +24,9 @@ final class SentencesRead {
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
     private int paragraph = -1;
+    /** Whether the message gives tasks line by line: "Tom: confirm the room". */
+    private boolean assigning;
+
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
         this.message = message;
@@ -33,6 +36,7 @@ final class SentencesRead {
     }
 
     List<ReadSentence> all(List<Sentence> sentences) {
+        assigning = sentences.stream().anyMatch(vocatives::isAssigned);
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
         for (int i = 0; i < sentences.size(); i++) {
@@ -66,6 +70,9 @@ final class SentencesRead {
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
         List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
+        if (assigning && vocatives.isAssignedToUnknown(sentence)) {
+            found.clear();
+        }
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
         }

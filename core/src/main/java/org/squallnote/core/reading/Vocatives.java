@@ -140,6 +140,29 @@ final class Vocatives {
         return colon ? new Call(Addressees.of(found.addresses()), found.toExclusive()) : Call.NONE;
     }
 
+    /** "Tom: confirm the room", a line that gives somebody who is known a task. */
+    boolean isAssigned(Sentence sentence) {
+        People.Found found = people.at(sentence, 0);
+        return found.isSomebody() && isBeforeColonOrDash(sentence, found.toExclusive());
+    }
+
+    /** The same with a name that is not known: "Peter - report back". */
+    boolean isAssignedToUnknown(Sentence sentence) {
+        if (sentence.size() < 3
+                || !sentence.at(0).capital()
+                || NotNames.isOne(sentence.norm(0))
+                || people.at(sentence, 0).isSomebody()) {
+            return false;
+        }
+        return isBeforeColonOrDash(sentence, 1)
+                || (sentence.at(1).capital() && isBeforeColonOrDash(sentence, 2));
+    }
+
+    private static boolean isBeforeColonOrDash(Sentence sentence, int at) {
+        return at < sentence.size()
+                && (sentence.at(at).before() == ':' || sentence.at(at).before() == '-');
+    }
+
     private boolean isListOfNames(Sentence sentence, int at) {
         Word word = sentence.at(at);
         return word.isMention() || (word.capital() && people.at(sentence, at).isSomebody());
