@@ -34,7 +34,10 @@ final class Acts {
     }
 
     boolean onlyThanks() {
-        return isAll("thanks", "praise") && said().stream().anyMatch(read -> read.has("thanks"));
+        // "Yes, perfect, thanks" answers what was asked.
+        return isAll("thanks", "praise")
+                && said().stream().anyMatch(read -> read.has("thanks"))
+                && said().stream().noneMatch(read -> saysYesOrNo(read.sentence()));
     }
 
     private boolean isAll(String... labels) {
@@ -282,16 +285,14 @@ final class Acts {
         return false;
     }
 
+    private static boolean saysYesOrNo(Sentence sentence) {
+        return switch (sentence.norm(0)) {
+            case "yes", "no", "yep", "yeah", "sure", "nope" -> true;
+            default -> false;
+        };
+    }
+
     private static boolean startsWithAnswer(ReadSentence read) {
-        Sentence sentence = read.sentence();
-        int first = 0;
-        String norm = sentence.norm(first);
-        boolean yesOrNo = norm.equals("yes")
-                || norm.equals("no")
-                || norm.equals("yep")
-                || norm.equals("yeah")
-                || norm.equals("sure")
-                || norm.equals("nope");
-        return yesOrNo && !Clauses.isConjunction(sentence.norm(1));
+        return saysYesOrNo(read.sentence()) && !Clauses.isConjunction(read.sentence().norm(1));
     }
 }

@@ -253,8 +253,9 @@ final class SentenceAsks {
                 && (Clauses.isLeadIn(sentence.norm(first)) || sentence.at(first).isMention())) {
             first++;
         }
-        return Phrases.IMPERATIVE.contains(sentence.norm(first))
+        boolean imperative = Phrases.IMPERATIVE.contains(sentence.norm(first))
                 || Phrases.IMPERATIVE_OR_NOUN.contains(sentence.norm(first));
+        return imperative && !isVoid(first, "request");
     }
 
     /** "Your picks, please.", "the door code pls". */
