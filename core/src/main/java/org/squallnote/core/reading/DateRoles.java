@@ -412,7 +412,7 @@ final class DateRoles {
                 i -= 2;
                 continue;
             }
-            if (Phrases.HAPPENING.contains(norm) && isVerbHere(i) && !(needed && norm.equals("be"))) {
+            if (isHappening(norm) && isVerbHere(i) && !(needed && norm.equals("be"))) {
                 return Role.EVENT;
             }
             if (Phrases.GIVING.contains(norm) && isVerbHere(i) && !isNeedOfAll(i)) {
@@ -425,6 +425,13 @@ final class DateRoles {
             }
         }
         return needed ? Role.TIED : followed(phrase, unit);
+    }
+
+    private static boolean isHappening(String norm) {
+        return Phrases.HAPPENING.contains(norm)
+                || (norm.length() > 4
+                        && norm.endsWith("s")
+                        && Phrases.HAPPENING.contains(norm.substring(0, norm.length() - 1)));
     }
 
     /** Whether a noun with this word behind it is not the first half of another: not so in "the ferry people today". */

@@ -2,6 +2,7 @@ package org.squallnote.core.reading;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.dates.DateContext;
@@ -73,6 +74,8 @@ final class SentencesRead {
         if (assigning && vocatives.isAssignedToUnknown(sentence)) {
             found.clear();
         }
+        vocatives.toBeDoneBy(sentence).ifPresent(found::add);
+        found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
         }
@@ -128,7 +131,11 @@ final class SentencesRead {
 
     private Addressees whom(
             Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
-        Addressees subject = vocatives.subject(sentence, ask.from(), ask.kind() == Ask.Kind.NEED);
+        // "Could Tom please send it": the name stands before the word that asks.
+        boolean please = sentence.at(ask.from()).is("please", "kindly");
+        int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
+        int subjectFrom = please ? Math.max(clause, ask.from() - 3) : ask.from();
+        Addressees subject = vocatives.subject(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);
         if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
             return subject;
         }
@@ -141,8 +148,8 @@ final class SentencesRead {
             return opening.isOne() && !opening.who().addresses().isEmpty() ? opening.who() : Addressees.EVERYBODY;
         }
         // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.
-        for (int clause = asks.parts().clauseOf(ask.from()); clause >= 0; clause--) {
-            Vocatives.Call call = vocatives.leading(sentence, asks.parts().firstOfClause(clause));
+        for (int at = asks.parts().clauseOf(ask.from()); at >= 0; at--) {
+            Vocatives.Call call = vocatives.leading(sentence, asks.parts().firstOfClause(at));
             if (call.isOne() && call.toExclusive() <= Math.max(ask.from(), 1) + 1) {
                 called = call.who();
                 return call.who();
@@ -222,7 +229,7 @@ final class SentencesRead {
                             || sentence.norm(i - 1).equals("need"))) {
                 return true;
             }
-            if (everybody && sentence.norm(i + 1).equals("please")) {
+            if (everybody && sentence.at(Math.min(i + 1, sentence.size() - 1)).is("please", "must", "has", "should")) {
                 return true;
             }
         }

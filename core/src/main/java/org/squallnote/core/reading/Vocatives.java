@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
@@ -16,6 +17,8 @@ final class Vocatives {
             "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
             "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
             "show", "email", "mail");
+
+    private static final Set<String> COPY = Set.of("cc", "copy");
 
     private final People people;
 
@@ -158,6 +161,30 @@ final class Vocatives {
                 || (sentence.at(1).capital() && isBeforeColonOrDash(sentence, 2));
     }
 
+    /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
+    Optional<SentenceAsks.Found> toBeDoneBy(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 2; i++) {
+            boolean needed = i > 0
+                    && sentence.at(i).is("need", "want", "like")
+                    && sentence.at(i - 1).is("i", "we", "i'd", "we'd", "would", "will");
+            int name = needed ? i + 1 : i;
+            if (i > 0 && !needed) {
+                continue;
+            }
+            People.Found found = people.at(sentence, name);
+            int to = found.isSomebody() ? found.toExclusive() : sentence.size();
+            boolean said = to < sentence.size() - 1
+                    && sentence.norm(to).equals("to")
+                    && !sentence.at(to).followsMark()
+                    && !sentence.norm(to + 1).equals("the");
+            if (said) {
+                Ask.Kind kind = needed ? Ask.Kind.NEED : Ask.Kind.REQUEST;
+                return Optional.of(new SentenceAsks.Found(kind, i, to + 1, to + 1));
+            }
+        }
+        return Optional.empty();
+    }
+
     private static boolean isBeforeColonOrDash(Sentence sentence, int at) {
         return at < sentence.size()
                 && (sentence.at(at).before() == ':' || sentence.at(at).before() == '-');
@@ -191,7 +218,9 @@ final class Vocatives {
         }
         People.Found found = people.at(sentence, at);
         if (found.isSomebody()) {
-            return new Call(Addressees.of(found.addresses()), found.toExclusive());
+            int to = found.toExclusive();
+            boolean copied = sentence.norm(to).equals("in") && COPY.contains(sentence.norm(to + 1));
+            return new Call(Addressees.of(found.addresses()), copied ? to + 2 : to);
         }
         if (isUnknownName(sentence, at, greeted)) {
             int to = at + 1;
