@@ -17,6 +17,8 @@ final class TimePhrases {
     private static final int LONGEST_TIME = 9;
     private static final LocalTime NOON = LocalTime.NOON;
 
+    private static final LocalTime EARLIEST_START = LocalTime.of(4, 30);
+
     private final Sentence sentence;
     private final DateContext context;
 
@@ -273,7 +275,12 @@ final class TimePhrases {
         if (hour == 24) {
             return Optional.empty();
         }
-        boolean afternoon = hour >= 1 && hour < 7 && !sentence.norm(from).startsWith("0");
+        LocalTime sent = context.sentAt().toLocalTime();
+        // The baker who writes at six means half past six.
+        boolean early = !sent.isBefore(EARLIEST_START)
+                && hour < 7
+                && sent.isBefore(LocalTime.of(hour % 12, minutes));
+        boolean afternoon = hour >= 1 && hour < 7 && !early && !sentence.norm(from).startsWith("0");
         return partNamedAfter(from, to, hour, LocalTime.of(afternoon ? hour + 12 : hour, minutes));
     }
 

@@ -198,7 +198,11 @@ final class People {
         if (exact != null) {
             return exact;
         }
-        if (name.length() >= SHORTEST_SHORT_FORM && name.charAt(0) != '@') {
+        if (name.charAt(0) == '@') {
+            // "@nes" where the chat knows @ines: people mention each other by the names they use.
+            return byName.getOrDefault(name.substring(1), Set.of());
+        }
+        if (name.length() >= SHORTEST_SHORT_FORM) {
             for (Map.Entry<String, Set<String>> given : givenNames.entrySet()) {
                 if (given.getKey().startsWith(name) && !isCommonWord(name)) {
                     return given.getValue();

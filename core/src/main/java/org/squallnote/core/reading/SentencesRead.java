@@ -141,7 +141,8 @@ final class SentencesRead {
         }
         Vocatives.Call trailing = vocatives.trailing(sentence);
         boolean calledByName = (opening.isOne() && !opening.who().everybody()) || trailing.isOne();
-        if (!calledByName && asksAnybody(sentence, ask)) {
+        boolean who = sentence.at(ask.from()).is("who", "who's") && !before.addresses().isEmpty();
+        if (!calledByName && !who && asksAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
         }
         if (asksEverybody(sentence, ask)) {
