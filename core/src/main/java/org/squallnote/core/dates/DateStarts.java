@@ -53,7 +53,8 @@ final class DateStarts {
 
     private static @Nullable Sort sortOf(String word) {
         Sort sort = SORTS.get(word);
-        boolean written = sort == null && (Character.isDigit(word.charAt(0)) || DateWords.isSlipOfADay(word));
+        boolean written = sort == null
+                && (Character.isDigit(word.charAt(0)) || word.startsWith("mid-") || DateWords.isSlipOfADay(word));
         return written ? Sort.START : sort;
     }
 }

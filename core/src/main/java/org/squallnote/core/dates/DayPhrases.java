@@ -12,6 +12,8 @@ import org.squallnote.core.text.Sentence;
 /** Days: "today", "next Tuesday", "end of the week", "within ten working days"; calendar dates are in another class. */
 final class DayPhrases {
 
+    private static final int MIDDLE_OF_A_MONTH = 15;
+
     private static final Set<String> LIMIT_NOUNS = Set.of("deadline", "cut-off", "cutoff");
     private static final Set<String> LIMITS = Set.of("before", "by", "until", "till");
 
@@ -295,10 +297,24 @@ final class DayPhrases {
             case "weekend", "week-end" -> {
                 return end(from, from + 1, endOfWeek(0)).map(found -> found.as(Form.PERIOD));
             }
+            case "midnight" -> {
+                return endOfDay(from, from + 1);
+            }
             default -> {
-                return isEndWord(word) ? partOf(from) : Optional.empty();
+                return isEndWord(word) ? partOf(from) : midMonth(from);
             }
         }
+    }
+
+    /** "mid-April": its fifteenth. */
+    private Optional<DatePhrase> midMonth(int from) {
+        String word = sentence.norm(from);
+        int month = word.startsWith("mid-") ? DateWords.month(word.substring("mid-".length())) : DateWords.NONE;
+        if (month == DateWords.NONE) {
+            return Optional.empty();
+        }
+        LocalDate middle = context.today().withDayOfMonth(1).withMonth(month).withDayOfMonth(MIDDLE_OF_A_MONTH);
+        return end(from, from + 1, middle.isBefore(context.today()) ? middle.plusYears(1) : middle);
     }
 
     private static boolean isEndWord(String word) {

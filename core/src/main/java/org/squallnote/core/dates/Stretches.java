@@ -67,6 +67,10 @@ final class Stretches {
         boolean week =
                 sentence.norm(to - 1).equals("week") || sentence.norm(to - 1).equals("fortnight");
         boolean weekday = DateWords.isWeekday(sentence.norm(to + 1));
+        if (week && (joint.equals("today") || joint.equals("tomorrow"))) {
+            LocalDate day = fromNow.get().day().plusDays(joint.equals("today") ? 0 : 1);
+            return day(from, to + 1, day);
+        }
         if (week && weekday && (joint.equals("on") || joint.equals("from"))) {
             DayOfWeek day = DayOfWeek.of(DateWords.weekdayIndex(sentence.norm(to + 1)));
             int weeks = sentence.norm(to - 1).equals("fortnight") ? 2 : 1;

@@ -277,10 +277,9 @@ final class TimePhrases {
         }
         LocalTime sent = context.sentAt().toLocalTime();
         // The baker who writes at six means half past six.
-        boolean early = !sent.isBefore(EARLIEST_START)
-                && hour < 7
-                && sent.isBefore(LocalTime.of(hour % 12, minutes));
-        boolean afternoon = hour >= 1 && hour < 7 && !early && !sentence.norm(from).startsWith("0");
+        boolean early = !sent.isBefore(EARLIEST_START) && hour < 7 && sent.isBefore(LocalTime.of(hour % 12, minutes));
+        boolean afternoon =
+                hour >= 1 && hour < 7 && !early && !sentence.norm(from).startsWith("0");
         return partNamedAfter(from, to, hour, LocalTime.of(afternoon ? hour + 12 : hour, minutes));
     }
 

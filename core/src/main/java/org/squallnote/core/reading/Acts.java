@@ -293,6 +293,7 @@ final class Acts {
     }
 
     private static boolean startsWithAnswer(ReadSentence read) {
-        return saysYesOrNo(read.sentence()) && !Clauses.isConjunction(read.sentence().norm(1));
+        return saysYesOrNo(read.sentence())
+                && !Clauses.isConjunction(read.sentence().norm(1));
     }
 }

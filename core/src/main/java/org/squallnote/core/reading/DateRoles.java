@@ -122,10 +122,11 @@ final class DateRoles {
     /** "Do you have time on Friday?" */
     private static final Set<String> FREE = Set.of("time", "room", "space", "capacity", "anything", "plans");
 
-    private static final Set<String> HAVING = Set.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
+    private static final Set<String> HAVING =
+            Set.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
 
-    private static final Set<String> SUBJECTS =
-            Set.of("i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
+    private static final Set<String> SUBJECTS = Set.of(
+            "i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
 
     /** Past forms that do not end in "ed". */
     private static final Set<String> PAST = Set.of(
@@ -161,7 +162,8 @@ final class DateRoles {
         boolean hard = isHard(phrase);
         Role role = role(phrase, k, lead, hard, needed);
         DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
-        boolean evening = sentence.at(phrase.toExclusive() - 1).is("evening", "night", "tonight");
+        boolean evening = sentence.at(phrase.toExclusive() - 1).is("evening", "night", "tonight")
+                || sentence.norm(phrase.toExclusive()).equals("evening's");
         if (lead.equals("before") && (evening || sentence.norm(k - 1).equals("or"))) {
             meant = phrase;
         }
@@ -176,7 +178,7 @@ final class DateRoles {
     }
 
     private Role role(DatePhrase phrase, int k, String lead, boolean hard, boolean needed) {
-        if (phrase.form() == Form.PAST) {
+        if (phrase.form() == Form.PAST || isMissed(phrase)) {
             return Role.MENTION;
         }
         if (hard || isDueBefore(phrase)) {
@@ -246,6 +248,21 @@ final class DateRoles {
             return sentence.isQuestion() && sentence.size() <= 3 ? Role.EVENT : Role.TIED;
         }
         return governed(phrase, needed);
+    }
+
+    /** "It should have reached us by 15 May", "it was due on the 4th": a day that has passed, whatever the year. */
+    private boolean isMissed(DatePhrase phrase) {
+        int unit = parts.unitOf(phrase.fromInclusive());
+        for (int i = phrase.fromInclusive() - 1; i > 0 && parts.unitOf(i) == unit; i--) {
+            boolean should =
+                    sentence.norm(i).equals("have") && sentence.at(i - 1).is("should", "ought", "supposed");
+            boolean was = sentence.at(i).is("due", "needed", "supposed")
+                    && sentence.at(i - 1).is("was", "were");
+            if (should || was) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "if Friday works", "whether the 24th suits you": a day on which something is to be. */
@@ -424,7 +441,23 @@ final class DateRoles {
                 return needed && needsHere ? Role.TIED : followed(phrase, unit);
             }
         }
-        return needed ? Role.TIED : followed(phrase, unit);
+        return needed || isRequestedForNow(phrase, unit) ? Role.TIED : followed(phrase, unit);
+    }
+
+    /** "Could you dig it out today": whatever is to be done, it is wanted by then. */
+    private boolean isRequestedForNow(DatePhrase phrase, int unit) {
+        String first = sentence.norm(phrase.fromInclusive());
+        if (!first.equals("today") && !first.equals("tonight") && !first.equals("this")) {
+            return false;
+        }
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("request")
+                    && act.fromInclusive() < phrase.fromInclusive()
+                    && parts.unitOf(act.fromInclusive()) == unit) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isHappening(String norm) {
@@ -563,10 +596,24 @@ final class DateRoles {
         return false;
     }
 
+    /** "Let me know by Friday if that works": the condition is the question. */
+    private boolean isWhatIsAsked(PhraseMatch soft) {
+        int from = soft.fromInclusive();
+        if (!sentence.norm(from).equals("if") || !PRONOUNS.contains(sentence.norm(from + 1))) {
+            return false;
+        }
+        for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {
+            if (sentence.at(i).is("know", "tell", "confirm", "say", "ask")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Softened by a word of its sentence; where there are several dates, the nearest one is meant. */
     private boolean isSoftened(DatePhrase phrase, int dates) {
         for (PhraseMatch act : acts) {
-            if (act.label().equals("soft")) {
+            if (act.label().equals("soft") && !isWhatIsAsked(act)) {
                 boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
                 boolean adjacent = act.fromInclusive() == phrase.toExclusive()
                         || (act.toExclusive() >= phrase.fromInclusive() - 2

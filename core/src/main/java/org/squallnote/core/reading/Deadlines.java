@@ -282,7 +282,8 @@ final class Deadlines {
         for (int i = read.parts().firstOfClause(read.parts().clauseOf(at)); i < at - 2; i++) {
             boolean so = sentence.norm(i).equals("so");
             int subject = sentence.norm(i + 1).equals("that") ? i + 2 : i + 1;
-            if (so && sentence.at(subject).is("i", "we", "they", "he", "she", "it")
+            if (so
+                    && sentence.at(subject).is("i", "we", "they", "he", "she", "it")
                     && sentence.at(subject + 1).is("can", "could", "have", "will", "is", "gets", "may", "might")) {
                 return !read.asks().isEmpty();
             }
@@ -347,7 +348,8 @@ final class Deadlines {
             boolean must = sentence.at(i + 1).is("have", "need", "must");
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
             boolean gives = must && Phrases.GIVING.contains(sentence.norm(verb));
-            boolean perfect = sentence.norm(i + 1).equals("have") && sentence.norm(i + 2).equals("promised");
+            boolean perfect =
+                    sentence.norm(i + 1).equals("have") && sentence.norm(i + 2).equals("promised");
             boolean promised = perfect
                     || sentence.at(i + 1).is("promised", "owe")
                     || (sentence.at(i + 1).is("told", "said", "assured") && isOfTheFuture(sentence, i + 2));
@@ -405,8 +407,6 @@ final class Deadlines {
                         "wants",
                         "wanted",
                         "expects",
-                        "expect",
-                        "expected",
                         "required",
                         "requires",
                         "must",
@@ -421,6 +421,11 @@ final class Deadlines {
                         "likes" -> {
                     return !(sentence.norm(i).equals("need")
                             && sentence.norm(i + 1).equals("to"));
+                }
+                case "expected", "expect" -> {
+                    if (!sentence.norm(i - 1).equals("not")) {
+                        return true;
+                    }
                 }
                 case "has", "have" -> {
                     boolean thing = i > 0

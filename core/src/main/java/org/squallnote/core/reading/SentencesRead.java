@@ -28,7 +28,6 @@ final class SentencesRead {
     /** Whether the message gives tasks line by line: "Tom: confirm the room". */
     private boolean assigning;
 
-
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
         this.message = message;
         this.vocatives = new Vocatives(people);
@@ -141,7 +140,8 @@ final class SentencesRead {
         }
         Vocatives.Call trailing = vocatives.trailing(sentence);
         boolean calledByName = (opening.isOne() && !opening.who().everybody()) || trailing.isOne();
-        boolean who = sentence.at(ask.from()).is("who", "who's") && !before.addresses().isEmpty();
+        boolean who = sentence.at(ask.from()).is("who", "who's")
+                && !before.addresses().isEmpty();
         if (!calledByName && !who && asksAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
         }

@@ -157,8 +157,7 @@ final class Vocatives {
                 || people.at(sentence, 0).isSomebody()) {
             return false;
         }
-        return isBeforeColonOrDash(sentence, 1)
-                || (sentence.at(1).capital() && isBeforeColonOrDash(sentence, 2));
+        return isBeforeColonOrDash(sentence, 1) || (sentence.at(1).capital() && isBeforeColonOrDash(sentence, 2));
     }
 
     /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */

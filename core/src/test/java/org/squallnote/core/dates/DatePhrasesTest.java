@@ -65,7 +65,7 @@ class DatePhrasesTest {
                     by month end                        | 2026-03-31
                     by the end of next month            | 2026-04-30
                     by the end of April                 | 2026-04-30
-                    by mid-April                        | nothing
+                    by mid-April                        | 2026-04-15
                     by the middle of April              | 2026-04-15
                     within 3 days                       | 2026-03-13
                     within two weeks                    | 2026-03-24

@@ -7,6 +7,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -28,17 +29,22 @@ class OtherVoicesTest {
     private static final Party ME = new Party("Ines Calloway", "ines@merrowquay.example");
     private static final Party TOM = new Party("Tom Baxter", "tom@merrowquay.example");
     private static final Party LIST = new Party("", "quays@lists.harbours.example");
-    private static final Reader READER = new Reader(
+    static final Reader READER = new Reader(
             new Me("Ines Calloway", Set.of(ME.address(), "@ines"), List.of("Nes")),
             false,
             WorkingTime.officeHours(ZoneId.of("Europe/London")));
 
     static Stream<String> lines() throws IOException {
-        try (InputStream in = OtherVoicesTest.class.getResourceAsStream("other-voices.tsv")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .filter(line -> !line.startsWith("#") && !line.isBlank());
+        List<String> lines = new ArrayList<>();
+        for (String file : List.of("other-voices.tsv", "plain-forms.tsv")) {
+            try (InputStream in = OtherVoicesTest.class.getResourceAsStream(file)) {
+                new String(in.readAllBytes(), StandardCharsets.UTF_8)
+                        .lines()
+                        .filter(line -> !line.startsWith("#") && !line.isBlank())
+                        .forEach(lines::add);
+            }
         }
+        return lines.stream();
     }
 
     @ParameterizedTest

@@ -1,10 +1,5 @@
 package org.squallnote.core.turn;
 
-import java.io.BufferedReader;
-import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -25,6 +20,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reader;
+import org.squallnote.core.text.WordList;
 import org.squallnote.core.time.WorkingTime;
 
 /** Threads told in a text file, with whose turn it is after each message. */
@@ -48,24 +44,24 @@ final class Stories {
     private String name = "";
 
     static List<Story> all() {
+        return in(WordList.lines(Stories.class, "stories.txt"));
+    }
+
+    /** The stories that some lines tell. */
+    static List<Story> in(List<String> lines) {
         Stories teller = new Stories();
         List<Story> stories = new ArrayList<>();
-        try (BufferedReader in = new BufferedReader(
-                new InputStreamReader(Stories.class.getResourceAsStream("stories.txt"), StandardCharsets.UTF_8))) {
-            for (String line = in.readLine(); line != null; line = in.readLine()) {
-                if (line.startsWith("==")) {
-                    teller.end(stories);
-                    String[] head = line.substring(2).split("\\|");
-                    teller.name = head[0].strip();
-                    teller.channel = head[1].strip();
-                } else if (line.startsWith("=")) {
-                    teller.expected.add(sorted(line.substring(1)));
-                } else if (!line.startsWith("#") && !line.isBlank()) {
-                    teller.message(line);
-                }
+        for (String line : lines) {
+            if (line.startsWith("==")) {
+                teller.end(stories);
+                String[] head = line.substring(2).split("\\|");
+                teller.name = head[0].strip();
+                teller.channel = head[1].strip();
+            } else if (line.startsWith("=")) {
+                teller.expected.add(sorted(line.substring(1)));
+            } else {
+                teller.message(line);
             }
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
         teller.end(stories);
         return stories;
