@@ -15,18 +15,14 @@ import org.squallnote.core.text.Span;
 /** What the own words do besides asking: thank, confirm, put off, promise, take back. */
 final class Acts {
 
-    private final List<ReadSentence> sentences;
+    private final List<ReadSentence> said;
     private final DateContext context;
     private final People people;
 
     Acts(List<ReadSentence> sentences, DateContext context, People people) {
-        this.sentences = sentences;
+        this.said = sentences.stream().filter(read -> !read.isSalutation()).toList();
         this.context = context;
         this.people = people;
-    }
-
-    private List<ReadSentence> said() {
-        return sentences.stream().filter(read -> !read.isSalutation()).toList();
     }
 
     boolean acknowledges() {
@@ -36,12 +32,11 @@ final class Acts {
     boolean onlyThanks() {
         // "Yes, perfect, thanks" answers what was asked.
         return isAll("thanks", "praise")
-                && said().stream().anyMatch(read -> read.has("thanks"))
-                && said().stream().noneMatch(read -> saysYesOrNo(read.sentence()));
+                && said.stream().anyMatch(read -> read.has("thanks"))
+                && said.stream().noneMatch(read -> saysYesOrNo(read.sentence()));
     }
 
     private boolean isAll(String... labels) {
-        List<ReadSentence> said = said();
         return !said.isEmpty()
                 && said.stream().allMatch(read -> read.asks().isEmpty() && read.consistsOf(labels) && !isHolding(read))
                 && promises().isEmpty();
@@ -49,13 +44,13 @@ final class Acts {
 
     /** Whether the first thing said thanks or confirms. */
     boolean opensWithThanks() {
-        return said().stream()
+        return said.stream()
                 .limit(1)
                 .anyMatch(read -> read.has("thanks") || read.has("praise") || read.consistsOf("confirm"));
     }
 
     boolean holds() {
-        return said().stream().anyMatch(this::isHolding);
+        return said.stream().anyMatch(this::isHolding);
     }
 
     private boolean isHolding(ReadSentence read) {
@@ -71,16 +66,16 @@ final class Acts {
     }
 
     boolean solves() {
-        return said().stream().anyMatch(read -> read.has("solved"));
+        return said.stream().anyMatch(read -> read.has("solved"));
     }
 
     boolean says(String label) {
-        return said().stream().anyMatch(read -> read.has(label));
+        return said.stream().anyMatch(read -> read.has(label));
     }
 
     /** The first words that take an ask back. */
     Optional<Withdrawal> withdrawal() {
-        for (ReadSentence read : said()) {
+        for (ReadSentence read : said) {
             for (PhraseMatch act : read.acts()) {
                 if (act.label().equals("withdraw")
                         && !read.sentence().at(act.fromInclusive()).quoted()
@@ -118,7 +113,7 @@ final class Acts {
 
     List<Promise> promises() {
         List<Promise> promises = new ArrayList<>();
-        for (ReadSentence read : said()) {
+        for (ReadSentence read : said) {
             promise(read).ifPresent(promises::add);
         }
         return promises;
@@ -242,7 +237,7 @@ final class Acts {
     /** Whether besides greetings, thanks, an introduction and reasons there are only questions. */
     boolean onlyAsksBack() {
         boolean asked = false;
-        for (ReadSentence read : said()) {
+        for (ReadSentence read : said) {
             boolean question = read.found().stream()
                     .anyMatch(ask ->
                             ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());

@@ -1,11 +1,11 @@
 package org.squallnote.core.reading;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
@@ -66,11 +66,17 @@ final class Deadlines {
     private final List<ReadSentence> sentences;
     private final DateContext context;
     private final Predicate<Ask> wanted;
+    /** For each sentence whether it holds an ask that is wanted. */
+    private final boolean[] asking;
 
     Deadlines(List<ReadSentence> sentences, DateContext context, Predicate<Ask> wanted) {
         this.sentences = sentences;
         this.context = context;
         this.wanted = wanted;
+        this.asking = new boolean[sentences.size()];
+        for (int i = 0; i < asking.length; i++) {
+            asking[i] = hasWanted(sentences.get(i));
+        }
     }
 
     /** The deadline that counts: a firm one before a softened one, then the earliest that is still ahead. */
@@ -80,12 +86,11 @@ final class Deadlines {
         boolean asked = false;
         for (int i = 0; i < sentences.size(); i++) {
             ReadSentence read = sentences.get(i);
-            boolean mine = read.asks().stream().anyMatch(wanted);
+            boolean mine = asking[i];
             if (mine) {
                 inAsks.addAll(ofAskSentence(read));
-            } else if (read.asks().isEmpty() && !isForSomebodyElse(read)) {
-                boolean next = i + 1 < sentences.size()
-                        && sentences.get(i + 1).asks().stream().anyMatch(wanted);
+            } else if (!read.dates().isEmpty() && read.asks().isEmpty() && !isForSomebodyElse(read)) {
+                boolean next = i + 1 < sentences.size() && asking[i + 1];
                 boolean before = next && (read.has("soft") || isWhatItIsNeededFor(read));
                 elsewhere.addAll(ofOtherSentence(read, asked || before));
             }
@@ -106,8 +111,9 @@ final class Deadlines {
     /** Dates on which something takes place, named together with an ask. */
     List<Deadline> events() {
         List<Deadline> events = new ArrayList<>();
-        for (ReadSentence read : sentences) {
-            if (read.asks().stream().anyMatch(wanted)) {
+        for (int i = 0; i < asking.length; i++) {
+            ReadSentence read = sentences.get(i);
+            if (asking[i]) {
                 for (Dated dated : datesOf(read)) {
                     if (dated.role() == Role.EVENT && isAhead(dated.phrase())) {
                         events.add(deadline(read.sentence(), dated, false));
@@ -118,38 +124,51 @@ final class Deadlines {
         return events;
     }
 
-    private static boolean isTheOrThis(String norm) {
-        return norm.equals("the") || norm.equals("this");
-    }
-
     /** "Please confirm by then", "by the same date": the last date before it. */
     private List<Deadline> byThen() {
         List<Deadline> found = new ArrayList<>();
         Optional<Deadline> last = Optional.empty();
-        for (ReadSentence read : sentences) {
+        for (int s = 0; s < asking.length; s++) {
+            ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
-            for (int i = 0; i < sentence.size(); i++) {
-                boolean then = sentence.norm(i + 1).equals("then")
-                        || sentence.norm(i + 1).equals("that")
-                        || (sentence.norm(i + 1).equals("it") && STARTS.contains(sentence.norm(i + 2)))
-                        || (isTheOrThis(sentence.norm(i + 1)) && SAME.contains(sentence.norm(i + 2)));
-                boolean by = sentence.at(i).is("by", "before", "until", "till");
-                int at = sentence.at(i).span().fromInclusive();
-                if (by
-                        && then
-                        && last.isPresent()
-                        && read.asks().stream().anyMatch(wanted)
-                        && last.get().words().fromInclusive() < at) {
-                    found.add(sentence.norm(i).equals("before") ? dayBefore(last.get()) : last.get());
+            for (int i = 0; i < sentence.size() && asking[s]; i++) {
+                if (!sentence.at(i).is("by", "before", "until", "till") || !saysThen(sentence, i + 1)) {
+                    continue;
                 }
-                for (DatePhrase phrase : read.dates()) {
-                    if (phrase.fromInclusive() == i && isAhead(phrase)) {
-                        last = Optional.of(deadline(sentence, new Dated(phrase, Role.STATED, i, true), false));
-                    }
+                Optional<Deadline> named = lastBefore(read, i).or(lastSaid(last));
+                if (named.isPresent()) {
+                    found.add(sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get());
                 }
             }
+            last = lastBefore(read, sentence.size()).or(lastSaid(last));
         }
         return found;
+    }
+
+    private static Supplier<Optional<Deadline>> lastSaid(Optional<Deadline> last) {
+        return () -> last;
+    }
+
+    /** "by then", "before that", "before it starts", "by the same date". */
+    private static boolean saysThen(Sentence sentence, int at) {
+        return switch (sentence.norm(at)) {
+            case "then", "that" -> true;
+            case "it" -> STARTS.contains(sentence.norm(at + 1));
+            case "the", "this" -> SAME.contains(sentence.norm(at + 1));
+            default -> false;
+        };
+    }
+
+    /** The last date of a sentence that begins before a word and is still ahead. */
+    private Optional<Deadline> lastBefore(ReadSentence read, int word) {
+        Optional<Deadline> last = Optional.empty();
+        for (DatePhrase phrase : read.dates()) {
+            if (phrase.fromInclusive() < word && isAhead(phrase)) {
+                last = Optional.of(deadline(
+                        read.sentence(), new Dated(phrase, Role.STATED, phrase.fromInclusive(), true), false));
+            }
+        }
+        return last;
     }
 
     private Deadline dayBefore(Deadline named) {
@@ -165,18 +184,39 @@ final class Deadlines {
 
     private boolean isForSomebodyElse(ReadSentence read) {
         // A promise of the writer, or a word to somebody who is not asked here.
-        return !read.spokenTo().addresses().isEmpty()
-                && sentences.stream()
-                        .noneMatch(other -> other.spokenTo().equals(read.spokenTo())
-                                && other.asks().stream().anyMatch(wanted));
+        if (read.spokenTo().addresses().isEmpty()) {
+            return false;
+        }
+        for (int i = 0; i < asking.length; i++) {
+            if (asking[i] && sentences.get(i).spokenTo().equals(read.spokenTo())) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean hasWanted(ReadSentence read) {
+        for (Ask ask : read.asks()) {
+            if (wanted.test(ask)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private Optional<Deadline> best(List<Deadline> candidates) {
-        List<Deadline> ahead = candidates.stream()
-                .filter(deadline -> !deadline.end().isBefore(context.sentAt()))
-                .toList();
-        Optional<Deadline> firm = ahead.stream().filter(Deadline::firm).min(Comparator.comparing(Deadline::end));
-        return firm.isPresent() ? firm : ahead.stream().min(Comparator.comparing(Deadline::end));
+        Optional<Deadline> best = Optional.empty();
+        for (Deadline one : candidates) {
+            boolean ahead = !one.end().isBefore(context.sentAt());
+            if (ahead && (best.isEmpty() || isBetter(one, best.get()))) {
+                best = Optional.of(one);
+            }
+        }
+        return best;
+    }
+
+    private static boolean isBetter(Deadline one, Deadline other) {
+        return one.firm() == other.firm() ? one.end().isBefore(other.end()) : one.firm();
     }
 
     private boolean isAhead(DatePhrase phrase) {

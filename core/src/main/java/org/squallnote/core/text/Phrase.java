@@ -59,14 +59,31 @@ final class Phrase {
         if (elements.isEmpty() || elements.get(0).sort() != Sort.WORDS) {
             throw new IllegalStateException("A phrase has to begin with a word: " + line);
         }
-        boolean plainStart = elements.size() > 1
-                && elements.stream().limit(2).noneMatch(element -> element.optional() || element.sort() != Sort.WORDS);
-        second = plainStart ? elements.get(1).numbers() : new BitSet();
+        second = secondWords();
     }
 
-    /** Whether the second word cannot be right, seen at a glance. */
-    private boolean failsAtSecond(int[] words, int from) {
-        return !second.isEmpty() && (from + 1 >= words.length || !second.get(words[from + 1]));
+    /** The numbers of all words that can stand second in a match; empty where any word or none can. */
+    private BitSet secondWords() {
+        BitSet numbers = new BitSet();
+        if (elements.get(0).optional()) {
+            return numbers;
+        }
+        for (int i = 1; i < elements.size(); i++) {
+            Element element = elements.get(i);
+            if (element.sort() != Sort.WORDS) {
+                return new BitSet();
+            }
+            numbers.or(element.numbers());
+            if (!element.optional()) {
+                return numbers;
+            }
+        }
+        return new BitSet();
+    }
+
+    /** Whether a match may have that word second, so that most phrases need not be tried at all. */
+    boolean mayGoOnWith(int number) {
+        return second.isEmpty() || second.get(number);
     }
 
     private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
@@ -112,7 +129,7 @@ final class Phrase {
      * @param atStartOfPart whether a part of the sentence begins at that word
      */
     PhraseMatch at(Sentence sentence, int[] words, int from, boolean atStartOfPart) {
-        if ((startsPart && !atStartOfPart) || failsAtSecond(words, from)) {
+        if (startsPart && !atStartOfPart) {
             return PhraseMatch.NONE;
         }
         int[] wanted = {-1};

@@ -22,6 +22,8 @@ public final class PhraseBook {
     private final Map<String, Set<String>> sets = new HashMap<>();
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<List<Phrase>> byFirstWord = new ArrayList<>(List.of(List.of()));
+    /** By the numbers of the first word and the one behind it; words without phrases have an empty row. */
+    private Phrase[][][] byFirstTwo = {};
 
     private PhraseBook() {}
 
@@ -31,6 +33,7 @@ public final class PhraseBook {
         for (String file : files) {
             WordList.lines(beside, file).forEach(book::take);
         }
+        book.index();
         return book;
     }
 
@@ -49,6 +52,27 @@ public final class PhraseBook {
         for (String first : phrase.firstWords()) {
             byFirstWord.get(numberOf(first)).add(phrase);
         }
+    }
+
+    private void index() {
+        byFirstTwo = new Phrase[byFirstWord.size()][][];
+        for (int first = 0; first < byFirstTwo.length; first++) {
+            List<Phrase> phrases = byFirstWord.get(first);
+            byFirstTwo[first] = phrases.isEmpty() ? new Phrase[0][] : rowOf(phrases);
+        }
+    }
+
+    private Phrase[][] rowOf(List<Phrase> phrases) {
+        Map<List<Phrase>, Phrase[]> same = new HashMap<>();
+        Phrase[][] row = new Phrase[byFirstWord.size()][];
+        for (int second = 0; second < row.length; second++) {
+            int number = second;
+            List<Phrase> possible = phrases.stream()
+                    .filter(phrase -> phrase.mayGoOnWith(number))
+                    .toList();
+            row[second] = same.computeIfAbsent(possible, any -> any.toArray(new Phrase[0]));
+        }
+        return row;
     }
 
     private int numberOf(String word) {
@@ -86,16 +110,15 @@ public final class PhraseBook {
         }
         List<PhraseMatch> found = new ArrayList<>();
         for (int i = 0; i < words.length; i++) {
-            List<Phrase> candidates = byFirstWord.get(words[i]);
-            if (!candidates.isEmpty()) {
-                match(sentence, words, i, candidates, found);
+            Phrase[][] row = byFirstTwo[words[i]];
+            if (row.length > 0) {
+                match(sentence, words, i, row[i + 1 < words.length ? words[i + 1] : UNKNOWN], found);
             }
         }
         return found;
     }
 
-    private static void match(
-            Sentence sentence, int[] words, int at, List<Phrase> candidates, List<PhraseMatch> found) {
+    private static void match(Sentence sentence, int[] words, int at, Phrase[] candidates, List<PhraseMatch> found) {
         boolean startsPart = sentence.startsClause(at);
         for (Phrase phrase : candidates) {
             PhraseMatch match = phrase.at(sentence, words, at, startsPart);
