@@ -59,11 +59,15 @@ final class Phrase {
         if (elements.isEmpty() || elements.get(0).sort() != Sort.WORDS) {
             throw new IllegalStateException("A phrase has to begin with a word: " + line);
         }
-        second = secondWords();
+        second = possiblySecond();
     }
 
     /** The numbers of all words that can stand second in a match; empty where any word or none can. */
-    private BitSet secondWords() {
+    BitSet secondWords() {
+        return second;
+    }
+
+    private BitSet possiblySecond() {
         BitSet numbers = new BitSet();
         if (elements.get(0).optional()) {
             return numbers;
@@ -79,11 +83,6 @@ final class Phrase {
             }
         }
         return new BitSet();
-    }
-
-    /** Whether a match may have that word second, so that most phrases need not be tried at all. */
-    boolean mayGoOnWith(int number) {
-        return second.isEmpty() || second.get(number);
     }
 
     private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {

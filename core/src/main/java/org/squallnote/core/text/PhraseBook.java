@@ -1,6 +1,8 @@
 package org.squallnote.core.text;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -63,16 +65,21 @@ public final class PhraseBook {
     }
 
     private Phrase[][] rowOf(List<Phrase> phrases) {
-        Map<List<Phrase>, Phrase[]> same = new HashMap<>();
+        BitSet seconds = new BitSet();
+        phrases.forEach(phrase -> seconds.or(phrase.secondWords()));
         Phrase[][] row = new Phrase[byFirstWord.size()][];
-        for (int second = 0; second < row.length; second++) {
-            int number = second;
-            List<Phrase> possible = phrases.stream()
-                    .filter(phrase -> phrase.mayGoOnWith(number))
-                    .toList();
-            row[second] = same.computeIfAbsent(possible, any -> any.toArray(new Phrase[0]));
+        Arrays.fill(row, those(phrases, UNKNOWN));
+        for (int second = seconds.nextSetBit(0); second >= 0; second = seconds.nextSetBit(second + 1)) {
+            row[second] = those(phrases, second);
         }
         return row;
+    }
+
+    private static Phrase[] those(List<Phrase> phrases, int second) {
+        return phrases.stream()
+                .filter(phrase -> phrase.secondWords().isEmpty()
+                        || phrase.secondWords().get(second))
+                .toArray(Phrase[]::new);
     }
 
     private int numberOf(String word) {
