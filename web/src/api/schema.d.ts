@@ -1137,6 +1137,7 @@ export interface components {
             people: components["schemas"]["Party"][];
             place: string;
             steps: string[];
+            words: components["schemas"]["CaptureWords"][];
             why: string;
         };
         CaptureRequest: {
@@ -1148,6 +1149,14 @@ export interface components {
             items: components["schemas"]["CaptureItem"][];
             /** Format: int32 */
             left: number;
+        };
+        CaptureWords: {
+            /** @enum {string} */
+            kind: "REPLY_BY" | "EFFORT" | "CATEGORY" | "PERSON" | "PLACE";
+            /** Format: int32 */
+            fromInclusive: number;
+            /** Format: int32 */
+            toExclusive: number;
         };
         CategoryForm: {
             name: string;

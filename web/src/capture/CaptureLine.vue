@@ -6,6 +6,7 @@ import { client, unwrap, type CaptureView } from '@/api/client'
 import { run } from '@/api/commands'
 import { useCategories, useFollowUps, useIntake } from '@/api/queries'
 import { followUpsOf, rowsAfter, type CaptureRow } from '@/capture/capture'
+import CaptureField from '@/capture/CaptureField.vue'
 import CaptureRowEditor from '@/capture/CaptureRowEditor.vue'
 import { captureNote, captureOpen, captureText, keepCapture } from '@/capture/open'
 import { peopleOf, placesOf } from '@/followups/details/people'
@@ -19,11 +20,13 @@ const followUps = useFollowUps()
 const intake = useIntake()
 const lines = computed(() => followUps.data.value?.open ?? [])
 const read = ref<CaptureView>()
+const readText = ref('')
 const rows = ref<CaptureRow[]>([])
 const made = ref<string[]>([])
 const problem = ref('')
-const field = useTemplateRef<HTMLTextAreaElement>('field')
+const field = useTemplateRef<{ focus: () => void }>('field')
 const several = computed(() => captureText.value.includes('\n'))
+const marked = computed(() => (several.value ? [] : (read.value?.items[0]?.words ?? [])))
 const wanted = computed(() => followUpsOf(rows.value).length)
 
 async function understand(text: string): Promise<void> {
@@ -36,6 +39,7 @@ async function understand(text: string): Promise<void> {
     const view = await unwrap(client.POST('/api/capture/read', { body: { text } }))
     if (text === captureText.value) {
       read.value = view
+      readText.value = text
       rows.value = rowsAfter(view.items, rows.value)
       problem.value = ''
     }
@@ -88,17 +92,12 @@ function onEnter(event: KeyboardEvent): void {
       class="floating fixed inset-x-2 top-12 mx-auto flex max-h-[calc(100dvh-64px)] max-w-4xl flex-col overflow-visible p-4"
     >
       <DialogTitle class="font-semibold">Capture</DialogTitle>
-      <textarea
+      <CaptureField
         ref="field"
-        class="field mt-1.5 resize-none p-2 text-[15px] leading-6"
-        :rows="several ? 8 : 1"
-        :class="several ? 'h-auto' : 'h-10 overflow-hidden'"
-        :value="captureText"
-        maxlength="50000"
-        placeholder="call the crane firm about the quote by Friday, 15 min, Crane"
-        aria-label="What is to be done, by when, how long, in which category"
-        data-test="capture-field"
-        @input="(event) => keepCapture((event.target as HTMLTextAreaElement).value)"
+        :text="captureText"
+        :words="marked"
+        :read="readText"
+        @typed="keepCapture"
         @keydown.enter="onEnter"
       />
       <p v-if="captureNote" class="text-ink-soft mt-1 truncate text-sm" data-test="capture-note">

@@ -13,6 +13,7 @@ function item(title: string, replyDay: string | null = null): CaptureItem {
     people: [],
     place: '',
     steps: ['measure'],
+    words: [],
     why: '',
   }
 }

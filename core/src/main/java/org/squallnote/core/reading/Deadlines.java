@@ -164,8 +164,8 @@ final class Deadlines {
         Optional<Deadline> last = Optional.empty();
         for (DatePhrase phrase : read.dates()) {
             if (phrase.fromInclusive() < word && isAhead(phrase)) {
-                last = Optional.of(deadline(
-                        read.sentence(), new Dated(phrase, Role.STATED, phrase.fromInclusive(), true), false));
+                last = Optional.of(
+                        deadline(read.sentence(), new Dated(phrase, Role.STATED, phrase.fromInclusive(), true), false));
             }
         }
         return last;

@@ -149,6 +149,10 @@ final class SentenceAsks {
     }
 
     private boolean isVoid(int at, String label) {
+        if (label.equals("need") && sentence.at(at).is("waiting", "wait", "await", "awaiting") && isPutOff(at)) {
+            // "I'm waiting for the maker's price and will come back to you" waits for somebody else.
+            return true;
+        }
         for (PhraseMatch match : matches) {
             boolean sameClause = parts.clauseOf(match.fromInclusive()) == parts.clauseOf(at);
             switch (match.label()) {
@@ -181,6 +185,16 @@ final class SentenceAsks {
                     }
                 }
                 default -> {}
+            }
+        }
+        return false;
+    }
+
+    private boolean isPutOff(int at) {
+        for (PhraseMatch match : matches) {
+            boolean later = match.label().equals("promise") || match.label().equals("holding");
+            if (later && !match.covers(at)) {
+                return true;
             }
         }
         return false;

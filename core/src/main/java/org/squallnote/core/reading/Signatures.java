@@ -182,10 +182,29 @@ final class Signatures {
         if (oneWord && bare && kept.length() >= 2 && Character.isUpperCase(firstLetter(line))) {
             return names.stream().anyMatch(name -> name.length() > kept.length() && name.startsWith(kept));
         }
+        if (isInitialsAndName(line, kept, names)) {
+            return true;
+        }
         // "Dr Niamh Costigan-Hale": every name of hers, with a title.
         return names.get(0).contains(" ")
                 && kept.endsWith(names.get(0))
                 && kept.length() <= names.get(0).length() + 6;
+    }
+
+    /** "A. Roche", "Mrs Pole", "Anselm R." under a letter of Anselm Roche. */
+    private static boolean isInitialsAndName(String line, String kept, List<String> names) {
+        String[] said = kept.split(" ");
+        boolean named = false;
+        for (String word : said) {
+            boolean part = word.length() > 1 && names.contains(word);
+            boolean initial = word.length() == 1
+                    && names.stream().anyMatch(name -> name.length() > 1 && name.charAt(0) == word.charAt(0));
+            if (!part && !initial && !People.isTitle(word)) {
+                return false;
+            }
+            named |= part;
+        }
+        return named && Character.isUpperCase(firstLetter(line)) && !line.endsWith("?") && !line.endsWith("!");
     }
 
     private static char firstLetter(String line) {

@@ -295,6 +295,10 @@ final class Vocatives {
             return true;
         }
         String next = sentence.norm(at);
+        if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {
+            // Somebody called Will writes "Will do".
+            return false;
+        }
         if (startsAsking(sentence, at) || isQuestionStart(sentence, at)) {
             return true;
         }

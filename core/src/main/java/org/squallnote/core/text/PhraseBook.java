@@ -77,8 +77,8 @@ public final class PhraseBook {
 
     private static Phrase[] those(List<Phrase> phrases, int second) {
         return phrases.stream()
-                .filter(phrase -> phrase.secondWords().isEmpty()
-                        || phrase.secondWords().get(second))
+                .filter(phrase ->
+                        phrase.secondWords().isEmpty() || phrase.secondWords().get(second))
                 .toArray(Phrase[]::new);
     }
 

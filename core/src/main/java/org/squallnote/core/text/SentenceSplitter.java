@@ -29,6 +29,7 @@ public final class SentenceSplitter {
     private List<Word> words = new ArrayList<>();
     private char mark = Word.NOTHING;
     private boolean inQuotes;
+    private boolean amountFollows;
     private boolean startsLine = true;
     private int paragraph;
 
@@ -214,6 +215,7 @@ public final class SentenceSplitter {
             case '(', '[' -> stronger('(');
             case ')', ']' -> stronger(')');
             case '-', '–', '—', '~', '|', '/', '=' -> stronger('-');
+            case '%', '‰', '€', '£', '$', '°' -> amount(c, i + 1 < to && Character.isDigit(text.charAt(i + 1)));
             default -> {
                 if (isPicture(c)) {
                     stronger('*');
@@ -221,6 +223,22 @@ public final class SentenceSplitter {
             }
         }
         return i + 1;
+    }
+
+    /** "12 %" and "£12" are amounts: their numbers are no times of day. */
+    private void amount(char sign, boolean beforeNumber) {
+        if (beforeNumber) {
+            amountFollows = true;
+            return;
+        }
+        int last = words.size() - 1;
+        if (last >= 0 && mark == Word.NOTHING && words.get(last).isNumber()) {
+            Word number = words.get(last);
+            words.set(
+                    last,
+                    new Word(
+                            number.norm() + sign, number.span(), number.before(), number.capital(), number.quoted()));
+        }
     }
 
     private static boolean isPicture(char c) {
@@ -319,7 +337,9 @@ public final class SentenceSplitter {
         if (words.size() >= MOST_WORDS) {
             endSentenceAt(from, Word.NOTHING);
         }
-        String norm = raw.toLowerCase(Locale.ROOT).replace('’', '\'');
+        String lower = raw.toLowerCase(Locale.ROOT).replace('’', '\'');
+        String norm = amountFollows ? lower + "¤" : lower;
+        amountFollows = false;
         words.add(new Word(
                 SPELLINGS.getOrDefault(norm, norm),
                 new Span(from, to),

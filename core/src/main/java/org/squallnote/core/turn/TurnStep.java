@@ -199,12 +199,11 @@ final class TurnStep {
     /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
     private void answerInMyPlace(TurnEvent event) {
         Facts facts = event.facts();
-        boolean answers = !facts.thanksOnly()
-                && !facts.holding()
-                && !facts.promises()
+        boolean says = !facts.thanksOnly()
                 && !facts.questionBack()
                 && facts.nature() == Nature.PERSON
                 && facts.asked().isEmpty();
+        boolean answers = says && !facts.holding() && !facts.promises();
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
             boolean asker = debt.to().isSameAs(event.from());
@@ -222,7 +221,7 @@ final class TurnStep {
                 if (thanksForIt) {
                     debts.remove(i);
                 }
-            } else if (answers
+            } else if ((answers || (says && debt.openToAll() && facts.promises()))
                     && event.isAddressedTo(debt.to().address())
                     && !debt.others().contains(event.from().address())) {
                 if (debt.openToAll()) {

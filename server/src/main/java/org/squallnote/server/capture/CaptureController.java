@@ -36,6 +36,15 @@ class CaptureController {
     /** A text understood; {@code left} counts the lines of notes that carry no action. */
     record CaptureView(CaptureText.Sort sort, List<CaptureItem> items, int left) {}
 
+    /** The words of a line that were understood as a part of the follow-up, in UTF-16 units. */
+    record CaptureWords(Captured.Kind kind, int fromInclusive, int toExclusive) {
+
+        static CaptureWords of(Captured.Part part) {
+            return new CaptureWords(
+                    part.kind(), part.span().fromInclusive(), part.span().toExclusive());
+        }
+    }
+
     record CaptureItem(
             String title,
             @Nullable LocalDate replyDay,
@@ -46,6 +55,7 @@ class CaptureController {
             List<Party> people,
             String place,
             List<String> steps,
+            List<CaptureWords> words,
             String why) {
 
         static CaptureItem of(CaptureText.Item item) {
@@ -60,6 +70,7 @@ class CaptureController {
                     captured.people(),
                     captured.place(),
                     captured.steps(),
+                    captured.parts().stream().map(CaptureWords::of).toList(),
                     item.why());
         }
     }

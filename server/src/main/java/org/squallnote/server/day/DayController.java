@@ -88,7 +88,7 @@ class DayController {
                 efforts.size(),
                 load.dueMinutes(),
                 load.freeMinutes(),
-                workingTime.isWorkingDay(day) && load.isFull());
+                !day.isBefore(today) && workingTime.isWorkingDay(day) && load.isFull());
     }
 
     /** What is late is due today. */
