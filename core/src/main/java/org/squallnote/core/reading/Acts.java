@@ -133,7 +133,11 @@ final class Acts {
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !isConditional(read, act)) {
                 boolean holding = read.hasIn("holding", read.parts().unitOf(act.fromInclusive()));
                 return Optional.of(new Promise(
-                        sentence.span(), promisedBy(read, act), holding, !read.isToReader() || isToAnother(read, act)));
+                        sentence.span(),
+                        promisedBy(read, act),
+                        holding,
+                        !read.isToReader() || isToAnother(read, act),
+                        !read.spokenTo().areSaid() && !isToAnother(read, act)));
             }
         }
         return Optional.empty();
@@ -241,6 +245,9 @@ final class Acts {
             boolean question = read.found().stream()
                     .anyMatch(ask ->
                             ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());
+            if (question && isAboutWhatWasSent(read.sentence())) {
+                return false;
+            }
             if (question && !startsWithAnswer(read)) {
                 asked = true;
                 continue;
@@ -258,6 +265,18 @@ final class Acts {
             }
         }
         return asked;
+    }
+
+    /** "Did you get it?", "Have you seen my answer?": the writer has done what was asked. */
+    private static boolean isAboutWhatWasSent(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 2; i++) {
+            if (sentence.at(i).is("did", "have", "has")
+                    && sentence.at(i + 1).is("you", "it", "they")
+                    && sentence.at(i + 2).is("get", "got", "receive", "received", "arrive", "arrived", "seen", "see")) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isGreetingOnly(ReadSentence read) {

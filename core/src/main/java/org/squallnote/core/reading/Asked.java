@@ -63,7 +63,7 @@ final class Asked {
             return new Answer(everybody(), !outgoing && everybodyIsMe(), false, true);
         }
         if (who.anybody()) {
-            boolean open = toMany && !outgoing;
+            boolean open = toMany && !outgoing && !message.mentions().contains("@room");
             Set<String> asked = toMany && message.channel() == Channel.CHAT ? Set.of() : recipients;
             return new Answer(asked, !outgoing && !open && usualIsMe(), recipients.size() > 1 || toMany, false);
         }

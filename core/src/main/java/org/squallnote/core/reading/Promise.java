@@ -10,5 +10,7 @@ import org.squallnote.core.text.Span;
  * @param by when, where it says so
  * @param ofAnAnswer whether it only says that an answer will come ("I'll get back to you on Monday")
  * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom")
+ * @param toNobodyByName whether it names nobody ("will do" in a room)
  */
-public record Promise(Span words, Optional<Deadline> by, boolean ofAnAnswer, boolean toSomebodyElse) {}
+public record Promise(
+        Span words, Optional<Deadline> by, boolean ofAnAnswer, boolean toSomebodyElse, boolean toNobodyByName) {}

@@ -236,8 +236,7 @@ public final class SentenceSplitter {
             Word number = words.get(last);
             words.set(
                     last,
-                    new Word(
-                            number.norm() + sign, number.span(), number.before(), number.capital(), number.quoted()));
+                    new Word(number.norm() + sign, number.span(), number.before(), number.capital(), number.quoted()));
         }
     }
 

@@ -101,6 +101,8 @@ public record Facts(
                 reading.promises().stream().filter(one -> !one.toSomebodyElse()).findFirst();
         Optional<Withdrawal> withdrawal = reading.withdrawal();
         String text = reading.words().text();
+        // "Will do" in a room puts an answer off, but binds nobody to me who was not asked.
+        boolean later = reading.holding() || reading.promises().stream().anyMatch(Promise::toNobodyByName);
         return new Facts(
                 reading.nature(),
                 reading.asksMe(),
@@ -114,7 +116,7 @@ public record Facts(
                 reading.replyBy().map(Deadline::end),
                 reading.thanksOnly(),
                 reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),
-                reading.holding(),
+                later,
                 promise.isPresent(),
                 promise.flatMap(Promise::by).map(Deadline::end),
                 promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""),

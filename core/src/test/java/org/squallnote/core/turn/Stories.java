@@ -116,7 +116,7 @@ final class Stories {
                 answersMe = answered.direction() == Direction.OUTGOING;
             }
         }
-        String text = parts.group(5);
+        String text = parts.group(5).replace("\\n", "\n");
         Optional<String> bounced =
                 marks.stream().filter(m -> m.startsWith("bounce ")).findFirst();
         String body = text
