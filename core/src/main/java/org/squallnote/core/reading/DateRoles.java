@@ -417,6 +417,7 @@ final class DateRoles {
             }
             if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
                     || (norm.equals("have") && FREE.contains(sentence.norm(i + 1)))
+                    || isUseThen(i)
                     || isDoneByThen(i)
                     || isAskedOfTheWriter(i)) {
                 return Role.EVENT;
@@ -514,6 +515,19 @@ final class DateRoles {
     /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
     private boolean isNeedOfAll(int i) {
         return sentence.norm(i).equals("need") && sentence.norm(i - 1).equals("we") && sentence.isQuestion();
+    }
+
+    /** "Could we have the slipway on Saturday?": for that time, not by then. */
+    private boolean isUseThen(int i) {
+        if (!sentence.at(i).is("have", "use", "borrow", "rent", "hire") || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
+            return false;
+        }
+        for (int at = i + 1; at < Math.min(sentence.size(), i + 5); at++) {
+            if (Phrases.USABLE.contains(sentence.norm(at))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "that Tom made on Friday", "you showed us on 3 March". */

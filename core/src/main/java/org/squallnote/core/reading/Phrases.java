@@ -15,6 +15,7 @@ final class Phrases {
     static final Set<String> EVENT = BOOK.set("event");
     static final Set<String> IMPERATIVE = BOOK.set("imperative");
     static final Set<String> IMPERATIVE_OR_NOUN = BOOK.set("imperative-noun");
+    static final Set<String> USABLE = BOOK.set("usable");
     static final Set<String> WEEKDAY = BOOK.set("weekday");
     static final Set<String> OBJECT = BOOK.set("object");
     static final Set<String> MODAL = BOOK.set("modal");
