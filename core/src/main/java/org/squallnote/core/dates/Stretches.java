@@ -19,7 +19,11 @@ final class Stretches {
     private static final int FEW = 3;
 
     /** What is "held for seven days" ends then. */
-    private static final Set<String> ENDING = Set.of("held", "valid", "open", "reserved", "kept", "stands");
+    private static final Set<String> ENDING =
+            Set.of("held", "valid", "open", "reserved", "kept", "stands", "hold", "keep", "reserve");
+
+    private static final Set<String> HELD =
+            Set.of("it", "this", "that", "them", "offer", "price", "place", "quote", "room", "berth");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -61,7 +65,9 @@ final class Stretches {
                 && (sentence.norm(to + 1).equals("now") || sentence.norm(to + 1).equals("today"))) {
             return Optional.of(fromNow.get().to(to + 2));
         }
-        if (sentence.norm(from - 1).equals("for") && ENDING.contains(sentence.norm(from - 2))) {
+        boolean held = ENDING.contains(sentence.norm(from - 2))
+                || (HELD.contains(sentence.norm(from - 2)) && ENDING.contains(sentence.norm(from - 3)));
+        if (held && sentence.norm(from - 1).equals("for")) {
             return fromNow;
         }
         boolean week =

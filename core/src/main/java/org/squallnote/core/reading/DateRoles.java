@@ -519,7 +519,8 @@ final class DateRoles {
 
     /** "Could we have the slipway on Saturday?": for that time, not by then. */
     private boolean isUseThen(int i) {
-        if (!sentence.at(i).is("have", "use", "borrow", "rent", "hire") || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
+        if (!sentence.at(i).is("have", "use", "borrow", "rent", "hire")
+                || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
             return false;
         }
         for (int at = i + 1; at < Math.min(sentence.size(), i + 5); at++) {

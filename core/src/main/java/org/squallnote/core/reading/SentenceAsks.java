@@ -222,10 +222,22 @@ final class SentenceAsks {
             boolean objectFollows = i + 1 < sentence.size()
                     && !sentence.at(i + 1).followsMark()
                     && (Phrases.OBJECT.contains(sentence.norm(i + 1)) || (verb && looksLikeObject(i + 1)));
-            if (objectFollows && isImperativeHere(i) && !isVoid(i, "request")) {
+            if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !isVoid(i, "request")) {
                 found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
             }
         }
+    }
+
+    /** "reply by Friday", "sign before noon", but not the second half of "we will review and reply by Friday". */
+    private boolean isByWhen(int at) {
+        int first = parts.firstOfClause(parts.clauseOf(at));
+        boolean joined = first > 0 && sentence.at(first).is("and", "or", "then", "but", "so");
+        return !joined
+                && at + 1 < sentence.size()
+                && !sentence.at(at + 1).followsMark()
+                && sentence.at(at)
+                        .is("reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm", "book", "order")
+                && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow");
     }
 
     private boolean looksLikeObject(int at) {
