@@ -32,7 +32,7 @@ final class EngineBench {
 
     private static final int MANY = 200_000;
     private static final int FEW = 20_000;
-    private static final int ROUNDS = 5;
+    private static final int ROUNDS = 9;
     private static final int WARM_UP = 6;
 
     /** The compiler needs that long for all the rules; an application that has read a mailbox is there. */

@@ -152,7 +152,11 @@ final class CalendarDates {
         boolean ends = next >= sentence.size() || sentence.at(next).followsMark();
         boolean allowed = ends || DateWords.mayFollowADate(sentence.norm(next));
         boolean written = DateWords.isWrittenOrdinal(word);
-        if (!allowed || (written && !ends) || (written && day < 4)) {
+        boolean limit = switch (sentence.norm(from - 1)) {
+            case "by", "before", "until", "till" -> true;
+            default -> false;
+        };
+        if (!allowed || (written && !limit && (!ends || day < 4))) {
             return Optional.empty();
         }
         return Optional.of(day(from, next, nextDayOfMonth(day)));

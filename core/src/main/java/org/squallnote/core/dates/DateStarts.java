@@ -46,9 +46,18 @@ final class DateStarts {
             if (sort == Sort.START || sort == Sort.CORE) {
                 core = i;
             }
-            starts[i] = sort == Sort.START || (sort == Sort.WEAK && core - i <= FARTHEST_CORE);
+            starts[i] =
+                    sort == Sort.START || (sort == Sort.WEAK && (core - i <= FARTHEST_CORE || isTheFirst(sentence, i)));
         }
         return starts;
+    }
+
+    /** "by the first", with nothing else that names a day. */
+    private static boolean isTheFirst(Sentence sentence, int i) {
+        return i > 0
+                && sentence.norm(i).equals("the")
+                && DateWords.isWrittenOrdinal(sentence.norm(i + 1))
+                && sentence.at(i - 1).is("by", "before", "until", "till");
     }
 
     private static @Nullable Sort sortOf(String word) {

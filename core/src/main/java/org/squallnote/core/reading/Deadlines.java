@@ -351,7 +351,7 @@ final class Deadlines {
                             && (saysWhatFor(read, dated) || (afterAsk && isWhenItShouldBe(read, dated)))
                             && (read.has("closing") || !isPlanOfWriter(read, dated)))
                     || isNeededThen(read, dated)
-                    || (afterAsk && isDay(dated) && isWhatItIsNeededFor(read));
+                    || (afterAsk && isDay(dated) && (isWhatItIsNeededFor(read) || isWishedFor(read, dated)));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -365,7 +365,9 @@ final class Deadlines {
         for (int i = read.parts().firstOfUnit(read.parts().unitOf(dated.lead())); i < dated.lead() - 1; i++) {
             boolean needs = sentence.at(i).is("needs", "wants", "expects", "requires");
             boolean need = sentence.at(i).is("need", "want", "expect", "require")
-                    && sentence.norm(i - 1).equals("they");
+                    && (sentence.norm(i - 1).equals("they")
+                            || (sentence.norm(i - 1).equals("would")
+                                    && !sentence.at(Math.max(0, i - 2)).is("i", "we", "you")));
             if ((needs || need) && !sentence.norm(i + 1).equals("to")) {
                 return true;
             }
@@ -398,6 +400,20 @@ final class Deadlines {
             }
             if (sentence.norm(i).equals("i've") && sentence.norm(i + 1).equals("promised")) {
                 return true;
+            }
+        }
+        return false;
+    }
+
+    /** "I'd like to have all of it a week from today", behind an ask. */
+    private static boolean isWishedFor(ReadSentence read, Dated dated) {
+        Sentence sentence = read.sentence();
+        for (int i = 1; i < dated.lead(); i++) {
+            boolean writer = sentence.at(i - 1).is("i'd", "we'd", "i", "we", "would");
+            if (writer
+                    && sentence.at(i).is("like", "want", "need")
+                    && sentence.norm(i + 1).equals("to")) {
+                return sentence.at(i + 2).is("have", "get", "see", "receive");
             }
         }
         return false;

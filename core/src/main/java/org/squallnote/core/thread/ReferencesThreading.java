@@ -2,13 +2,9 @@ package org.squallnote.core.thread;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,7 +53,10 @@ public final class ReferencesThreading {
         @Nullable
         Node<K> parent;
 
-        List<Node<K>> children = new ArrayList<>();
+        List<Node<K>> children = new ArrayList<>(0);
+
+        @Nullable
+        ThreadNode<K> frozen;
 
         boolean isDummy() {
             return message == null;
@@ -86,16 +85,18 @@ public final class ReferencesThreading {
         }
     }
 
-    private static <K> Iterable<Node<K>> link(List<Threadable<K>> messages) {
-        Map<String, Node<K>> byId = new LinkedHashMap<>();
+    /** Step 1: a node for each message and each identifier, in the order in which they are first seen. */
+    private static <K> List<Node<K>> link(List<Threadable<K>> messages) {
+        Map<String, Node<K>> byId = new HashMap<>(messages.size() * 4 / 3 + 1);
+        List<Node<K>> all = new ArrayList<>(messages.size());
         int order = 0;
         for (Threadable<K> message : messages) {
-            Node<K> node = ownNode(byId, message, order);
+            Node<K> node = ownNode(byId, all, message);
             node.message = message;
             node.order = order++;
             Node<K> last = null;
             for (String id : message.references()) { // 1.A
-                Node<K> next = byId.computeIfAbsent("<" + id, key -> new Node<>());
+                Node<K> next = nodeOf(byId, all, id);
                 if (last != null && next.parent == null && !last.isBelow(next)) {
                     next.attachTo(last);
                 }
@@ -109,22 +110,35 @@ public final class ReferencesThreading {
                 node.attachTo(null);
             }
         }
-        return byId.values();
+        return all;
     }
 
-    private static <K> Node<K> ownNode(Map<String, Node<K>> byId, Threadable<K> message, int order) {
+    private static <K> Node<K> nodeOf(Map<String, Node<K>> byId, List<Node<K>> all, String id) {
+        Node<K> known = byId.get(id);
+        if (known != null) {
+            return known;
+        }
+        Node<K> node = new Node<>();
+        byId.put(id, node);
+        all.add(node);
+        return node;
+    }
+
+    private static <K> Node<K> ownNode(Map<String, Node<K>> byId, List<Node<K>> all, Threadable<K> message) {
         if (message.messageId().isPresent()) {
-            Node<K> known = byId.computeIfAbsent("<" + message.messageId().get(), key -> new Node<>());
+            Node<K> known = nodeOf(byId, all, message.messageId().get());
             if (known.isDummy()) {
                 return known;
             }
         }
         // Without an identifier, or with one that another message has: unique to this message.
-        return byId.computeIfAbsent("#" + order, key -> new Node<>());
+        Node<K> own = new Node<>();
+        all.add(own);
+        return own;
     }
 
     /** Steps 2 and 3: the roots, without missing messages that hold nothing together. */
-    private static <K> List<Node<K>> prune(Iterable<Node<K>> nodes) {
+    private static <K> List<Node<K>> prune(List<Node<K>> nodes) {
         List<Node<K>> roots = new ArrayList<>();
         List<Node<K>> parentsFirst = new ArrayList<>();
         for (Node<K> node : nodes) {
@@ -138,6 +152,9 @@ public final class ReferencesThreading {
         }
         for (int i = parentsFirst.size() - 1; i >= 0; i--) {
             Node<K> node = parentsFirst.get(i);
+            if (!hasDummyChild(node)) {
+                continue;
+            }
             List<Node<K>> kept = new ArrayList<>();
             for (Node<K> child : node.children) {
                 if (child.isDummy()) {
@@ -160,6 +177,15 @@ public final class ReferencesThreading {
             }
         }
         return keptRoots;
+    }
+
+    private static <K> boolean hasDummyChild(Node<K> node) {
+        for (Node<K> child : node.children) {
+            if (child.isDummy()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static <K> Instant dateOf(Node<K> node) {
@@ -187,7 +213,9 @@ public final class ReferencesThreading {
         }
         // A missing message is dated by its first child, so children are sorted before their parents.
         for (int i = parentsFirst.size() - 1; i >= 0; i--) {
-            parentsFirst.get(i).children.sort(bySentDate);
+            if (parentsFirst.get(i).children.size() > 1) {
+                parentsFirst.get(i).children.sort(bySentDate);
+            }
         }
         roots.sort(bySentDate);
     }
@@ -325,27 +353,23 @@ public final class ReferencesThreading {
     }
 
     private static <K> ThreadNode<K> freeze(Node<K> root) {
-        Map<Node<K>, ThreadNode<K>> done = new HashMap<>();
-        Deque<Node<K>> open = new ArrayDeque<>();
         List<Node<K>> parentsFirst = new ArrayList<>();
-        open.push(root);
-        while (!open.isEmpty()) {
-            Node<K> node = open.pop();
-            parentsFirst.add(node);
-            node.children.forEach(open::push);
+        parentsFirst.add(root);
+        for (int i = 0; i < parentsFirst.size(); i++) {
+            parentsFirst.addAll(parentsFirst.get(i).children);
         }
-        Collections.reverse(parentsFirst);
-        for (Node<K> node : parentsFirst) {
-            List<ThreadNode<K>> children = new ArrayList<>();
+        ThreadNode<K> frozen = new ThreadNode<>(Optional.empty(), List.of());
+        for (int i = parentsFirst.size() - 1; i >= 0; i--) {
+            Node<K> node = parentsFirst.get(i);
+            List<ThreadNode<K>> children = new ArrayList<>(node.children.size());
             for (Node<K> child : node.children) {
-                ThreadNode<K> frozen = done.remove(child);
-                if (frozen != null) {
-                    children.add(frozen);
+                if (child.frozen != null) {
+                    children.add(child.frozen);
                 }
             }
-            Optional<K> key = Optional.ofNullable(node.message).map(Threadable::key);
-            done.put(node, new ThreadNode<>(key, children));
+            frozen = new ThreadNode<>(Optional.ofNullable(node.message).map(Threadable::key), children);
+            node.frozen = frozen;
         }
-        return done.getOrDefault(root, new ThreadNode<>(Optional.empty(), List.of()));
+        return frozen;
     }
 }
