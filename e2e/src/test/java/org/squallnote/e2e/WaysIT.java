@@ -66,7 +66,7 @@ class WaysIT {
         browser.press(Keys.ENTER);
         browser.untilText("2 follow-ups: Check pages 4 and 5 and the sponsors' names …");
         browser.open("/follow-ups");
-        browser.untilText("Give Greta your approval");
+        browser.untilText("Give Greta my approval");
     }
 
     @Test

@@ -190,12 +190,18 @@ final class AskTitle {
         return words.matches("(?i)(the|a|an|your|my|our|two|three|some|any|all) .*");
     }
 
+    /** What the writer says of themselves and of the reader, turned round: "your hours for my list" to "my hours for Tilda's". */
     private static Optional<String> title(String head, String rest, String who) {
         String seen = (" " + rest + " ")
                 .replaceAll("(?i) (me|us) ", " " + who + " ")
                 .replaceAll("(?i) (my|our) ", " " + who + "\u2019s ")
-                .replaceAll(" (I|i|we) (need|want|have) ", " $1 $2 ")
-                .strip();
+                .replaceAll("(?i) your ", " my ")
+                .replaceAll("(?i) yours ", " mine ")
+                .replaceAll("(?i) yourself ", " myself ")
+                .replaceAll("(?i) (what|whether|if|which|when|how|where|who|why|that) you are ", " $1 I am ")
+                .replaceAll("(?i) (what|whether|if|which|when|how|where|who|why|that) you ", " $1 I ")
+                .strip()
+                .replaceAll("(?i) you$", " me");
         // "Send Tilda Tilda the plan" would name her twice.
         String once = seen.startsWith(who + " ") && head.endsWith(who) ? seen.substring(who.length() + 1) : seen;
         String title = (head + " " + once).strip();

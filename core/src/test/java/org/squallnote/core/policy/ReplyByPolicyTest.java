@@ -113,8 +113,8 @@ class ReplyByPolicyTest {
         assertThat(title("Would you mind sending the invoice on Thursday?")).isEqualTo("Send the invoice");
         assertThat(title("We still need the signed lease from you.")).isEqualTo("Send Tilda the signed lease");
         assertThat(title("Please let us know whether the 24th suits you."))
-                .isEqualTo("Tell Tilda whether the 24th suits you");
-        assertThat(title("Let me have your hours by Friday.")).isEqualTo("Send Tilda your hours");
+                .isEqualTo("Tell Tilda whether the 24th suits me");
+        assertThat(title("Let me have your hours by Friday.")).isEqualTo("Send Tilda my hours");
         assertThat(title("Could we have the slipway on Saturday morning instead?"))
                 .isEqualTo("Give Tilda the slipway on Saturday morning instead");
         assertThat(title("Please send the list by Friday if possible.")).isEqualTo("Send the list");
@@ -124,6 +124,16 @@ class ReplyByPolicyTest {
                 .isEqualTo("Check Tilda’s figures before the meeting");
         assertThat(title("If you can sign it off by Thursday we go to press.")).startsWith("Sign it off");
         assertThat(title("The crane is booked.")).isEqualTo("Answer Tilda about Crane");
+    }
+
+    @Test
+    void titlesAreSaidByTheOneWhoDoesIt() {
+        assertThat(title("Could you give us your approval until Friday?")).isEqualTo("Give Tilda my approval");
+        assertThat(title("Please tell me what you think of our draft."))
+                .isEqualTo("Tell Tilda what I think of Tilda’s draft");
+        assertThat(title("Let me know which day suits you.")).isEqualTo("Tell Tilda which day suits me");
+        assertThat(title("Please let me know whether you are coming.")).isEqualTo("Tell Tilda whether I am coming");
+        assertThat(title("Please send me yours by Friday.")).isEqualTo("Send Tilda mine");
     }
 
     private static String title(String text) {
