@@ -290,7 +290,12 @@ final class DayPhrases {
                 boolean weekend = sentence.norm(from + 1).equals("weekend")
                         || sentence.norm(from + 1).equals("week-end");
                 if (weekend) {
-                    return end(from, from + 2, endOfWeek(0)).map(found -> found.as(Form.PERIOD));
+                    boolean during = sentence.norm(from - 1).equals("over")
+                            || sentence.norm(from - 1).equals("during");
+                    LocalDate day = during
+                            ? context.today().with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY))
+                            : endOfWeek(0);
+                    return end(from, from + 2, day).map(found -> found.as(Form.PERIOD));
                 }
                 return end ? endOf(from + 1).map(found -> found.from(from)) : Optional.empty();
             }

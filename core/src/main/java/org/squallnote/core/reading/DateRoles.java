@@ -34,13 +34,16 @@ final class DateRoles {
      */
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm) {}
 
-    private static final Set<String> VAGUE = Set.of("about", "around", "roughly", "approximately", "circa");
+    private static final Set<String> VAGUE =
+            Set.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
     private static final Set<String> SKIPPED = Set.of(
             "about",
             "around",
             "roughly",
             "approximately",
             "circa",
+            "towards",
+            "toward",
             "the",
             "very",
             "say",
@@ -237,7 +240,7 @@ final class DateRoles {
             return Role.EVENT;
         }
         if (lead.equals("at") && phrase.time().isPresent()) {
-            return Role.EVENT;
+            return isBeforeThat(k) ? Role.STATED : Role.EVENT;
         }
         if (phrase.form() == Form.RANGE
                 && !sentence.norm(phrase.fromInclusive() - 1).equals("between")) {
@@ -259,6 +262,16 @@ final class DateRoles {
             boolean was = sentence.at(i).is("due", "needed", "supposed")
                     && sentence.at(i - 1).is("was", "were");
             if (should || was) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "ring them before they close at half five". */
+    private boolean isBeforeThat(int at) {
+        for (int i = at - 1; i >= Math.max(0, at - 5) && parts.clauseOf(i) == parts.clauseOf(at); i--) {
+            if (sentence.norm(i).equals("before")) {
                 return true;
             }
         }
@@ -360,7 +373,7 @@ final class DateRoles {
                 return Role.MENTION;
             }
             if (Phrases.GIVING.contains(sentence.norm(i))
-                    || sentence.at(i).is("do", "make", "needs", "wants", "requires")) {
+                    || sentence.at(i).is("do", "make", "manage", "needs", "wants", "requires")) {
                 return Role.STATED;
             }
         }

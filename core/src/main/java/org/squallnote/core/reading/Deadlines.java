@@ -184,7 +184,8 @@ final class Deadlines {
 
     private boolean isForSomebodyElse(ReadSentence read) {
         // A promise of the writer, or a word to somebody who is not asked here.
-        if (read.spokenTo().addresses().isEmpty()) {
+        Set<String> spokenTo = read.spokenTo().addresses();
+        if (spokenTo.isEmpty() || (spokenTo.size() > 1 && read.isToReader())) {
             return false;
         }
         for (int i = 0; i < asking.length; i++) {
@@ -364,15 +365,31 @@ final class Deadlines {
         Sentence sentence = read.sentence();
         for (int i = read.parts().firstOfUnit(read.parts().unitOf(dated.lead())); i < dated.lead() - 1; i++) {
             boolean needs = sentence.at(i).is("needs", "wants", "expects", "requires");
-            boolean need = sentence.at(i).is("need", "want", "expect", "require")
-                    && (sentence.norm(i - 1).equals("they")
-                            || (sentence.norm(i - 1).equals("would")
-                                    && !sentence.at(Math.max(0, i - 2)).is("i", "we", "you")));
+            boolean need = sentence.at(i).is("need", "want", "expect", "require") && isSomebodyElse(sentence, i - 1);
+            boolean asks = sentence.at(i).is("ask", "asks", "asking")
+                    && sentence.norm(i + 1).equals("for")
+                    && isSomebodyElse(sentence, i - 1);
+            if (asks) {
+                return true;
+            }
             if ((needs || need) && !sentence.norm(i + 1).equals("to")) {
                 return true;
             }
         }
         return false;
+    }
+
+    /** Whether the word before a verb speaks of others: "they", "the bank would", "the hall people". */
+    private static boolean isSomebodyElse(Sentence sentence, int at) {
+        if (at < 0) {
+            return false;
+        }
+        int subject = sentence.at(at).is("would", "will", "also", "still", "are", "is") ? at - 1 : at;
+        return subject >= 0
+                && !sentence.at(subject)
+                        .is(
+                                "i", "we", "you", "to", "not", "don't", "doesn't", "no", "nobody", "if", "and", "or",
+                                "i'd", "we'd", "you'd");
     }
 
     private static boolean isDay(Dated dated) {

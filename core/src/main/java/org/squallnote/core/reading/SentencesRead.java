@@ -25,8 +25,8 @@ final class SentencesRead {
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
     private int paragraph = -1;
-    /** Whether the message gives tasks line by line: "Tom: confirm the room". */
-    private boolean assigning;
+    /** How many lines give somebody who is known a task: "Tom: confirm the room". */
+    private long assigned;
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
         this.message = message;
@@ -36,7 +36,7 @@ final class SentencesRead {
     }
 
     List<ReadSentence> all(List<Sentence> sentences) {
-        assigning = sentences.stream().anyMatch(vocatives::isAssigned);
+        assigned = sentences.stream().filter(vocatives::isAssigned).count();
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
         for (int i = 0; i < sentences.size(); i++) {
@@ -70,8 +70,12 @@ final class SentencesRead {
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
         List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
-        if (assigning && vocatives.isAssignedToUnknown(sentence)) {
+        if (assigned > 0 && vocatives.isAssignedToUnknown(sentence)) {
             found.clear();
+        }
+        if (assigned > 1 && found.isEmpty() && !sentence.isExclamation()) {
+            // In a list of tasks a line needs no verb: "Ines: raffle prizes".
+            vocatives.task(sentence).ifPresent(found::add);
         }
         vocatives.toBeDoneBy(sentence).ifPresent(found::add);
         found.sort(Comparator.comparingInt(SentenceAsks.Found::from));

@@ -149,6 +149,14 @@ final class Vocatives {
         return found.isSomebody() && isBeforeColonOrDash(sentence, found.toExclusive());
     }
 
+    /** What such a line gives its person to do. */
+    Optional<SentenceAsks.Found> task(Sentence sentence) {
+        int from = people.at(sentence, 0).toExclusive();
+        return isAssigned(sentence) && from < sentence.size()
+                ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, from, sentence.size(), from))
+                : Optional.empty();
+    }
+
     /** The same with a name that is not known: "Peter - report back". */
     boolean isAssignedToUnknown(Sentence sentence) {
         if (sentence.size() < 3
