@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { client, newId, unwrap, type MessageView } from '@/api/client'
-import { reload } from '@/api/live'
-import { showDone, showProblem } from '@/api/toasts'
+import { client, type MessageView } from '@/api/client'
+import { run } from '@/api/commands'
 
 /** A message that a colleague has handed over to me, to be taken or not; of one that I gave away, what became of it. */
 const { message, handOver } = defineProps<{
@@ -19,20 +18,16 @@ const GIVEN: Record<typeof handOver.state, string> = {
 }
 
 async function settle(accepts: boolean): Promise<void> {
-  const params = { path: { id: message.id }, header: { 'Idempotency-Key': newId() } }
-  try {
-    await unwrap(
-      accepts
+  await run(
+    (header) => {
+      const params = { path: { id: message.id }, header }
+      return accepts
         ? client.POST('/api/messages/{id}/accept', { params })
-        : client.POST('/api/messages/{id}/decline', { params, body: { word: word.value } }),
-    )
-    showDone(
-      accepts ? `Accepted from ${handOver.who}` : `Declined: it is back with ${handOver.who}`,
-    )
-    reload(['INTAKE'])
-  } catch (problem) {
-    showProblem(problem)
-  }
+        : client.POST('/api/messages/{id}/decline', { params, body: { word: word.value } })
+    },
+    undefined,
+    accepts ? 'undoable' : 'final',
+  )
 }
 </script>
 

@@ -246,9 +246,16 @@ class RecipesTest extends ServerTest {
         assertThat(seen.path("mine").asBoolean()).isFalse();
         assertThat(seen.path("who").asString("")).isEqualTo("Ines Calloway");
 
-        var declined = call(gus, HttpMethod.POST, "/api/messages/" + theirs + "/decline", "{\"word\":\"on leave\"}");
+        String accepted = change(gus, HttpMethod.POST, "/api/messages/" + theirs + "/accept", "");
+        assertThat(stateOf(gus, theirs)).isEqualTo("ACCEPTED");
+        assertThat(stateOf(me, message)).isEqualTo("ACCEPTED");
+        change(gus, HttpMethod.POST, "/api/commands/" + accepted + "/undo", "");
+        assertThat(stateOf(gus, theirs)).isEqualTo("OFFERED");
+        assertThat(stateOf(me, message)).isEqualTo("OFFERED");
 
-        assertThat(declined.getResponse().getStatus()).isEqualTo(204);
+        String declined =
+                change(gus, HttpMethod.POST, "/api/messages/" + theirs + "/decline", "{\"word\":\"on leave\"}");
+
         assertThat(get(me, "/api/intake").path("total").asInt()).isEqualTo(1);
         assertThat(get(me, "/api/threads?turn=WITH_ME").path("lines")).hasSize(1);
         assertThat(get(me, "/api/messages/" + message)
@@ -258,6 +265,12 @@ class RecipesTest extends ServerTest {
                 .isEqualTo("on leave");
         assertThat(refusal(gus, HttpMethod.POST, "/api/messages/" + theirs + "/accept", ""))
                 .contains("accepted or declined already");
+        assertThat(refusal(gus, HttpMethod.POST, "/api/commands/" + declined + "/undo", ""))
+                .contains("Ask them to hand it over again");
+    }
+
+    private String stateOf(SignedIn who, String id) {
+        return get(who, "/api/messages/" + id).path("handOver").path("state").asString("");
     }
 
     private String decoded(String payload) {

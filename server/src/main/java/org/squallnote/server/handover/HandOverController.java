@@ -6,11 +6,9 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Party;
 import org.squallnote.server.account.Me;
@@ -38,15 +36,13 @@ class HandOverController {
     record Word(@NotNull @Size(max = 2000) String word) {}
 
     @PostMapping("/api/messages/{id}/accept")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void accept(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
-        taking.accept(me, commandId, id);
+    Done accept(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        return taking.accept(me, commandId, id);
     }
 
     @PostMapping("/api/messages/{id}/decline")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void decline(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody Word body) {
-        taking.decline(me, commandId, id, body.word());
+    Done decline(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody Word body) {
+        return taking.decline(me, commandId, id, body.word());
     }
 
     @PostMapping("/api/messages/{id}/hand-over")

@@ -6,7 +6,10 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
+import org.squallnote.server.command.Done;
+import org.squallnote.server.command.Restorer;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
@@ -16,22 +19,33 @@ import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.handover.HandOver;
 import org.squallnote.store.handover.HandOver.State;
 import org.squallnote.store.handover.HandOverStore;
+import org.squallnote.store.history.HistoryEntry;
+import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.message.StoredMessage;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * What a colleague of this installation says to a message that was handed over to them. Accepted, the giver is told;
  * declined, it is back in the giver's Intake and their turn.
  */
 @Component
-public class Taking {
+public class Taking implements Restorer {
 
     private final HandOverStore store;
     private final AccountStore accounts;
     private final Decisions decisions;
     private final Threads threads;
     private final Commands commands;
+    private final JsonMapper json;
 
-    Taking(HandOverStore store, AccountStore accounts, Decisions decisions, Threads threads, Commands commands) {
+    Taking(
+            HandOverStore store,
+            AccountStore accounts,
+            Decisions decisions,
+            Threads threads,
+            Commands commands,
+            JsonMapper json) {
+        this.json = json;
         this.store = store;
         this.accounts = accounts;
         this.decisions = decisions;
@@ -67,21 +81,33 @@ public class Taking {
         return accounts.byId(accountId).map(Account::name).orElse("");
     }
 
-    void accept(SignedIn me, UUID commandId, UUID messageId) {
-        HandOver handOver = open(me, messageId);
-        commands.run(me, commandId, "hand-over-accepted", changes -> {
-            settle(handOver, State.ACCEPTED, "");
-            changes.label("Accepted from " + name(handOver.giver())).touch(Topic.INTAKE);
-        });
-        tell(handOver, me.name() + " has accepted what you handed over");
+    /** What was said to a hand-over, as it stands in the history of the taker. */
+    record Said(State state, String word) {
+
+        static Said of(HandOver handOver) {
+            return new Said(handOver.state(), handOver.word());
+        }
     }
 
-    void decline(SignedIn me, UUID commandId, UUID messageId, String word) {
+    Done accept(SignedIn me, UUID commandId, UUID messageId) {
+        HandOver handOver = open(me, messageId);
+        Done done = commands.run(me, commandId, "hand-over-accepted", changes -> {
+            settle(handOver, State.ACCEPTED, "");
+            changes.record(SubjectType.HAND_OVER, messageId, Said.of(handOver), new Said(State.ACCEPTED, ""))
+                    .label("Accepted from " + name(handOver.giver()))
+                    .touch(Topic.INTAKE);
+        });
+        tell(handOver, me.name() + " has accepted what you handed over");
+        return done;
+    }
+
+    Done decline(SignedIn me, UUID commandId, UUID messageId, String word) {
         HandOver handOver = open(me, messageId);
         // The giver's side first: should the application end in between, it is with both, and with nobody never.
         giveBack(handOver, me.name(), word);
-        commands.run(me, commandId, "hand-over-declined", changes -> {
+        return commands.run(me, commandId, "hand-over-declined", changes -> {
             settle(handOver, State.DECLINED, word);
+            changes.record(SubjectType.HAND_OVER, messageId, Said.of(handOver), new Said(State.DECLINED, word));
             decisions.decide(me, messageId, Decision.NOTHING, false, changes);
             changes.label("Declined: it is back with " + name(handOver.giver()));
         });
@@ -120,5 +146,32 @@ public class Taking {
             throw Refusal.conflict("This was accepted or declined already. Nothing was changed.");
         }
         return handOver;
+    }
+
+    @Override
+    public SubjectType type() {
+        return SubjectType.HAND_OVER;
+    }
+
+    @Override
+    public @Nullable Object current(UUID owner, HistoryEntry entry) {
+        return offered(owner, decisions.get(owner, entry.subjectId()))
+                .map(Said::of)
+                .orElse(null);
+    }
+
+    @Override
+    public void restore(UUID owner, HistoryEntry entry, Changes changes) {
+        HandOver handOver = offered(owner, decisions.get(owner, entry.subjectId()))
+                .orElseThrow(() -> Refusal.notFound("hand-over"));
+        if (handOver.state() == State.DECLINED) {
+            throw Refusal.conflict("It is back with " + name(handOver.giver())
+                    + ", who was told. Ask them to hand it over again. Nothing was changed.");
+        }
+        if (entry.before() != null) {
+            Said before = json.readValue(entry.before(), Said.class);
+            settle(handOver, before.state(), before.word());
+            changes.touch(Topic.INTAKE);
+        }
     }
 }

@@ -9,5 +9,6 @@ public enum SubjectType {
     SOURCE,
     ACCOUNT,
     ANSWER,
-    PARTY_RULE
+    PARTY_RULE,
+    HAND_OVER
 }
