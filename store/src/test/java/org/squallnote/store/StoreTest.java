@@ -146,7 +146,7 @@ class StoreTest {
                 null,
                 "yard",
                 new Parties(List.of()),
-                Checklist.EMPTY,
+                new Checklist(List.of()),
                 "",
                 null,
                 FollowUpState.OPEN,

@@ -152,10 +152,7 @@ final class CalendarDates {
         boolean ends = next >= sentence.size() || sentence.at(next).followsMark();
         boolean allowed = ends || DateWords.mayFollowADate(sentence.norm(next));
         boolean written = DateWords.isWrittenOrdinal(word);
-        boolean limit = switch (sentence.norm(from - 1)) {
-            case "by", "before", "until", "till" -> true;
-            default -> false;
-        };
+        boolean limit = DateWords.isLimit(sentence.norm(from - 1));
         if (!allowed || (written && !limit && (!ends || day < 4))) {
             return Optional.empty();
         }

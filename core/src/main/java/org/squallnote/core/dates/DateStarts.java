@@ -54,10 +54,9 @@ final class DateStarts {
 
     /** "by the first", with nothing else that names a day. */
     private static boolean isTheFirst(Sentence sentence, int i) {
-        return i > 0
-                && sentence.norm(i).equals("the")
+        return sentence.norm(i).equals("the")
                 && DateWords.isWrittenOrdinal(sentence.norm(i + 1))
-                && sentence.at(i - 1).is("by", "before", "until", "till");
+                && DateWords.isLimit(sentence.norm(i - 1));
     }
 
     private static @Nullable Sort sortOf(String word) {

@@ -118,6 +118,14 @@ final class DateWords {
         return ORDINALS.containsKey(word);
     }
 
+    /** Whether a date behind the word is a limit: "by the first", "before Wednesday's meeting". */
+    static boolean isLimit(String word) {
+        return switch (word) {
+            case "by", "before", "until", "till" -> true;
+            default -> false;
+        };
+    }
+
     static OptionalInt digits(String word) {
         if (word.isEmpty() || word.length() > 4) {
             return OptionalInt.empty();

@@ -15,7 +15,6 @@ final class DayPhrases {
     private static final int MIDDLE_OF_A_MONTH = 15;
 
     private static final Set<String> LIMIT_NOUNS = Set.of("deadline", "cut-off", "cutoff");
-    private static final Set<String> LIMITS = Set.of("before", "by", "until", "till");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -84,7 +83,7 @@ final class DayPhrases {
     /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
     private Optional<DatePhrase> dayOfSomething(int from) {
         String word = sentence.norm(from);
-        boolean limit = LIMITS.contains(sentence.norm(from - 1)) || LIMIT_NOUNS.contains(sentence.norm(from + 1));
+        boolean limit = DateWords.isLimit(sentence.norm(from - 1)) || LIMIT_NOUNS.contains(sentence.norm(from + 1));
         if (!limit || !word.endsWith("'s")) {
             return Optional.empty();
         }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.function.Supplier;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
@@ -135,18 +134,16 @@ final class Deadlines {
                 if (!sentence.at(i).is("by", "before", "until", "till") || !saysThen(sentence, i + 1)) {
                     continue;
                 }
-                Optional<Deadline> named = lastBefore(read, i).or(lastSaid(last));
+                Optional<Deadline> here = lastBefore(read, i);
+                Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
                     found.add(sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get());
                 }
             }
-            last = lastBefore(read, sentence.size()).or(lastSaid(last));
+            Optional<Deadline> here = lastBefore(read, sentence.size());
+            last = here.isPresent() ? here : last;
         }
         return found;
-    }
-
-    private static Supplier<Optional<Deadline>> lastSaid(Optional<Deadline> last) {
-        return () -> last;
     }
 
     /** "by then", "before that", "before it starts", "by the same date". */

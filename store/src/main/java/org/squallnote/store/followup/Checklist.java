@@ -8,9 +8,6 @@ public record Checklist(List<Item> items) {
     /** One step. */
     public record Item(String text, boolean done) {}
 
-    /** No steps. */
-    public static final Checklist EMPTY = new Checklist(List.of());
-
     /** Copies the list. */
     public Checklist {
         items = List.copyOf(items);
