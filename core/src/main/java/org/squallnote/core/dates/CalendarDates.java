@@ -34,9 +34,13 @@ final class CalendarDates {
             return written.isPresent() ? written : numeric(from);
         }
         if (word.equals("the")) {
-            return dayThenMonth(from, from + 1).or(() -> ordinalAlone(from)).or(() -> lastDay(from));
+            Optional<DatePhrase> written = dayThenMonth(from, from + 1);
+            if (written.isEmpty()) {
+                written = ordinalAlone(from);
+            }
+            return written.isPresent() ? written : lastDay(from);
         }
-        if (DateWords.isWrittenOrdinal(word)) {
+        if (DateWords.isWrittenOrdinal(sentence, from)) {
             return dayThenMonth(from, from);
         }
         return monthThenDay(from);
@@ -54,7 +58,7 @@ final class CalendarDates {
         }
         LocalDate today = context.today();
         String which = sentence.norm(day + 2);
-        int month = DateWords.month(which);
+        int month = DateWords.month(sentence, day + 2);
         LocalDate in = today;
         int to = day + 3;
         if (month != DateWords.NONE) {
@@ -88,10 +92,10 @@ final class CalendarDates {
 
     /** "30 August", "30th of August 2026", "the fifth of May". */
     private Optional<DatePhrase> dayThenMonth(int from, int at) {
-        String word = sentence.norm(at);
-        int day = DateWords.ordinal(word);
+        int ordinal = DateWords.ordinal(sentence, at);
+        int day = ordinal;
         if (day == DateWords.NONE) {
-            day = DateWords.digits(word).orElse(DateWords.NONE);
+            day = DateWords.digits(sentence.norm(at)).orElse(DateWords.NONE);
         }
         if (day < 1 || day > 31) {
             return Optional.empty();
@@ -105,12 +109,12 @@ final class CalendarDates {
                     : context.today().plusMonths(1);
             return exact(from, next + 2, month.getYear(), month.getMonthValue(), day);
         }
-        int month = DateWords.month(sentence.norm(next));
+        int month = DateWords.month(sentence, next);
         if (month == DateWords.NONE
                 || (sentence.norm(next).equals("march")
                         && !sentence.at(next).capital()
                         && next == at + 1
-                        && DateWords.ordinal(word) < 0)) {
+                        && ordinal < 0)) {
             return Optional.empty();
         }
         return yearAfter(from, next + 1, month, day);
@@ -118,12 +122,12 @@ final class CalendarDates {
 
     /** "August 30", "Aug 30th, 2026", "August the 30th". */
     private Optional<DatePhrase> monthThenDay(int from) {
-        int month = DateWords.month(sentence.norm(from));
+        int month = DateWords.month(sentence, from);
         if (month == DateWords.NONE) {
             return Optional.empty();
         }
         int at = sentence.norm(from + 1).equals("the") ? from + 2 : from + 1;
-        int day = DateWords.ordinal(sentence.norm(at));
+        int day = DateWords.ordinal(sentence, at);
         if (day == DateWords.NONE) {
             day = DateWords.digits(sentence.norm(at)).orElse(DateWords.NONE);
         }
@@ -143,15 +147,14 @@ final class CalendarDates {
 
     /** "the 30th", unless it counts something: "the 3rd floor". */
     private Optional<DatePhrase> ordinalAlone(int from) {
-        String word = sentence.norm(from + 1);
-        int day = DateWords.ordinal(word);
+        int day = DateWords.ordinal(sentence, from + 1);
         if (day == DateWords.NONE) {
             return Optional.empty();
         }
         int next = from + 2;
         boolean ends = next >= sentence.size() || sentence.at(next).followsMark();
-        boolean allowed = ends || DateWords.mayFollowADate(sentence.norm(next));
-        boolean written = DateWords.isWrittenOrdinal(word);
+        boolean allowed = ends || DateWords.mayFollowADate(sentence, next);
+        boolean written = DateWords.isWrittenOrdinal(sentence, from + 1);
         boolean limit = DateWords.isLimit(sentence.norm(from - 1));
         if (!allowed || (written && !limit && (!ends || day < 4))) {
             return Optional.empty();
@@ -228,7 +231,7 @@ final class CalendarDates {
                     "is",
                     "between",
                     "and" -> true;
-            default -> DateWords.isWeekday(before) || endsWithDot(from);
+            default -> DateWords.isWeekday(sentence, from - 1) || endsWithDot(from);
         };
     }
 

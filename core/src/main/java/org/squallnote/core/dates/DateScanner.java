@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.dates.DatePhrase.Form;
@@ -39,33 +40,32 @@ public final class DateScanner {
      * @param namedBefore the day that the sentences before named last, next to which "the day before" is
      */
     public static List<DatePhrase> in(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
-        return new DateScanner(sentence, context, namedBefore).all();
+        BitSet starts = DateStarts.in(sentence);
+        return starts.isEmpty() ? List.of() : new DateScanner(sentence, context, namedBefore).from(starts);
     }
 
-    private List<DatePhrase> all() {
-        boolean[] starts = DateStarts.in(sentence);
+    private List<DatePhrase> from(BitSet starts) {
         List<DatePhrase> found = new ArrayList<>();
-        int i = 0;
-        while (i < sentence.size()) {
-            final int at = i;
-            Optional<DatePhrase> phrase = starts[i] ? nextToNamed(found, i).or(() -> rangeAt(at)) : Optional.empty();
+        int i = starts.nextSetBit(0);
+        while (i >= 0) {
+            Optional<DatePhrase> phrase = nextToNamed(found, i);
+            if (phrase.isEmpty()) {
+                phrase = rangeAt(i);
+            }
             if (phrase.isPresent()) {
                 found.add(phrase.get());
-                i = phrase.get().toExclusive();
-            } else {
-                i++;
             }
+            i = starts.nextSetBit(phrase.isPresent() ? phrase.get().toExclusive() : i + 1);
         }
         return found;
     }
 
     private Optional<DatePhrase> nextToNamed(List<DatePhrase> found, int from) {
-        Optional<LocalDate> named = found.isEmpty()
-                ? namedBefore
-                : Optional.of(found.get(found.size() - 1))
-                        .filter(phrase -> phrase.form() == Form.DAY)
-                        .map(DatePhrase::day);
-        return named.flatMap(day -> neighbours.at(from, day));
+        if (found.isEmpty()) {
+            return namedBefore.isPresent() ? neighbours.at(from, namedBefore.get()) : Optional.empty();
+        }
+        DatePhrase last = found.get(found.size() - 1);
+        return last.form() == Form.DAY ? neighbours.at(from, last.day()) : Optional.empty();
     }
 
     /** A phrase, or two joined to a range, of which the end counts. */

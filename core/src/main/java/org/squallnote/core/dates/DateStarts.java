@@ -1,11 +1,13 @@
 package org.squallnote.core.dates;
 
-import java.util.HashMap;
-import java.util.Map;
+import java.util.BitSet;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.Word;
 import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.WordSet;
 
 /** Words that a date phrase can begin with, so that most words are passed over at once. */
 final class DateStarts {
@@ -13,41 +15,50 @@ final class DateStarts {
     /** How far behind a weak start the word stands that makes it a date: "in the next couple of working days". */
     private static final int FARTHEST_CORE = 8;
 
-    private enum Sort {
-        START,
-        /** Far more often something else; a core has to follow. */
-        WEAK,
-        /** No start, but what makes a weak one a date. */
-        CORE
-    }
+    private static final List<String> CORE_WORDS = WordList.lines(DateStarts.class, "date-cores.txt");
 
-    private static final Map<String, Sort> SORTS = sorts();
+    /** No starts, but what makes a weak one a date. */
+    private static final WordSet CORES = WordSet.of(CORE_WORDS);
+
+    /** Far more often something else; a core has to follow. One that is a core too needs no other. */
+    private static final WordSet WEAK = WordSet.of(weak());
+
+    private static final WordSet STRONG = WordSet.of(strong());
 
     private DateStarts() {}
 
-    private static Map<String, Sort> sorts() {
-        Map<String, Sort> sorts = new HashMap<>();
-        Set<String> cores = Set.copyOf(WordList.lines(DateStarts.class, "date-cores.txt"));
-        cores.forEach(word -> sorts.put(word, Sort.CORE));
-        WordList.lines(DateStarts.class, "date-starts.txt").forEach(word -> sorts.put(word, Sort.START));
-        DateWords.known().forEach(word -> sorts.put(word, Sort.START));
-        WordList.lines(DateStarts.class, "weak-date-starts.txt").stream()
-                .filter(word -> !cores.contains(word)) // One that is a core too needs no other.
-                .forEach(word -> sorts.replace(word, Sort.WEAK));
-        return sorts;
+    private static Set<String> starts() {
+        Set<String> starts = new HashSet<>(WordList.lines(DateStarts.class, "date-starts.txt"));
+        starts.addAll(DateWords.known());
+        return starts;
+    }
+
+    private static Set<String> weak() {
+        Set<String> weak = new HashSet<>(WordList.lines(DateStarts.class, "weak-date-starts.txt"));
+        weak.retainAll(starts());
+        CORE_WORDS.forEach(weak::remove);
+        return weak;
+    }
+
+    private static Set<String> strong() {
+        Set<String> strong = starts();
+        strong.removeAll(weak());
+        return strong;
     }
 
     /** Where date phrases may begin in a sentence. */
-    static boolean[] in(Sentence sentence) {
-        boolean[] starts = new boolean[sentence.size()];
+    static BitSet in(Sentence sentence) {
+        BitSet starts = new BitSet(sentence.size());
         int core = Integer.MAX_VALUE;
-        for (int i = starts.length - 1; i >= 0; i--) {
-            Sort sort = sortOf(sentence.norm(i));
-            if (sort == Sort.START || sort == Sort.CORE) {
+        for (int i = sentence.size() - 1; i >= 0; i--) {
+            Word word = sentence.at(i);
+            boolean strong = STRONG.has(word) || isWritten(word);
+            if (strong || CORES.has(word)) {
                 core = i;
             }
-            starts[i] =
-                    sort == Sort.START || (sort == Sort.WEAK && (core - i <= FARTHEST_CORE || isTheFirst(sentence, i)));
+            if (strong || (WEAK.has(word) && (core - i <= FARTHEST_CORE || isTheFirst(sentence, i)))) {
+                starts.set(i);
+            }
         }
         return starts;
     }
@@ -55,14 +66,12 @@ final class DateStarts {
     /** "by the first", with nothing else that names a day. */
     private static boolean isTheFirst(Sentence sentence, int i) {
         return sentence.norm(i).equals("the")
-                && DateWords.isWrittenOrdinal(sentence.norm(i + 1))
+                && DateWords.isWrittenOrdinal(sentence, i + 1)
                 && DateWords.isLimit(sentence.norm(i - 1));
     }
 
-    private static @Nullable Sort sortOf(String word) {
-        Sort sort = SORTS.get(word);
-        boolean written = sort == null
-                && (Character.isDigit(word.charAt(0)) || word.startsWith("mid-") || DateWords.isSlipOfADay(word));
-        return written ? Sort.START : sort;
+    private static boolean isWritten(Word word) {
+        return word.isNumber()
+                || (!word.isKnown() && (word.norm().startsWith("mid-") || DateWords.isSlipOfADay(word.norm())));
     }
 }

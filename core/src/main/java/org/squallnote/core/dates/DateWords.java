@@ -5,105 +5,146 @@ import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Set;
+import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordValues;
 
 /** Weekdays, months and numbers as words, misspelt ones too. */
 final class DateWords {
 
     /** What {@link #number} and its like answer for other words. */
-    static final int NONE = -1;
+    static final int NONE = WordValues.NONE;
 
-    private static final Map<String, DayOfWeek> WEEKDAYS = new HashMap<>();
-    private static final Map<String, Month> MONTHS = new HashMap<>();
-    private static final Map<String, Integer> NUMBERS = new HashMap<>();
-    private static final Map<String, Integer> ORDINALS = new HashMap<>();
-    private static final Set<String> AFTER_A_DATE = new HashSet<>(WordList.lines(DateWords.class, "after-a-date.txt"));
     private static final int SHORTEST_GUESSED = 6;
 
-    static {
+    private static final WordValues WEEKDAYS = new WordValues(weekdays());
+    private static final WordValues MONTHS = new WordValues(months());
+    private static final WordValues NUMBERS = new WordValues(numbers(1));
+    private static final WordValues ORDINALS = new WordValues(numbers(2));
+    private static final List<String> LONG_WEEKDAYS = guessable(WEEKDAYS);
+    private static final List<String> LONG_MONTHS = guessable(MONTHS);
+    private static final WordSet AFTER_A_DATE = WordSet.listed(DateWords.class, "after-a-date.txt");
+
+    private static Map<String, Integer> weekdays() {
+        Map<String, Integer> weekdays = new HashMap<>(Map.of("sat", 6, "sun", 7));
         for (DayOfWeek day : DayOfWeek.values()) {
-            String name = day.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT);
-            WEEKDAYS.put(name, day);
+            weekdays.put(day.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT), day.getValue());
         }
-        WEEKDAYS.put("sat", DayOfWeek.SATURDAY);
-        WEEKDAYS.put("sun", DayOfWeek.SUNDAY);
+        return weekdays;
+    }
+
+    private static Map<String, Integer> months() {
+        Map<String, Integer> months = new HashMap<>(Map.of("sept", 9));
         for (Month month : Month.values()) {
             String name = month.getDisplayName(TextStyle.FULL, Locale.ENGLISH).toLowerCase(Locale.ROOT);
-            MONTHS.put(name, month);
-            MONTHS.put(name.substring(0, 3), month);
+            months.put(name, month.getValue());
+            months.put(name.substring(0, 3), month.getValue());
         }
-        MONTHS.put("sept", Month.SEPTEMBER);
+        return months;
+    }
+
+    /** The first column of the list holds values, the second numbers, the third ordinals. */
+    private static Map<String, Integer> numbers(int column) {
+        Map<String, Integer> numbers = new HashMap<>();
         for (String line : WordList.lines(DateWords.class, "numbers.txt")) {
             String[] words = line.split(" ");
-            int value = Integer.parseInt(words[0]);
-            NUMBERS.put(words[1], value);
-            if (words.length > 2) {
-                ORDINALS.put(words[2], value);
+            if (words.length > column) {
+                numbers.put(words[column], Integer.parseInt(words[0]));
             }
         }
+        return numbers;
     }
 
     private DateWords() {}
 
+    private static List<String> guessable(WordValues known) {
+        return known.words().stream()
+                .filter(word -> word.length() >= SHORTEST_GUESSED)
+                .toList();
+    }
+
     /** All weekdays, months, numbers and ordinals as they are written right. */
     static Set<String> known() {
-        Set<String> known = new HashSet<>(WEEKDAYS.keySet());
-        known.addAll(MONTHS.keySet());
-        known.addAll(NUMBERS.keySet());
-        known.addAll(ORDINALS.keySet());
+        Set<String> known = new HashSet<>(WEEKDAYS.words());
+        known.addAll(MONTHS.words());
+        known.addAll(NUMBERS.words());
+        known.addAll(ORDINALS.words());
         return known;
     }
 
     /** Whether the word is a weekday or a month with a slip in it. */
     static boolean isSlipOfADay(String word) {
-        return word.length() >= SHORTEST_GUESSED
-                && (word.endsWith("y") || word.endsWith("er"))
-                && (isWeekday(word) || month(word) != NONE);
+        return endsAsADay(word) && (closest(word, WEEKDAYS) != NONE || closest(word, MONTHS) != NONE);
     }
 
-    static boolean isWeekday(String word) {
-        return weekdayIndex(word) != NONE;
+    /** Whether a word is long enough to guess and ends as weekdays and some months do. */
+    private static boolean endsAsADay(String word) {
+        if (word.length() < SHORTEST_GUESSED) {
+            return false;
+        }
+        char last = word.charAt(word.length() - 1);
+        return last == 'y' || (last == 'r' && word.charAt(word.length() - 2) == 'e');
+    }
+
+    static boolean isWeekday(Sentence sentence, int index) {
+        return weekdayIndex(sentence, index) != NONE;
     }
 
     /** 1 for Monday to 7, or {@link #NONE}. */
+    static int weekdayIndex(Sentence sentence, int index) {
+        int day = WEEKDAYS.at(sentence, index);
+        return day == NONE ? slipOf(sentence, index, WEEKDAYS) : day;
+    }
+
+    /** The same for a word that stands in no sentence. */
     static int weekdayIndex(String word) {
-        DayOfWeek day = WEEKDAYS.get(word);
-        if (day == null && word.length() >= SHORTEST_GUESSED && word.endsWith("y")) {
-            day = closest(word, WEEKDAYS);
-        }
-        return day == null ? NONE : day.getValue();
+        int day = WEEKDAYS.of(word);
+        return day == NONE ? slipOf(word, WEEKDAYS) : day;
     }
 
     /** 1 to 12, or {@link #NONE}. */
+    static int month(Sentence sentence, int index) {
+        int month = MONTHS.at(sentence, index);
+        return month == NONE ? slipOf(sentence, index, MONTHS) : month;
+    }
+
+    /** The same for a word that stands in no sentence. */
     static int month(String word) {
-        Month month = MONTHS.get(word);
-        if (month == null && word.length() >= SHORTEST_GUESSED && (word.endsWith("y") || word.endsWith("er"))) {
-            month = closest(word, MONTHS);
-        }
-        return month == null ? NONE : month.getValue();
+        int month = MONTHS.of(word);
+        return month == NONE ? slipOf(word, MONTHS) : month;
+    }
+
+    private static int slipOf(Sentence sentence, int index, WordValues known) {
+        boolean possible =
+                index >= 0 && index < sentence.size() && !sentence.at(index).isKnown();
+        return possible ? slipOf(sentence.norm(index), known) : NONE;
+    }
+
+    private static int slipOf(String word, WordValues known) {
+        return endsAsADay(word) ? closest(word, known) : NONE;
     }
 
     /** A whole number in digits or words, or {@link #NONE}. */
-    static int number(String word) {
-        Integer value = NUMBERS.get(word);
-        if (value != null) {
-            return value;
-        }
-        return digits(word).orElse(NONE);
+    static int number(Sentence sentence, int index) {
+        int value = NUMBERS.at(sentence, index);
+        return value == NONE ? digits(sentence.norm(index)).orElse(NONE) : value;
     }
 
     /** "30th", "fifth": the day of a month, or {@link #NONE}. */
-    static int ordinal(String word) {
-        Integer value = ORDINALS.get(word);
-        if (value != null) {
-            return value;
-        }
+    static int ordinal(Sentence sentence, int index) {
+        int value = ORDINALS.at(sentence, index);
+        return value == NONE ? ordinalInDigits(sentence.norm(index)) : value;
+    }
+
+    private static int ordinalInDigits(String word) {
         int length = word.length();
-        if (length < 3 || length > 4) {
+        if (length < 3 || length > 4 || !Character.isDigit(word.charAt(0))) {
             return NONE;
         }
         String suffix = word.substring(length - 2);
@@ -114,8 +155,8 @@ final class DateWords {
         return day >= 1 && day <= 31 ? day : NONE;
     }
 
-    static boolean isWrittenOrdinal(String word) {
-        return ORDINALS.containsKey(word);
+    static boolean isWrittenOrdinal(Sentence sentence, int index) {
+        return ORDINALS.at(sentence, index) != NONE;
     }
 
     /** Whether a date behind the word is a limit: "by the first", "before Wednesday's meeting". */
@@ -142,26 +183,19 @@ final class DateWords {
     }
 
     /** Whether a bare number or ordinal before this word can be a time or a day: "by 5 tomorrow", not "by 5 people". */
-    static boolean mayFollowADate(String word) {
-        return word.isEmpty() || AFTER_A_DATE.contains(word) || isWeekday(word);
+    static boolean mayFollowADate(Sentence sentence, int index) {
+        return index >= sentence.size() || AFTER_A_DATE.has(sentence, index) || isWeekday(sentence, index);
     }
 
-    private static <T> T closest(String word, Map<String, T> known) {
-        for (Map.Entry<String, T> entry : known.entrySet()) {
-            String right = entry.getKey();
-            if (right.length() >= SHORTEST_GUESSED
-                    && right.charAt(0) == word.charAt(0)
+    private static int closest(String word, WordValues known) {
+        for (String right : known == MONTHS ? LONG_MONTHS : LONG_WEEKDAYS) {
+            if (right.charAt(0) == word.charAt(0)
                     && Math.abs(right.length() - word.length()) <= 1
                     && isOneSlipAway(word, right)) {
-                return entry.getValue();
+                return known.of(right);
             }
         }
-        return none();
-    }
-
-    @SuppressWarnings({"NullAway", "TypeParameterUnusedInFormals"})
-    private static <T> T none() {
-        return null;
+        return NONE;
     }
 
     /** Whether one letter was left out, added, changed, or two neighbours swapped. */

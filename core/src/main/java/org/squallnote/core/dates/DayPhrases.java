@@ -5,16 +5,18 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
-import java.util.Set;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Days: "today", "next Tuesday", "end of the week", "within ten working days"; calendar dates are in another class. */
 final class DayPhrases {
 
     private static final int MIDDLE_OF_A_MONTH = 15;
 
-    private static final Set<String> LIMIT_NOUNS = Set.of("deadline", "cut-off", "cutoff");
+    private static final int OTHER_RULES = 7;
+
+    private static final WordSet LIMIT_NOUNS = WordSet.of("deadline", "cut-off", "cutoff");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -30,14 +32,19 @@ final class DayPhrases {
 
     /** The day phrase that begins at a word. */
     Optional<DatePhrase> at(int from) {
-        return nearDay(from)
-                .or(() -> dayOfSomething(from))
-                .or(() -> weekday(from))
-                .or(() -> endOf(from))
-                .or(() -> weekOrMonth(from))
-                .or(() -> stretches.at(from))
-                .or(() -> calendar.at(from))
-                .or(() -> feast(from));
+        Optional<DatePhrase> found = nearDay(from);
+        for (int rule = 0; rule < OTHER_RULES && found.isEmpty(); rule++) {
+            found = switch (rule) {
+                case 0 -> dayOfSomething(from);
+                case 1 -> weekday(from);
+                case 2 -> endOf(from);
+                case 3 -> weekOrMonth(from);
+                case 4 -> stretches.at(from);
+                case 5 -> calendar.at(from);
+                default -> feast(from);
+            };
+        }
+        return found;
     }
 
     private Optional<DatePhrase> nearDay(int from) {
@@ -83,14 +90,15 @@ final class DayPhrases {
     /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
     private Optional<DatePhrase> dayOfSomething(int from) {
         String word = sentence.norm(from);
-        boolean limit = DateWords.isLimit(sentence.norm(from - 1)) || LIMIT_NOUNS.contains(sentence.norm(from + 1));
+        boolean limit = DateWords.isLimit(sentence.norm(from - 1)) || LIMIT_NOUNS.has(sentence, from + 1);
         if (!limit || !word.endsWith("'s")) {
             return Optional.empty();
         }
         String day = word.substring(0, word.length() - 2);
         LocalDate today = context.today();
-        if (DateWords.isWeekday(day)) {
-            DayOfWeek weekday = DayOfWeek.of(DateWords.weekdayIndex(day));
+        int index = DateWords.weekdayIndex(day);
+        if (index != DateWords.NONE) {
+            DayOfWeek weekday = DayOfWeek.of(index);
             return day(from, from + 1, today.with(TemporalAdjusters.next(weekday)));
         }
         return day.equals("tomorrow") ? day(from, from + 1, today.plusDays(1)) : Optional.empty();
@@ -155,8 +163,7 @@ final class DayPhrases {
             // "on the Wednesday"; "a week on Friday" is a stretch.
             at++;
         }
-        String word = sentence.norm(at);
-        int index = DateWords.weekdayIndex(word);
+        int index = DateWords.weekdayIndex(sentence, at);
         if (index == DateWords.NONE || isOnlyTheWord(at)) {
             return Optional.empty();
         }
@@ -396,11 +403,11 @@ final class DayPhrases {
     }
 
     private Optional<DatePhrase> partOfNamed(int from, int at, String part) {
-        int weekday = DateWords.weekdayIndex(sentence.norm(at));
+        int weekday = DateWords.weekdayIndex(sentence, at);
         if (weekday != DateWords.NONE && (part.equals("end") || part.equals("late") || part.equals("early"))) {
             return weekday(at).map(day -> day.from(from).as(part.equals("end") ? Form.END : Form.DAY));
         }
-        int month = DateWords.month(sentence.norm(at));
+        int month = DateWords.month(sentence, at);
         if (month == DateWords.NONE) {
             return Optional.empty();
         }
@@ -472,7 +479,7 @@ final class DayPhrases {
                     || unit.equals("year")
                     || unit.equals("night")
                     || unit.equals("time")
-                    || DateWords.month(unit) != DateWords.NONE;
+                    || DateWords.month(sentence, from + 1) != DateWords.NONE;
             if ((lead.equals("last") && unit.equals("thing")) || !unitOfTime) {
                 return Optional.empty();
             }

@@ -26,12 +26,12 @@ final class NeighbourDays {
     Optional<DatePhrase> at(int from, LocalDate named) {
         String word = sentence.norm(from);
         int at = word.equals("the") ? from + 1 : from;
-        int weekday = DateWords.weekdayIndex(sentence.norm(at));
+        int weekday = DateWords.weekdayIndex(sentence, at);
         if (weekday != DateWords.NONE) {
             return weekday(from, at + 1, named, DayOfWeek.of(weekday));
         }
         boolean one = word.equals("the") || word.equals("a") || word.equals("one");
-        int days = one ? 1 : DateWords.number(word);
+        int days = one ? 1 : DateWords.number(sentence, from);
         String unit = sentence.norm(from + 1);
         if (days < 1 || days > FARTHEST || !unit.equals(days == 1 ? "day" : "days")) {
             return Optional.empty();

@@ -6,9 +6,9 @@ import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
-import java.util.Set;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Stretches from now: "within 10 working days", "in a fortnight", "a week on Friday", "in two weeks' time". */
 final class Stretches {
@@ -19,11 +19,11 @@ final class Stretches {
     private static final int FEW = 3;
 
     /** What is "held for seven days" ends then. */
-    private static final Set<String> ENDING =
-            Set.of("held", "valid", "open", "reserved", "kept", "stands", "hold", "keep", "reserve");
+    private static final WordSet ENDING =
+            WordSet.of("held", "valid", "open", "reserved", "kept", "stands", "hold", "keep", "reserve");
 
-    private static final Set<String> HELD =
-            Set.of("it", "this", "that", "them", "offer", "price", "place", "quote", "room", "berth");
+    private static final WordSet HELD =
+            WordSet.of("it", "this", "that", "them", "offer", "price", "place", "quote", "room", "berth");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -65,20 +65,20 @@ final class Stretches {
                 && (sentence.norm(to + 1).equals("now") || sentence.norm(to + 1).equals("today"))) {
             return Optional.of(fromNow.get().to(to + 2));
         }
-        boolean held = ENDING.contains(sentence.norm(from - 2))
-                || (HELD.contains(sentence.norm(from - 2)) && ENDING.contains(sentence.norm(from - 3)));
+        boolean held =
+                ENDING.has(sentence, from - 2) || (HELD.has(sentence, from - 2) && ENDING.has(sentence, from - 3));
         if (held && sentence.norm(from - 1).equals("for")) {
             return fromNow;
         }
         boolean week =
                 sentence.norm(to - 1).equals("week") || sentence.norm(to - 1).equals("fortnight");
-        boolean weekday = DateWords.isWeekday(sentence.norm(to + 1));
+        boolean weekday = DateWords.isWeekday(sentence, to + 1);
         if (week && (joint.equals("today") || joint.equals("tomorrow"))) {
             LocalDate day = fromNow.get().day().plusDays(joint.equals("today") ? 0 : 1);
             return day(from, to + 1, day);
         }
         if (week && weekday && (joint.equals("on") || joint.equals("from"))) {
-            DayOfWeek day = DayOfWeek.of(DateWords.weekdayIndex(sentence.norm(to + 1)));
+            DayOfWeek day = DayOfWeek.of(DateWords.weekdayIndex(sentence, to + 1));
             int weeks = sentence.norm(to - 1).equals("fortnight") ? 2 : 1;
             LocalDate date = context.today().with(TemporalAdjusters.next(day)).plusWeeks(weeks);
             return Optional.of(new DatePhrase(from, to + 2, date, Optional.empty(), Form.DAY));
@@ -109,13 +109,13 @@ final class Stretches {
             counted = true;
             i += sentence.norm(i).equals("few") ? 1 : 2;
         } else {
-            int value = DateWords.number(sentence.norm(i));
+            int value = DateWords.number(sentence, i);
             if (value > 0 && value <= FARTHEST) {
                 number = value;
                 counted = true;
                 i++;
-                if (sentence.norm(i).equals("or") && DateWords.number(sentence.norm(i + 1)) > 0) {
-                    number = DateWords.number(sentence.norm(i + 1));
+                if (sentence.norm(i).equals("or") && DateWords.number(sentence, i + 1) > 0) {
+                    number = DateWords.number(sentence, i + 1);
                     i += 2;
                 }
             }

@@ -42,7 +42,7 @@ final class TimePhrases {
             }
             case "half" -> {
                 boolean past = sentence.norm(from + 1).equals("past");
-                int hour = DateWords.number(sentence.norm(from + (past ? 2 : 1)));
+                int hour = DateWords.number(sentence, from + (past ? 2 : 1));
                 if (hour >= 1
                         && hour <= 12
                         && (past || introduced(from))
@@ -81,7 +81,7 @@ final class TimePhrases {
 
     private Optional<DatePhrase> minutesPastOrTo(int from) {
         String word = sentence.norm(from);
-        int minutes = word.equals("quarter") ? 15 : DateWords.number(word);
+        int minutes = word.equals("quarter") ? 15 : DateWords.number(sentence, from);
         int next = from + 1;
         if (word.equals("a") && sentence.norm(next).equals("quarter")) {
             minutes = 15;
@@ -95,7 +95,7 @@ final class TimePhrases {
         }
         boolean past = sentence.norm(next).equals("past");
         boolean to = sentence.norm(next).equals("to") && (minutes == 15 || minutes % 5 == 0);
-        int hour = DateWords.number(sentence.norm(next + 1));
+        int hour = DateWords.number(sentence, next + 1);
         if ((!past && !to) || hour < 1 || hour > 12 || (to && minutes != 15 && !introduced(from))) {
             return Optional.empty();
         }
@@ -147,7 +147,7 @@ final class TimePhrases {
     private Optional<DatePhrase> clockAt(int from) {
         String word = sentence.norm(from);
         if (!Character.isDigit(word.charAt(0))) {
-            int hour = DateWords.number(word);
+            int hour = DateWords.number(sentence, from);
             if (hour >= 1 && hour <= 12 && !word.startsWith("a") && isClockUnit(sentence.norm(from + 1))) {
                 return withUnit(from, hour, 0);
             }
@@ -233,11 +233,11 @@ final class TimePhrases {
         if (word.isEmpty()) {
             return Optional.empty();
         }
-        int hour = DateWords.number(word);
+        int hour = DateWords.number(sentence, from);
         boolean plain = hour >= 1 && hour <= 23 && word.length() <= 6 && !word.equals("a") && !word.equals("an");
         boolean follows = from + 1 >= sentence.size()
                 || sentence.at(from + 1).followsMark()
-                || (DateWords.mayFollowADate(sentence.norm(from + 1)) && DateWords.month(sentence.norm(from + 1)) < 0);
+                || (DateWords.mayFollowADate(sentence, from + 1) && DateWords.month(sentence, from + 1) < 0);
         if (!plain || !introduced(from) || !follows) {
             return Optional.empty();
         }

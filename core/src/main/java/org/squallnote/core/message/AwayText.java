@@ -1,8 +1,8 @@
 package org.squallnote.core.message;
 
 import java.util.List;
-import java.util.Locale;
-import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.Letters;
+import org.squallnote.core.text.Wordings;
 
 /**
  * Knows the text of an out-of-office reply that lacks the headers of one. It says in its first lines that it is
@@ -11,9 +11,9 @@ import org.squallnote.core.text.WordList;
  */
 final class AwayText {
 
-    private static final List<String> AUTOMATIC = WordList.lines(AwayText.class, "automatic-text.txt");
-    private static final List<String> AWAY = WordList.lines(AwayText.class, "away-text.txt");
-    private static final List<String> USUAL = WordList.lines(AwayText.class, "away-usual.txt");
+    private static final Wordings AUTOMATIC = Wordings.listed(AwayText.class, "automatic-text.txt");
+    private static final Wordings AWAY = Wordings.listed(AwayText.class, "away-text.txt");
+    private static final Wordings USUAL = Wordings.listed(AwayText.class, "away-usual.txt");
     private static final int BEGINNING = 400;
     private static final int LONGEST = 1_500;
 
@@ -24,9 +24,9 @@ final class AwayText {
             return false;
         }
         String beginning = folded(text, BEGINNING);
-        boolean automatic = containsAny(beginning, AUTOMATIC);
+        boolean automatic = AUTOMATIC.isAnyIn(beginning);
         boolean asks = beginning.indexOf('?') >= 0;
-        if (!automatic && (asks || !containsAny(beginning, AWAY) || greetsByName(beginning))) {
+        if (!automatic && (asks || !AWAY.isAnyIn(beginning) || greetsByName(beginning))) {
             return false;
         }
         String lower = folded(text, LONGEST + 1);
@@ -34,32 +34,24 @@ final class AwayText {
             return lower.length() <= LONGEST;
         }
         String firstSentence = beginning.split("[.!]", 2)[0];
-        long usual = USUAL.stream().filter(lower::contains).count();
-        boolean opens = containsAny(firstSentence, AWAY);
+        int usual = USUAL.countIn(lower);
+        boolean opens = AWAY.isAnyIn(firstSentence);
         return usual >= 2 || (opens && usual >= 1);
     }
 
     /** The beginning in lower case, with one space where there is white space. */
     private static String folded(String text, int most) {
-        StringBuilder folded = new StringBuilder(most);
-        for (int i = 0; i < text.length() && folded.length() < most; i++) {
+        char[] folded = new char[Math.min(most, text.length())];
+        int length = 0;
+        for (int i = 0; i < text.length() && length < folded.length; i++) {
             char c = text.charAt(i);
-            if (!Character.isWhitespace(c)) {
-                folded.append(c == '’' ? '\'' : c);
-            } else if (folded.length() > 0 && folded.charAt(folded.length() - 1) != ' ') {
-                folded.append(' ');
+            if (!Letters.isSpace(c)) {
+                folded[length++] = Letters.folded(c);
+            } else if (length > 0 && folded[length - 1] != ' ') {
+                folded[length++] = ' ';
             }
         }
-        return folded.toString().toLowerCase(Locale.ROOT);
-    }
-
-    private static boolean containsAny(String text, List<String> words) {
-        for (String each : words) {
-            if (text.contains(each)) {
-                return true;
-            }
-        }
-        return false;
+        return new String(folded, 0, length);
     }
 
     /** "Hi Piet" greets somebody; "Hello," and "Dear sender" do not. */

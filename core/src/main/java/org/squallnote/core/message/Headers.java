@@ -30,12 +30,15 @@ public final class Headers {
 
     /** The value of a field, absent when the message does not carry it. */
     public Optional<String> value(String name) {
+        if (valuesByLowerName.isEmpty()) {
+            return Optional.empty();
+        }
         return Optional.ofNullable(valuesByLowerName.get(name.toLowerCase(Locale.ROOT)));
     }
 
     /** Whether the message carries the field at all. */
     public boolean has(String name) {
-        return valuesByLowerName.containsKey(name.toLowerCase(Locale.ROOT));
+        return !valuesByLowerName.isEmpty() && valuesByLowerName.containsKey(name.toLowerCase(Locale.ROOT));
     }
 
     /** The value in lower case, empty when the field is missing. */

@@ -20,7 +20,8 @@ final class Acts {
     private final People people;
 
     Acts(List<ReadSentence> sentences, DateContext context, People people) {
-        this.said = sentences.stream().filter(read -> !read.isSalutation()).toList();
+        this.said = new ArrayList<>(sentences);
+        this.said.removeIf(ReadSentence::isSalutation);
         this.context = context;
         this.people = people;
     }
@@ -31,46 +32,71 @@ final class Acts {
 
     boolean onlyThanks() {
         // "Yes, perfect, thanks" answers what was asked.
-        return isAll("thanks", "praise")
-                && said.stream().anyMatch(read -> read.has("thanks"))
-                && said.stream().noneMatch(read -> saysYesOrNo(read.sentence()));
+        return isAll("thanks", "praise") && says("thanks") && !saysYesOrNo();
     }
 
     private boolean isAll(String... labels) {
-        return !said.isEmpty()
-                && said.stream().allMatch(read -> read.asks().isEmpty() && read.consistsOf(labels) && !isHolding(read))
-                && promises().isEmpty();
+        for (ReadSentence read : said) {
+            if (!read.asks().isEmpty() || !read.consistsOf(labels) || isHolding(read)) {
+                return false;
+            }
+        }
+        return !said.isEmpty() && promises().isEmpty();
     }
 
     /** Whether the first thing said thanks or confirms. */
     boolean opensWithThanks() {
-        return said.stream()
-                .limit(1)
-                .anyMatch(read -> read.has("thanks") || read.has("praise") || read.consistsOf("confirm"));
+        if (said.isEmpty()) {
+            return false;
+        }
+        ReadSentence first = said.get(0);
+        return first.has("thanks") || first.has("praise") || first.consistsOf("confirm");
     }
 
     boolean holds() {
-        return said.stream().anyMatch(this::isHolding);
+        for (ReadSentence read : said) {
+            if (isHolding(read)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isHolding(ReadSentence read) {
-        return read.acts().stream()
-                .anyMatch(act -> act.label().equals("holding")
-                        && isFirstPerson(read.sentence(), act)
-                        && !read.sentence().at(act.fromInclusive()).quoted()
-                        && read.found().stream()
-                                .noneMatch(ask -> ask.from() <= act.fromInclusive()
-                                        && read.parts().clauseOf(ask.from())
-                                                == read.parts().clauseOf(act.fromInclusive())
-                                        && ask.kind() != Ask.Kind.QUESTION));
+        for (PhraseMatch act : read.acts()) {
+            boolean holding = act.label().equals("holding")
+                    && isFirstPerson(read.sentence(), act)
+                    && !read.sentence().at(act.fromInclusive()).quoted();
+            if (holding && !isPartOfAnAsk(read, act)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isPartOfAnAsk(ReadSentence read, PhraseMatch act) {
+        int clause = read.parts().clauseOf(act.fromInclusive());
+        for (SentenceAsks.Found ask : read.found()) {
+            if (ask.kind() != Ask.Kind.QUESTION
+                    && ask.from() <= act.fromInclusive()
+                    && read.parts().clauseOf(ask.from()) == clause) {
+                return true;
+            }
+        }
+        return false;
     }
 
     boolean solves() {
-        return said.stream().anyMatch(read -> read.has("solved"));
+        return says("solved");
     }
 
     boolean says(String label) {
-        return said.stream().anyMatch(read -> read.has(label));
+        for (ReadSentence read : said) {
+            if (read.has(label)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The first words that take an ask back. */
@@ -88,11 +114,16 @@ final class Acts {
     }
 
     private static boolean isInsideQuestion(ReadSentence read, PhraseMatch act) {
-        return read.sentence().isQuestion()
-                && read.found().stream()
-                        .anyMatch(ask ->
-                                read.parts().unitOf(ask.from()) == read.parts().unitOf(act.fromInclusive())
-                                        && ask.from() <= act.fromInclusive());
+        if (!read.sentence().isQuestion()) {
+            return false;
+        }
+        int unit = read.parts().unitOf(act.fromInclusive());
+        for (SentenceAsks.Found ask : read.found()) {
+            if (ask.from() <= act.fromInclusive() && read.parts().unitOf(ask.from()) == unit) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static Withdrawal withdrawal(Sentence sentence, PhraseMatch act) {
@@ -227,7 +258,7 @@ final class Acts {
             if (norm.equals("you") || norm.equals("your")) {
                 return false;
             }
-            boolean to = norm.equals("to") || Phrases.GIVING.contains(norm);
+            boolean to = norm.equals("to") || Phrases.GIVING.has(sentence, i);
             if (to && i + 1 < sentence.size()) {
                 People.Found somebody = people.at(sentence, i + 1);
                 if (somebody.isSomebody() && !people.isMe(somebody.addresses())) {
@@ -242,9 +273,8 @@ final class Acts {
     boolean onlyAsksBack() {
         boolean asked = false;
         for (ReadSentence read : said) {
-            boolean question = read.found().stream()
-                    .anyMatch(ask ->
-                            ask.kind() == Ask.Kind.QUESTION || read.sentence().isQuestion());
+            boolean question = asks(read, Ask.Kind.QUESTION)
+                    || (read.sentence().isQuestion() && !read.found().isEmpty());
             if (question && isAboutWhatWasSent(read.sentence())) {
                 return false;
             }
@@ -256,8 +286,7 @@ final class Acts {
                     || read.has("introduction")
                     || read.has("reason")
                     || isGreetingOnly(read);
-            boolean clarify =
-                    read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST) && clarifies(read.sentence());
+            boolean clarify = asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence());
             if (clarify) {
                 asked = true;
             } else if (!aside) {
@@ -265,6 +294,15 @@ final class Acts {
             }
         }
         return asked;
+    }
+
+    private static boolean asks(ReadSentence read, Ask.Kind kind) {
+        for (SentenceAsks.Found ask : read.found()) {
+            if (ask.kind() == kind) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "Did you get it?", "Have you seen my answer?": the writer has done what was asked. */
@@ -299,6 +337,15 @@ final class Acts {
         return false;
     }
 
+    private boolean saysYesOrNo() {
+        for (ReadSentence read : said) {
+            if (saysYesOrNo(read.sentence())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private static boolean saysYesOrNo(Sentence sentence) {
         return switch (sentence.norm(0)) {
             case "yes", "no", "yep", "yeah", "sure", "nope" -> true;
@@ -307,7 +354,6 @@ final class Acts {
     }
 
     private static boolean startsWithAnswer(ReadSentence read) {
-        return saysYesOrNo(read.sentence())
-                && !Clauses.isConjunction(read.sentence().norm(1));
+        return saysYesOrNo(read.sentence()) && !Clauses.isConjunction(read.sentence(), 1);
     }
 }

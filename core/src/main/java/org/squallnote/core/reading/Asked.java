@@ -28,10 +28,10 @@ final class Asked {
     Asked(MessageToRead message, Me me) {
         this.message = message;
         this.me = me;
-        this.myself = me.addresses().stream().sorted().findFirst().orElse("me");
+        this.myself = me.address();
         this.outgoing = me.is(message.from());
-        this.inTo = message.to().stream().anyMatch(me::is);
-        this.inCc = message.cc().stream().anyMatch(me::is);
+        this.inTo = me.isAmong(message.to());
+        this.inCc = me.isAmong(message.cc());
         boolean list = isDiscussionList(message.headers()) && !inTo && !inCc;
         this.toMany = message.inRoom() || list;
         this.recipients = allRecipients();
@@ -56,7 +56,7 @@ final class Asked {
             if (who.everybody()) {
                 asked.addAll(usual());
             }
-            boolean mine = asked.stream().anyMatch(me.addresses()::contains) || (who.everybody() && everybodyIsMe());
+            boolean mine = me.isOneOf(asked) || (who.everybody() && everybodyIsMe());
             return new Answer(asked, !outgoing && mine, false, true);
         }
         if (who.everybody()) {
@@ -82,9 +82,18 @@ final class Asked {
     private Set<String> present(Set<String> named) {
         Set<String> addressed = new LinkedHashSet<>(named);
         addressed.removeIf(address -> !me.addresses().contains(address)
-                && message.to().stream().noneMatch(party -> party.address().equals(address))
-                && message.cc().stream().noneMatch(party -> party.address().equals(address)));
+                && !isAmong(message.to(), address)
+                && !isAmong(message.cc(), address));
         return addressed.isEmpty() ? new LinkedHashSet<>(named) : addressed;
+    }
+
+    private static boolean isAmong(List<Party> parties, String address) {
+        for (Party party : parties) {
+            if (party.address().equals(address)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean onlyOnePossible() {
@@ -135,9 +144,14 @@ final class Asked {
         if (message.channel() == Channel.CHAT && !outgoing) {
             return Set.of(myself);
         }
-        return to.stream()
-                .filter(party -> !outgoing || !me.is(party))
-                .map(party -> me.is(party) ? myself : party.address())
-                .collect(Collectors.toCollection(LinkedHashSet::new));
+        Set<String> all = new LinkedHashSet<>();
+        for (Party party : to) {
+            if (!me.is(party)) {
+                all.add(party.address());
+            } else if (!outgoing) {
+                all.add(myself);
+            }
+        }
+        return all;
     }
 }

@@ -15,7 +15,7 @@ final class Carried {
     private static final int LONGEST_LINE_LOOKED_AT = 400;
 
     private static final List<String> WROTE = WordList.lines(Carried.class, "wrote.txt");
-    private static final List<String> FORWARDS = WordList.lines(Carried.class, "forwards.txt");
+    private static final Set<String> FORWARDS = Set.copyOf(WordList.lines(Carried.class, "forwards.txt"));
     private static final Set<String> HEADER_NAMES = Set.copyOf(WordList.lines(Carried.class, "header-names.txt"));
 
     private Carried() {}
@@ -43,22 +43,18 @@ final class Carried {
 
     /** Whether a forwarded or re-quoted message without marks starts at this line, which then goes to the end. */
     static boolean startsForward(List<String> lines, int at) {
-        String line = lines.get(at).toLowerCase(Locale.ROOT);
+        String line = lines.get(at);
         if (line.isEmpty()) {
             return false;
         }
         String words = stripped(line);
-        if (words.length() < line.length() || line.endsWith(":")) {
-            for (String forward : FORWARDS) {
-                if (words.equals(forward)) {
-                    return true;
-                }
-            }
+        if (words.length() < line.length() && FORWARDS.contains(words.toLowerCase(Locale.ROOT))) {
+            return true;
         }
         if (line.length() >= 20 && line.startsWith("____") && line.chars().allMatch(c -> c == '_')) {
             return headerLines(lines, at + 1) >= 2;
         }
-        return headerLines(lines, at) >= 3;
+        return line.indexOf(':') > 0 && headerLines(lines, at) >= 3;
     }
 
     private static String stripped(String line) {

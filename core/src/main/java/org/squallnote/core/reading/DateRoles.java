@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.squallnote.core.dates.DateContext;
@@ -8,6 +9,7 @@ import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Decides what the dates of a sentence are for: a deadline that is stated, a day tied to giving something, an event. */
 final class DateRoles {
@@ -34,9 +36,9 @@ final class DateRoles {
      */
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm) {}
 
-    private static final Set<String> VAGUE =
-            Set.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
-    private static final Set<String> SKIPPED = Set.of(
+    private static final WordSet VAGUE =
+            WordSet.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
+    private static final WordSet SKIPPED = WordSet.of(
             "about",
             "around",
             "roughly",
@@ -54,7 +56,7 @@ final class DateRoles {
             "latest",
             "back",
             "just");
-    private static final Set<String> DEADLINE_NOUNS = Set.of(
+    private static final WordSet DEADLINE_NOUNS = WordSet.of(
             "deadline",
             "due",
             "cut-off",
@@ -67,7 +69,7 @@ final class DateRoles {
             "required",
             "needed",
             "wanted");
-    private static final Set<String> STAYING = Set.of(
+    private static final WordSet STAYING = WordSet.of(
             "open",
             "closed",
             "away",
@@ -110,34 +112,50 @@ final class DateRoles {
             "shut",
             "back",
             "extended");
-    private static final Set<String> SUITING =
-            Set.of("works", "work", "suits", "suit", "fits", "fit", "convenient", "possible", "ok", "okay");
-    private static final Set<String> FINE =
-            Set.of("fine", "ok", "okay", "soon", "early", "plenty", "enough", "good", "great", "lovely", "perfect");
+    private static final WordSet SUITING =
+            WordSet.of("works", "work", "suits", "suit", "fits", "fit", "convenient", "possible", "ok", "okay");
+    private static final WordSet FINE =
+            WordSet.of("fine", "ok", "okay", "soon", "early", "plenty", "enough", "good", "great", "lovely", "perfect");
     /** "print twenty maps for tomorrow": what is made then, not "the menu for tomorrow". */
-    private static final Set<String> MADE = Set.of(
+    private static final WordSet MADE = WordSet.of(
             "print", "prepare", "make", "bring", "copy", "bake", "pack", "buy", "get", "draft", "write", "design");
 
     /** What stands between an event and its day; "the ferry people today" has another noun there. */
-    private static final Set<String> BEHIND_A_NOUN = Set.of(
+    private static final WordSet BEHIND_A_NOUN = WordSet.of(
             "on", "at", "in", "of", "for", "with", "from", "to", "this", "next", "is", "and", "or", "here", "there");
 
     /** "Do you have time on Friday?" */
-    private static final Set<String> FREE = Set.of("time", "room", "space", "capacity", "anything", "plans");
+    private static final WordSet HAPPENS = happens();
 
-    private static final Set<String> HAVING =
-            Set.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
+    /** What may stand behind a noun that is the head of its group: not so in "the ferry people today". */
+    private static final WordSet HEADS = heads();
 
-    private static final Set<String> SUBJECTS = Set.of(
+    private static final WordSet AWAITED = WordSet.of("due", "needed", "supposed");
+
+    private static final WordSet WANTING = WordSet.of("need", "want", "require", "like", "must", "should");
+
+    private static final WordSet USING = WordSet.of("have", "use", "borrow", "rent", "hire");
+
+    private static final WordSet NEEDING = WordSet.of("need", "needs", "needed", "want", "wants");
+
+    private static final WordSet TELLING_NOTHING =
+            WordSet.of("if", "possible", "on", "at", "for", "can", "you", "in", "some", "time");
+
+    private static final WordSet FREE = WordSet.of("time", "room", "space", "capacity", "anything", "plans");
+
+    private static final WordSet HAVING =
+            WordSet.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
+
+    private static final WordSet SUBJECTS = WordSet.of(
             "i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
 
     /** Past forms that do not end in "ed". */
-    private static final Set<String> PAST = Set.of(
+    private static final WordSet PAST = WordSet.of(
             "made", "sent", "gave", "wrote", "told", "said", "brought", "took", "got", "found", "saw", "met", "had",
             "did", "came", "went", "bought", "left", "showed", "held", "paid", "spoke");
 
-    private static final Set<String> PRONOUNS =
-            Set.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
+    private static final WordSet PRONOUNS =
+            WordSet.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
     private final Sentence sentence;
     private final Parts parts;
@@ -154,8 +172,8 @@ final class DateRoles {
     Dated roleOf(DatePhrase phrase, int dates, boolean needed) {
         int k = phrase.fromInclusive() - 1;
         boolean vague = false;
-        while (k >= 0 && SKIPPED.contains(sentence.norm(k)) && !isEdge(k + 1)) {
-            vague |= VAGUE.contains(sentence.norm(k));
+        while (k >= 0 && SKIPPED.has(sentence, k) && !isEdge(k + 1)) {
+            vague |= VAGUE.has(sentence, k);
             k--;
         }
         if (k >= 0 && isEdge(k + 1)) {
@@ -201,7 +219,7 @@ final class DateRoles {
             case "than" -> {
                 return Role.STATED;
             }
-            case "until", "till", "til" -> {
+            case "until", "till" -> {
                 return until(k);
             }
             case "from", "since", "after", "of", "as", "starting", "following" -> {
@@ -259,8 +277,7 @@ final class DateRoles {
         for (int i = phrase.fromInclusive() - 1; i > 0 && parts.unitOf(i) == unit; i--) {
             boolean should =
                     sentence.norm(i).equals("have") && sentence.at(i - 1).is("should", "ought", "supposed");
-            boolean was = sentence.at(i).is("due", "needed", "supposed")
-                    && sentence.at(i - 1).is("was", "were");
+            boolean was = AWAITED.has(sentence, i) && sentence.at(i - 1).is("was", "were");
             if (should || was) {
                 return true;
             }
@@ -285,7 +302,7 @@ final class DateRoles {
         boolean open =
                 before.equals("if") || before.equals("whether") || before.equals("does") || before.equals("would");
         return open
-                && (SUITING.contains(next)
+                && (SUITING.has(sentence, phrase.toExclusive())
                         || (next.equals("is")
                                 && !sentence.norm(phrase.toExclusive() + 1).equals("the"))
                         || next.equals("'s"));
@@ -298,8 +315,7 @@ final class DateRoles {
             return true;
         }
         int adjective = verb.equals("is") ? at + 1 : verb.equals("would") || verb.equals("will") ? at + 2 : -1;
-        return adjective > 0
-                && (FINE.contains(sentence.norm(adjective)) || FINE.contains(sentence.norm(adjective + 1)));
+        return adjective > 0 && (FINE.has(sentence, adjective) || FINE.has(sentence, adjective + 1));
     }
 
     /** "the Thursday meeting": a day between an article and a noun. */
@@ -308,7 +324,7 @@ final class DateRoles {
         if (to >= sentence.size() || sentence.at(to).followsMark()) {
             return false;
         }
-        if (Phrases.EVENT.contains(sentence.norm(to))) {
+        if (Phrases.EVENT.has(sentence, to)) {
             return true;
         }
         String before = sentence.norm(phrase.fromInclusive() - 1);
@@ -320,9 +336,7 @@ final class DateRoles {
                 || before.equals("his")
                 || before.equals("her")
                 || (first.equals("the") && phrase.time().isEmpty() && phrase.form() == Form.DAY);
-        String next = sentence.norm(to);
-        boolean functionWord =
-                Clauses.isLeadIn(next) || Clauses.isConjunction(next) || next.length() <= 3 || NotNames.isOne(next);
+        boolean functionWord = sentence.norm(to).length() <= 3 || NotNames.isOne(sentence, to);
         return determined && !functionWord;
     }
 
@@ -337,7 +351,10 @@ final class DateRoles {
         int clause = parts.clauseOf(phrase.fromInclusive());
         for (int i = parts.firstOfClause(clause); i < phrase.fromInclusive(); i++) {
             String norm = sentence.norm(i);
-            if (!Clauses.isLeadIn(norm) && !norm.equals("on") && !norm.equals("by") && !SKIPPED.contains(norm)) {
+            if (!Clauses.isLeadIn(sentence, i)
+                    && !norm.equals("on")
+                    && !norm.equals("by")
+                    && !SKIPPED.has(sentence, i)) {
                 return false;
             }
         }
@@ -352,12 +369,12 @@ final class DateRoles {
             if ((named || i < phrase.fromInclusive() - 5) && !norm.equals("deadline")) {
                 continue;
             }
-            if (DEADLINE_NOUNS.contains(norm)) {
+            if (DEADLINE_NOUNS.has(sentence, i)) {
                 boolean closes = norm.equals("closes") || norm.equals("expires");
                 boolean version = norm.equals("latest") && i < phrase.fromInclusive() - 2;
                 return !closes && !version;
             }
-            named |= Phrases.EVENT.contains(norm);
+            named |= Phrases.EVENT.has(sentence, i);
             if (sentence.at(i).before() == ',' && i < phrase.fromInclusive() - 1) {
                 return false;
             }
@@ -365,43 +382,51 @@ final class DateRoles {
         return false;
     }
 
+    private static WordSet heads() {
+        Set<String> heads = new HashSet<>(BEHIND_A_NOUN.words());
+        heads.addAll(HAPPENS.words());
+        return WordSet.of(heads);
+    }
+
+    /** "sail" and "sails". */
+    private static WordSet happens() {
+        Set<String> happens = new HashSet<>(Phrases.HAPPENING.words());
+        Phrases.HAPPENING.words().forEach(verb -> happens.add(verb + "s"));
+        return WordSet.of(happens);
+    }
+
     private Role until(int k) {
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
             boolean handedIn = sentence.norm(i).equals("in")
-                    && (PRONOUNS.contains(sentence.norm(i - 1)) || Phrases.GIVING.contains(sentence.norm(i - 1)));
-            if (STAYING.contains(sentence.norm(i)) && !handedIn) {
+                    && (PRONOUNS.has(sentence, i - 1) || Phrases.GIVING.has(sentence, i - 1));
+            if (STAYING.has(sentence, i) && !handedIn) {
                 return Role.MENTION;
             }
-            if (Phrases.GIVING.contains(sentence.norm(i))
+            if (Phrases.GIVING.has(sentence, i)
                     || sentence.at(i).is("do", "make", "manage", "needs", "wants", "requires")) {
                 return Role.STATED;
             }
         }
-        return k == 0 || Phrases.OBJECT.contains(sentence.norm(k - 1)) ? Role.STATED : Role.MENTION;
+        return k == 0 || Phrases.OBJECT.has(sentence, k - 1) ? Role.STATED : Role.MENTION;
     }
 
     /** "I need it for Friday" sets a day; "the menu for Friday" names one. */
     private Role forDate(DatePhrase phrase, int k) {
-        String before = sentence.norm(k - 1);
         boolean needs = false;
         boolean gives = false;
         boolean made = false;
         boolean named = false;
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
             String norm = sentence.norm(i);
-            needs |= norm.equals("need")
-                    || norm.equals("needs")
-                    || norm.equals("want")
-                    || norm.equals("wants")
-                    || norm.equals("needed");
-            gives |= Phrases.GIVING.contains(norm);
-            made |= !named && MADE.contains(norm);
+            needs |= NEEDING.has(sentence, i);
+            gives |= Phrases.GIVING.has(sentence, i);
+            made |= !named && MADE.has(sentence, i);
             named |= norm.equals("the") || norm.equals("your") || norm.equals("our") || norm.equals("my");
         }
         if (made) {
             return Role.TIED;
         }
-        if (PRONOUNS.contains(before)) {
+        if (PRONOUNS.has(sentence, k - 1)) {
             return needs || gives ? Role.TIED : Role.EVENT;
         }
         return needs && phrase.form() != Form.PERIOD ? Role.TIED : Role.EVENT;
@@ -416,8 +441,8 @@ final class DateRoles {
             String norm = sentence.norm(i);
             boolean near = start - i <= 2;
             boolean place = sentence.norm(i - 1).equals("at");
-            boolean head = i == start || isHead(sentence.norm(i + 1));
-            if (near && head && !place && Phrases.EVENT.contains(norm) && !Phrases.GIVING.contains(norm)) {
+            boolean head = i == start || HEADS.has(sentence, i + 1);
+            if (near && head && !place && Phrases.EVENT.has(sentence, i) && !Phrases.GIVING.has(sentence, i)) {
                 return Role.EVENT;
             }
             if (norm.equals("who")
@@ -429,7 +454,7 @@ final class DateRoles {
                 return Role.EVENT;
             }
             if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
-                    || (norm.equals("have") && FREE.contains(sentence.norm(i + 1)))
+                    || (norm.equals("have") && FREE.has(sentence, i + 1))
                     || isUseThen(i)
                     || isDoneByThen(i)
                     || isAskedOfTheWriter(i)) {
@@ -438,18 +463,18 @@ final class DateRoles {
             if (isLeaving(i)) {
                 return Role.TIED;
             }
-            if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.contains(norm)) {
+            if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.has(sentence, i)) {
                 // "send it before you go home today": the day of sending as well.
                 i -= 2;
                 continue;
             }
-            if (isHappening(norm) && isVerbHere(i) && !(needed && norm.equals("be"))) {
+            if (HAPPENS.has(sentence, i) && isVerbHere(i) && !(needed && norm.equals("be"))) {
                 return Role.EVENT;
             }
-            if (Phrases.GIVING.contains(norm) && isVerbHere(i) && !isNeedOfAll(i)) {
+            if (Phrases.GIVING.has(sentence, i) && isVerbHere(i) && !isNeedOfAll(i)) {
                 return Role.TIED;
             }
-            needsHere |= sentence.at(i).is("need", "want", "require", "like", "must", "should");
+            needsHere |= WANTING.has(sentence, i);
             boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
             if (clauseBegins && saysSomething(i, start)) {
                 return needed && needsHere ? Role.TIED : followed(phrase, unit);
@@ -474,36 +499,12 @@ final class DateRoles {
         return false;
     }
 
-    private static boolean isHappening(String norm) {
-        return Phrases.HAPPENING.contains(norm)
-                || (norm.length() > 4
-                        && norm.endsWith("s")
-                        && Phrases.HAPPENING.contains(norm.substring(0, norm.length() - 1)));
-    }
-
-    /** Whether a noun with this word behind it is not the first half of another: not so in "the ferry people today". */
-    private static boolean isHead(String behind) {
-        String base = behind.endsWith("s") ? behind.substring(0, behind.length() - 1) : behind;
-        return BEHIND_A_NOUN.contains(behind) || Phrases.HAPPENING.contains(base) || Phrases.HAPPENING.contains(behind);
-    }
-
     /** "the truck gets packed on Wednesday" is a clause of its own; "if possible on Friday" goes with the one before. */
     private boolean saysSomething(int from, int toInclusive) {
         int telling = 0;
         for (int i = from; i <= toInclusive; i++) {
-            String norm = sentence.norm(i);
-            boolean small = Clauses.isLeadIn(norm)
-                    || SKIPPED.contains(norm)
-                    || norm.equals("if")
-                    || norm.equals("possible")
-                    || norm.equals("on")
-                    || norm.equals("at")
-                    || norm.equals("for")
-                    || norm.equals("can")
-                    || norm.equals("you")
-                    || norm.equals("in")
-                    || norm.equals("some")
-                    || norm.equals("time");
+            boolean small =
+                    Clauses.isLeadIn(sentence, i) || SKIPPED.has(sentence, i) || TELLING_NOTHING.has(sentence, i);
             telling += small ? 0 : 1;
         }
         return telling > 1;
@@ -514,11 +515,10 @@ final class DateRoles {
         for (int i = phrase.toExclusive();
                 i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit;
                 i++) {
-            String norm = sentence.norm(i);
-            if (Phrases.HAPPENING.contains(norm)) {
+            if (Phrases.HAPPENING.has(sentence, i)) {
                 return Role.EVENT;
             }
-            if (Phrases.GIVING.contains(norm)) {
+            if (Phrases.GIVING.has(sentence, i)) {
                 return Role.TIED;
             }
         }
@@ -532,12 +532,11 @@ final class DateRoles {
 
     /** "Could we have the slipway on Saturday?": for that time, not by then. */
     private boolean isUseThen(int i) {
-        if (!sentence.at(i).is("have", "use", "borrow", "rent", "hire")
-                || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
+        if (!USING.has(sentence, i) || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
             return false;
         }
         for (int at = i + 1; at < Math.min(sentence.size(), i + 5); at++) {
-            if (Phrases.USABLE.contains(sentence.norm(at))) {
+            if (Phrases.USABLE.has(sentence, at)) {
                 return true;
             }
         }
@@ -547,19 +546,17 @@ final class DateRoles {
     /** "that Tom made on Friday", "you showed us on 3 March". */
     private boolean isDoneByThen(int i) {
         String norm = sentence.norm(i);
-        boolean past = PAST.contains(norm) || (norm.length() > 4 && norm.endsWith("ed") && !norm.equals("need"));
-        String before = sentence.norm(i - 1);
+        boolean past = PAST.has(sentence, i) || (norm.length() > 4 && norm.endsWith("ed") && !norm.equals("need"));
         return past
                 && i > 0
-                && (SUBJECTS.contains(before) || (sentence.at(i - 1).capital() && !NotNames.isOne(before)))
+                && (SUBJECTS.has(sentence, i - 1) || (sentence.at(i - 1).capital() && !NotNames.isOne(sentence, i - 1)))
                 && !sentence.at(Math.max(0, i - 2)).is("have", "has", "had")
                 && !sentence.at(i).is("wanted", "needed", "liked");
     }
 
     /** "Can I call you on Friday?", "Do we need to bring anything on Friday?" ask about a day of the writer. */
     private boolean isAskedOfTheWriter(int i) {
-        String norm = sentence.norm(i);
-        if (!Phrases.GIVING.contains(norm) || HAVING.contains(norm)) {
+        if (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i)) {
             return false;
         }
         boolean obliged = sentence.norm(i - 1).equals("to");
@@ -581,7 +578,7 @@ final class DateRoles {
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */
     private boolean isLeaving(int i) {
         String norm = sentence.norm(i);
-        return (norm.equals("leave") || norm.equals("put")) && Phrases.OBJECT.contains(sentence.norm(i + 1));
+        return (norm.equals("leave") || norm.equals("put")) && Phrases.OBJECT.has(sentence, i + 1);
     }
 
     /** "the order", "a quote" are nouns; "to order", "please order" are not. */
@@ -627,7 +624,7 @@ final class DateRoles {
     /** "Let me know by Friday if that works": the condition is the question. */
     private boolean isWhatIsAsked(PhraseMatch soft) {
         int from = soft.fromInclusive();
-        if (!sentence.norm(from).equals("if") || !PRONOUNS.contains(sentence.norm(from + 1))) {
+        if (!sentence.norm(from).equals("if") || !PRONOUNS.has(sentence, from + 1)) {
             return false;
         }
         for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {

@@ -14,6 +14,7 @@ import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
+import org.squallnote.core.text.WordSet;
 
 /**
  * Finds the explicit deadline of the asks that pass a test (those meant for me, or those of somebody whom I ask): in their
@@ -24,12 +25,14 @@ final class Deadlines {
     /** A fragment such as "By Friday if possible." has at most this many words. */
     private static final int LONGEST_FRAGMENT = 9;
 
-    private static final Set<String> STARTS =
-            Set.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
-    /** What is said behind "the" or "this" of a date named before. */
-    private static final Set<String> SAME = Set.of("same", "date", "deadline");
+    private static final WordSet LIMITS = WordSet.of("by", "before", "until", "till");
 
-    private static final Set<String> BEFORE_A_BARE_DATE = Set.of(
+    private static final WordSet STARTS =
+            WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
+    /** What is said behind "the" or "this" of a date named before. */
+    private static final WordSet SAME = WordSet.of("same", "date", "deadline");
+
+    private static final WordSet BEFORE_A_BARE_DATE = WordSet.of(
             "on",
             "by",
             "ideally",
@@ -131,7 +134,7 @@ final class Deadlines {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() && asking[s]; i++) {
-                if (!sentence.at(i).is("by", "before", "until", "till") || !saysThen(sentence, i + 1)) {
+                if (!LIMITS.has(sentence, i) || !saysThen(sentence, i + 1)) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
@@ -150,8 +153,8 @@ final class Deadlines {
     private static boolean saysThen(Sentence sentence, int at) {
         return switch (sentence.norm(at)) {
             case "then", "that" -> true;
-            case "it" -> STARTS.contains(sentence.norm(at + 1));
-            case "the", "this" -> SAME.contains(sentence.norm(at + 1));
+            case "it" -> STARTS.has(sentence, at + 1);
+            case "the", "this" -> SAME.has(sentence, at + 1);
             default -> false;
         };
     }
@@ -222,6 +225,9 @@ final class Deadlines {
     }
 
     private List<Dated> datesOf(ReadSentence read) {
+        if (read.dates().isEmpty()) {
+            return List.of();
+        }
         DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context);
         List<Dated> dated = new ArrayList<>();
         for (DatePhrase phrase : read.dates()) {
@@ -403,7 +409,7 @@ final class Deadlines {
             boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
             boolean must = sentence.at(i + 1).is("have", "need", "must");
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
-            boolean gives = must && Phrases.GIVING.contains(sentence.norm(verb));
+            boolean gives = must && Phrases.GIVING.has(sentence, verb);
             boolean perfect =
                     sentence.norm(i + 1).equals("have") && sentence.norm(i + 2).equals("promised");
             boolean promised = perfect
@@ -510,7 +516,7 @@ final class Deadlines {
                     }
                 }
                 case "asked" -> {
-                    if (sentence.norm(i + 1).equals("to") && Phrases.GIVING.contains(sentence.norm(i + 2))) {
+                    if (sentence.norm(i + 1).equals("to") && Phrases.GIVING.has(sentence, i + 2)) {
                         return true;
                     }
                 }
@@ -532,8 +538,7 @@ final class Deadlines {
             return false;
         }
         for (int i = 0; i < dated.lead(); i++) {
-            if (!BEFORE_A_BARE_DATE.contains(sentence.norm(i))
-                    && !org.squallnote.core.text.Clauses.isLeadIn(sentence.norm(i))) {
+            if (!BEFORE_A_BARE_DATE.has(sentence, i) && !org.squallnote.core.text.Clauses.isLeadIn(sentence, i)) {
                 return false;
             }
         }
@@ -550,10 +555,11 @@ final class Deadlines {
     private List<Deadline> ofSubject(String subject) {
         List<Deadline> found = new ArrayList<>();
         for (Sentence sentence : SentenceSplitter.split(subject)) {
-            Parts parts = new Parts(sentence);
-            List<PhraseMatch> acts = Phrases.BOOK.in(sentence);
-            DateRoles roles = new DateRoles(sentence, parts, acts, context);
             List<DatePhrase> dates = DateScanner.in(sentence, context);
+            if (dates.isEmpty()) {
+                continue;
+            }
+            DateRoles roles = new DateRoles(sentence, new Parts(sentence), Phrases.BOOK.in(sentence), context);
             for (DatePhrase phrase : dates) {
                 Dated dated = roles.roleOf(phrase, dates.size(), false);
                 boolean end = phrase.form() == DatePhrase.Form.END;

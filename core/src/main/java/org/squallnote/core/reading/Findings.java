@@ -64,9 +64,10 @@ final class Findings {
         Optional<Withdrawal> withdrawal = automatic ? Optional.empty() : withdrawal(acts);
         List<Ask> asks = automatic ? List.of() : asks();
         boolean outgoing = me.is(message.from());
-        boolean asksMe = !outgoing && !automatic && (asks.stream().anyMatch(Ask::ofMe) || invitesMe() || countersMe());
+        boolean asked = asksMe(asks);
+        boolean asksMe = !outgoing && !automatic && (asked || invitesMe() || countersMe());
         Deadlines deadlines = new Deadlines(sentences, context, outgoing ? any -> true : Ask::ofMe);
-        boolean dated = !automatic && (outgoing || asks.stream().anyMatch(Ask::ofMe));
+        boolean dated = !automatic && (outgoing || asked);
         Optional<Deadline> replyBy = dated ? deadlines.explicit(Reader.bounded(message.subject())) : Optional.empty();
         Hints hints = automatic || replyBy.isEmpty() ? hints(asksMe) : new Hints(List.of(), Optional.empty());
         boolean says = !automatic;
@@ -93,6 +94,15 @@ final class Findings {
                 nature.nature() == Nature.AUTO_REPLY ? returnsOn() : Optional.empty(),
                 nature.nature() == Nature.BOUNCE ? failedRecipients() : List.of(),
                 cut);
+    }
+
+    private static boolean asksMe(List<Ask> asks) {
+        for (Ask ask : asks) {
+            if (ask.ofMe()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private Optional<Withdrawal> withdrawal(Acts acts) {
@@ -148,8 +158,7 @@ final class Findings {
         if (nature.nature() != Nature.INVITATION) {
             return false;
         }
-        boolean inTo = message.to().stream().anyMatch(me::is);
-        return inTo
+        return me.isAmong(message.to())
                 || message.to().isEmpty()
                 || (!me.name().isBlank() && message.text().contains(me.name()))
                 || me.addresses().stream()
@@ -159,8 +168,7 @@ final class Findings {
 
     /** A counter-proposal to my invitation wants an answer (RFC 5546 section 3.2.7). */
     private boolean countersMe() {
-        return message.calendarMethod().filter("COUNTER"::equals).isPresent()
-                && message.to().stream().anyMatch(me::is);
+        return message.calendarMethod().filter("COUNTER"::equals).isPresent() && me.isAmong(message.to());
     }
 
     private Weight weight(Acts acts) {

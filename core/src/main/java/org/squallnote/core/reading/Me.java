@@ -22,6 +22,35 @@ public record Me(String name, Set<String> addresses, List<String> nicknames) {
         nicknames = List.copyOf(nicknames);
     }
 
+    /** The one of my addresses that stands for me where people are told apart. */
+    String address() {
+        String first = "";
+        for (String address : addresses) {
+            first = first.isEmpty() || address.compareTo(first) < 0 ? address : first;
+        }
+        return first.isEmpty() ? "me" : first;
+    }
+
+    /** Whether one of the parties is me. */
+    boolean isAmong(List<Party> parties) {
+        for (Party party : parties) {
+            if (is(party)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether one of the addresses is mine. */
+    boolean isOneOf(Set<String> some) {
+        for (String address : some) {
+            if (addresses.contains(address)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Whether the party is me. */
     public boolean is(Party party) {
         return addresses.contains(party.address());

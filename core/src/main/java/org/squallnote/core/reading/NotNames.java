@@ -1,18 +1,20 @@
 package org.squallnote.core.reading;
 
-import java.util.HashSet;
-import java.util.Set;
 import org.squallnote.core.text.Clauses;
-import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Words that stand where a name could and are none. */
 final class NotNames {
 
-    private static final Set<String> WORDS = new HashSet<>(WordList.lines(NotNames.class, "not-names.txt"));
+    private static final WordSet WORDS = WordSet.listed(NotNames.class, "not-names.txt");
 
     private NotNames() {}
 
-    static boolean isOne(String norm) {
-        return WORDS.contains(norm) || Clauses.isLeadIn(norm) || Clauses.isConjunction(norm) || norm.endsWith("ly");
+    static boolean isOne(Sentence sentence, int index) {
+        return WORDS.has(sentence, index)
+                || Clauses.isLeadIn(sentence, index)
+                || Clauses.isConjunction(sentence, index)
+                || sentence.norm(index).endsWith("ly");
     }
 }

@@ -58,6 +58,10 @@ public record OwnWords(String text, List<Line> lines) {
             if (kinds[i] != null) {
                 continue;
             }
+            if (!forwarded && bare.get(i).isEmpty()) {
+                kinds[i] = Kind.OWN;
+                continue;
+            }
             forwarded |= Carried.startsForward(bare, i);
             int attribution = forwarded ? 0 : Carried.attributionAt(bare, i);
             if (forwarded) {
@@ -126,18 +130,18 @@ public record OwnWords(String text, List<Line> lines) {
 
     /** Where the own lines stand. */
     public List<Span> ownLines() {
-        return lines.stream()
-                .filter(line -> line.kind() == Kind.OWN)
-                .map(Line::span)
-                .toList();
+        return linesOf(Kind.OWN);
     }
 
     /** Where the lines of that kind stand. */
     public List<Span> linesOf(Kind kind) {
-        return lines.stream()
-                .filter(line -> line.kind() == kind)
-                .map(Line::span)
-                .toList();
+        List<Span> spans = new ArrayList<>();
+        for (Line line : lines) {
+            if (line.kind() == kind) {
+                spans.add(line.span());
+            }
+        }
+        return spans;
     }
 
     private String joined(boolean own) {

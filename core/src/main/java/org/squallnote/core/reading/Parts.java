@@ -2,12 +2,29 @@ package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /**
  * The parts of a sentence: a <em>clause</em> lies between any two marks or conjunctions, a <em>unit</em> between strong
  * marks or conjunctions, so that "if you have questions, call me" is one unit of two clauses.
  */
 final class Parts {
+
+    private static final WordSet ALWAYS_JOINTS = WordSet.of("because", "but", "otherwise");
+
+    private static final WordSet JOINTS =
+            WordSet.of("because", "but", "otherwise", "as", "and", "so", "then", "or", "plus");
+
+    /** What a clause behind a conjunction begins with. */
+    private static final WordSet SUBJECTS = WordSet.of(
+            "i", "i'm", "i'll", "i've", "i'd", "we", "we'll", "we're", "we'd", "we've", "you", "he", "she", "they",
+            "it", "if", "who", "when", "what", "where", "how", "is", "are", "do", "does", "did", "have", "has", "don't",
+            "that", "there", "let");
+
+    private static final WordSet COMPARING = WordSet.of("soon", "well", "long", "same", "such", "just", "far", "much");
+
+    private static final WordSet REASONING = WordSet.of(
+            "our", "we", "i", "he", "she", "they", "the", "my", "it", "i'm", "we're", "there", "this", "that");
 
     private final int[] clauses;
     private final int[] units;
@@ -40,97 +57,28 @@ final class Parts {
 
     /** Whether a conjunction there joins two clauses and not two things: "and confirm them", not "salt and pepper". */
     private static boolean isJoint(Sentence sentence, int i) {
-        String norm = sentence.norm(i);
-        if (norm.equals("because") || norm.equals("but") || norm.equals("otherwise")) {
+        if (!JOINTS.has(sentence, i)) {
+            return false;
+        }
+        if (ALWAYS_JOINTS.has(sentence, i)) {
             return true;
         }
-        if (norm.equals("as")) {
+        if (sentence.norm(i).equals("as")) {
             return isReason(sentence, i);
-        }
-        if (!norm.equals("and")
-                && !norm.equals("so")
-                && !norm.equals("then")
-                && !norm.equals("or")
-                && !norm.equals("plus")) {
-            return false;
         }
         String next = sentence.norm(i + 1);
         return sentence.at(i).before() == ','
-                || (Clauses.isLeadIn(next) && !next.equals("all") && !next.equals("both"))
-                || Clauses.isConjunction(next)
-                || Phrases.MODAL.contains(next)
-                || Phrases.IMPERATIVE.contains(next)
-                || (Phrases.IMPERATIVE_OR_NOUN.contains(next) && Phrases.OBJECT.contains(sentence.norm(i + 2)))
-                || isSubject(next);
+                || (Clauses.isLeadIn(sentence, i + 1) && !next.equals("all") && !next.equals("both"))
+                || Clauses.isConjunction(sentence, i + 1)
+                || Phrases.MODAL.has(sentence, i + 1)
+                || Phrases.IMPERATIVE.has(sentence, i + 1)
+                || (Phrases.IMPERATIVE_OR_NOUN.has(sentence, i + 1) && Phrases.OBJECT.has(sentence, i + 2))
+                || SUBJECTS.has(sentence, i + 1);
     }
 
     /** "as our vessel sails on Wednesday", but not "as soon as the", "as well as our". */
     private static boolean isReason(Sentence sentence, int i) {
-        String before = sentence.norm(i - 1);
-        boolean compares = before.equals("soon")
-                || before.equals("well")
-                || before.equals("long")
-                || before.equals("same")
-                || before.equals("such")
-                || before.equals("just")
-                || before.equals("far")
-                || before.equals("much");
-        return !compares
-                && switch (sentence.norm(i + 1)) {
-                    case "our",
-                            "we",
-                            "i",
-                            "he",
-                            "she",
-                            "they",
-                            "the",
-                            "my",
-                            "it",
-                            "i'm",
-                            "we're",
-                            "there",
-                            "this",
-                            "that" -> true;
-                    default -> false;
-                };
-    }
-
-    private static boolean isSubject(String norm) {
-        return switch (norm) {
-            case "i",
-                    "i'm",
-                    "i'll",
-                    "i've",
-                    "i'd",
-                    "we",
-                    "we'll",
-                    "we're",
-                    "we'd",
-                    "we've",
-                    "you",
-                    "he",
-                    "she",
-                    "they",
-                    "it",
-                    "if",
-                    "who",
-                    "when",
-                    "what",
-                    "where",
-                    "how",
-                    "is",
-                    "are",
-                    "do",
-                    "does",
-                    "did",
-                    "have",
-                    "has",
-                    "don't",
-                    "that",
-                    "there",
-                    "let" -> true;
-            default -> false;
-        };
+        return !COMPARING.has(sentence, i - 1) && REASONING.has(sentence, i + 1);
     }
 
     int clauseOf(int word) {

@@ -2,9 +2,7 @@ package org.squallnote.core.reading;
 
 import java.text.Normalizer;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
@@ -12,12 +10,13 @@ import java.util.Map;
 import java.util.Set;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.Word;
+import org.squallnote.core.text.WordSet;
 
 /** The people of a message by the names under which a text may call them. */
 final class People {
 
-    private static final Set<String> TITLES = new HashSet<>(WordList.lines(People.class, "titles.txt"));
+    private static final WordSet TITLES = WordSet.listed(People.class, "titles.txt");
 
     /** A shorter beginning of a name is no name: "Al" may be anybody. */
     private static final int SHORTEST_SHORT_FORM = 3;
@@ -37,32 +36,55 @@ final class People {
         }
     }
 
-    private final Map<String, Set<String>> byName = new HashMap<>();
-    private final Map<String, Set<String>> givenNames = new HashMap<>();
-    private final Set<String> mine;
+    private final Map<String, Set<String>> byName;
+    private final Map<String, Set<String>> givenNames;
+    private final Me me;
+    private final String myself;
 
-    People(Me me, Collection<Party> others) {
-        this.mine = me.addresses();
-        String myself = mine.stream().sorted().findFirst().orElse("me");
+    /** Only me. */
+    People(Me me) {
+        byName = new HashMap<>();
+        givenNames = new HashMap<>();
+        this.me = me;
+        myself = me.address();
         addName(me.name(), myself);
         me.nicknames().forEach(nickname -> addName(nickname, myself));
-        mine.forEach(address -> addAddress(address, myself));
-        for (Party party : others) {
-            String address = mine.contains(party.address()) ? myself : party.address();
-            addName(party.name(), address);
-            addAddress(party.address(), address);
+        me.addresses().forEach(address -> addAddress(address, myself));
+    }
+
+    private People(People first) {
+        byName = new HashMap<>(first.byName);
+        givenNames = new HashMap<>(first.givenNames);
+        me = first.me;
+        myself = first.myself;
+    }
+
+    /** These people, and those who take part in a message. */
+    People and(MessageToRead message) {
+        People all = new People(this);
+        message.to().forEach(all::add);
+        message.cc().forEach(all::add);
+        message.known().forEach(all::add);
+        all.add(message.from());
+        return all;
+    }
+
+    private void add(Party party) {
+        if (me.is(party)) {
+            addName(party.name(), myself);
+        } else {
+            addName(party.name(), party.address());
+            addAddress(party.address(), party.address());
         }
     }
 
     boolean isMe(Set<String> addresses) {
-        return addresses.stream().anyMatch(mine::contains);
+        return me.isOneOf(addresses);
     }
 
     private void addName(String name, String address) {
         List<String> parts = partsOf(name);
-        for (int i = 0; i < parts.size(); i++) {
-            put(byName, parts.get(i), address);
-        }
+        parts.forEach(part -> put(byName, part, address));
         if (!parts.isEmpty()) {
             put(givenNames, parts.get(0), address);
         }
@@ -99,7 +121,16 @@ final class People {
     }
 
     private static void put(Map<String, Set<String>> map, String name, String address) {
-        map.computeIfAbsent(name, any -> new LinkedHashSet<>()).add(address);
+        map.merge(name, Set.of(address), People::both);
+    }
+
+    private static Set<String> both(Set<String> some, Set<String> one) {
+        if (some.containsAll(one)) {
+            return some;
+        }
+        Set<String> both = new LinkedHashSet<>(some);
+        both.addAll(one);
+        return both;
     }
 
     private static List<String> partsOf(String name) {
@@ -137,7 +168,7 @@ final class People {
     }
 
     private static void addPart(String part, List<String> parts) {
-        if (part.length() < 2 || TITLES.contains(part)) {
+        if (part.length() < 2 || TITLES.has(part)) {
             return;
         }
         parts.add(part);
@@ -151,7 +182,10 @@ final class People {
     }
 
     private static String folded(String name) {
-        String lower = name.toLowerCase(Locale.ROOT).replace('’', '\'');
+        return withoutAccents(name.toLowerCase(Locale.ROOT).replace('’', '\''));
+    }
+
+    private static String withoutAccents(String lower) {
         for (int i = 0; i < lower.length(); i++) {
             if (lower.charAt(i) > 127) {
                 return Normalizer.normalize(lower, Normalizer.Form.NFD).replaceAll("\\p{M}", "");
@@ -161,16 +195,16 @@ final class People {
     }
 
     static boolean isTitle(String norm) {
-        return TITLES.contains(norm);
+        return TITLES.has(norm);
     }
 
     /** The person whose name begins at a word: titles, given name and surname are taken together. */
     Found at(Sentence sentence, int from) {
         int i = from;
-        while (i < sentence.size() && TITLES.contains(sentence.norm(i)) && i - from < 2) {
+        while (i < sentence.size() && i - from < 2 && TITLES.has(sentence, i)) {
             i++;
         }
-        Set<String> found = named(sentence.norm(i));
+        Set<String> found = named(sentence, i);
         if (found.isEmpty()) {
             return Found.NOBODY;
         }
@@ -178,7 +212,7 @@ final class People {
         while (to < sentence.size()
                 && !sentence.at(to).followsMark()
                 && !sentence.at(to).isMention()) {
-            Set<String> further = new LinkedHashSet<>(named(sentence.norm(to)));
+            Set<String> further = new LinkedHashSet<>(named(sentence, to));
             further.retainAll(found);
             if (further.isEmpty()) {
                 break;
@@ -189,14 +223,18 @@ final class People {
         return new Found(to, found);
     }
 
-    private Set<String> named(String norm) {
-        if (norm.isEmpty()) {
+    private Set<String> named(Sentence sentence, int at) {
+        if (at >= sentence.size()) {
             return Set.of();
         }
-        String name = folded(norm);
+        Word word = sentence.at(at);
+        String name = word.isKnown() ? word.norm() : withoutAccents(word.norm());
         Set<String> exact = byName.get(name);
         if (exact != null) {
             return exact;
+        }
+        if (NotNames.isOne(sentence, at)) {
+            return Set.of();
         }
         if (name.charAt(0) == '@') {
             // "@nes" where the chat knows @ines: people mention each other by the names they use.
@@ -204,15 +242,11 @@ final class People {
         }
         if (name.length() >= SHORTEST_SHORT_FORM) {
             for (Map.Entry<String, Set<String>> given : givenNames.entrySet()) {
-                if (given.getKey().startsWith(name) && !isCommonWord(name)) {
+                if (given.getKey().startsWith(name)) {
                     return given.getValue();
                 }
             }
         }
         return Set.of();
-    }
-
-    private static boolean isCommonWord(String name) {
-        return NotNames.isOne(name);
     }
 }

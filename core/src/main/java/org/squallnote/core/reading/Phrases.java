@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.util.HashSet;
 import java.util.Set;
 import org.squallnote.core.text.PhraseBook;
+import org.squallnote.core.text.WordSet;
 
 /** The phrase lists of this package, read once. */
 final class Phrases {
@@ -10,15 +11,15 @@ final class Phrases {
     /** How asks begin, what looks like one and is none, and what a writer does besides asking; each by its label. */
     static final PhraseBook BOOK = PhraseBook.of(Phrases.class, "sets.txt", "asks.txt", "no-asks.txt", "acts.txt");
 
-    static final Set<String> GIVING = withGerunds(BOOK.set("giving"));
-    static final Set<String> HAPPENING = BOOK.set("happening");
-    static final Set<String> EVENT = BOOK.set("event");
-    static final Set<String> IMPERATIVE = BOOK.set("imperative");
-    static final Set<String> IMPERATIVE_OR_NOUN = BOOK.set("imperative-noun");
-    static final Set<String> USABLE = BOOK.set("usable");
-    static final Set<String> WEEKDAY = BOOK.set("weekday");
-    static final Set<String> OBJECT = BOOK.set("object");
-    static final Set<String> MODAL = BOOK.set("modal");
+    static final WordSet GIVING = WordSet.of(withGerunds(BOOK.words("giving")));
+    static final WordSet HAPPENING = BOOK.set("happening");
+    static final WordSet EVENT = BOOK.set("event");
+    static final WordSet IMPERATIVE = BOOK.set("imperative");
+    static final WordSet IMPERATIVE_OR_NOUN = BOOK.set("imperative-noun");
+    static final WordSet USABLE = BOOK.set("usable");
+    static final WordSet WEEKDAY = BOOK.set("weekday");
+    static final WordSet OBJECT = BOOK.set("object");
+    static final WordSet MODAL = BOOK.set("modal");
 
     private Phrases() {}
 

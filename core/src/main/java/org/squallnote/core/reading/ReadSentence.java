@@ -144,7 +144,7 @@ final class ReadSentence {
     private boolean onlyLeadIn(int from, int to) {
         int others = 0;
         for (int i = from; i < to; i++) {
-            if (!Clauses.isLeadIn(sentence.norm(i)) && !Clauses.isConjunction(sentence.norm(i))) {
+            if (!Clauses.isLeadIn(sentence, i) && !Clauses.isConjunction(sentence, i)) {
                 others++;
             }
         }
@@ -153,9 +153,9 @@ final class ReadSentence {
 
     private boolean onlyLeadInOrNames(int from, int to) {
         for (int i = from; i < to; i++) {
-            boolean name = (sentence.at(i).capital() && !NotNames.isOne(sentence.norm(i)))
+            boolean name = (sentence.at(i).capital() && !NotNames.isOne(sentence, i))
                     || sentence.at(i).isMention();
-            if (!Clauses.isLeadIn(sentence.norm(i)) && !name) {
+            if (!Clauses.isLeadIn(sentence, i) && !name) {
                 return false;
             }
         }

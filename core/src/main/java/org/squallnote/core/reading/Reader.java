@@ -2,13 +2,11 @@ package org.squallnote.core.reading;
 
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.NatureRules;
-import org.squallnote.core.message.Party;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
@@ -35,6 +33,7 @@ public final class Reader {
     private final ZoneId zone;
     private final boolean monthFirst;
     private final WorkingTime workingTime;
+    private final People onlyMe;
 
     /**
      * A reader for somebody.
@@ -48,6 +47,7 @@ public final class Reader {
         this.zone = workingTime.zone();
         this.monthFirst = monthFirst;
         this.workingTime = workingTime;
+        this.onlyMe = new People(me);
     }
 
     /** Reads a message, incoming or outgoing: one is outgoing when it is from me. */
@@ -67,19 +67,11 @@ public final class Reader {
         List<Span> lines = words.ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
         cut |= sentences.size() >= MOST_SENTENCES;
-        People people = new People(me, others(message));
+        People people = onlyMe.and(message);
         boolean answersMe = message.answersMe() || Attributions.quotesMe(words, me);
         MessageToRead known = answersMe && !message.answersMe() ? answering(message) : message;
         List<ReadSentence> read = new SentencesRead(known, me, people, context).all(sentences);
         return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
-    }
-
-    private static List<Party> others(MessageToRead message) {
-        List<Party> others = new ArrayList<>(message.to());
-        others.addAll(message.cc());
-        others.addAll(message.known());
-        others.add(message.from());
-        return others;
     }
 
     private static MessageToRead answering(MessageToRead m) {

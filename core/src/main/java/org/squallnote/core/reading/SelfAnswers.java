@@ -1,17 +1,17 @@
 package org.squallnote.core.reading;
 
 import java.util.List;
-import java.util.Set;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Knows a question that its writer answers at once: "Why was it cold? Because somebody …", "Does it work? No." */
 final class SelfAnswers {
 
-    private static final Set<String> ALONE = Set.of(
+    private static final WordSet ALONE = WordSet.of(
             "yes", "no", "yep", "nope", "nothing", "nobody", "simple", "easy", "exactly", "none", "never", "well",
             "yup", "nah");
-    private static final Set<String> SETTLED =
-            Set.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
+    private static final WordSet SETTLED =
+            WordSet.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
 
     private SelfAnswers() {}
 
@@ -29,7 +29,7 @@ final class SelfAnswers {
         String word = next.norm(0);
         String second = next.norm(1);
         boolean alone = next.size() == 1 || next.at(1).followsMark();
-        if (ALONE.contains(word) && alone) {
+        if (ALONE.has(next, 0) && alone) {
             return !asksYou;
         }
         return switch (word) {
@@ -43,7 +43,7 @@ final class SelfAnswers {
                         || second.equals("at")
                         || second.equals("much")
                         || second.equals("even");
-            case "obviously", "apparently", "spoiler", "hint", "someone", "somebody" -> !asksYou;
+            case "obviously", "apparently", "spoiler", "hint", "somebody" -> !asksYou;
             case "they", "he", "she" -> !asksYou && isTold(question);
             default -> isWhy(question) && !asksYou && isSettled(following);
         };
@@ -65,7 +65,7 @@ final class SelfAnswers {
     private static boolean isSettled(List<Sentence> following) {
         for (Sentence sentence : following) {
             for (int i = 0; i < sentence.size(); i++) {
-                if (SETTLED.contains(sentence.norm(i))) {
+                if (SETTLED.has(sentence, i)) {
                     return true;
                 }
             }

@@ -3,15 +3,15 @@ package org.squallnote.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** The asks of one sentence, whomever they are for: by phrases, by the form of a question, by a bare imperative. */
 final class SentenceAsks {
 
-    private static final Set<String> AUXILIARIES = Set.of(
+    private static final WordSet AUXILIARIES = WordSet.of(
             "is",
             "are",
             "was",
@@ -44,7 +44,7 @@ final class SentenceAsks {
             "wouldn't",
             "couldn't",
             "shouldn't");
-    private static final Set<String> SUBJECTS = Set.of(
+    private static final WordSet SUBJECTS = WordSet.of(
             "you",
             "we",
             "i",
@@ -64,11 +64,8 @@ final class SentenceAsks {
             "these",
             "those",
             "there",
-            "anyone",
             "anybody",
-            "someone",
             "somebody",
-            "everyone",
             "everybody",
             "any",
             "all",
@@ -76,10 +73,10 @@ final class SentenceAsks {
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
-    private static final Set<String> QUESTION_WORDS =
-            Set.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
-    private static final Set<String> QUESTION_IS =
-            Set.of("what's", "where's", "when's", "who's", "how's", "why's", "what're", "where're");
+    private static final WordSet QUESTION_WORDS =
+            WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
+    private static final WordSet QUESTION_IS =
+            WordSet.of("what's", "where's", "when's", "who's", "how's", "why's", "what're", "where're");
 
     /**
      * An ask of the sentence.
@@ -213,15 +210,14 @@ final class SentenceAsks {
             if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
                 continue;
             }
-            String norm = sentence.norm(i);
-            boolean verb = Phrases.IMPERATIVE.contains(norm);
-            boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.contains(norm);
+            boolean verb = Phrases.IMPERATIVE.has(sentence, i);
+            boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.has(sentence, i);
             if (!verb && !nounToo) {
                 continue;
             }
             boolean objectFollows = i + 1 < sentence.size()
                     && !sentence.at(i + 1).followsMark()
-                    && (Phrases.OBJECT.contains(sentence.norm(i + 1)) || (verb && looksLikeObject(i + 1)));
+                    && (Phrases.OBJECT.has(sentence, i + 1) || (verb && looksLikeObject(i + 1)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !isVoid(i, "request")) {
                 found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
             }
@@ -270,7 +266,7 @@ final class SentenceAsks {
     /** "circulate revised plans", not "check finished on Friday". */
     private boolean isBeforeANoun(int at) {
         String norm = sentence.norm(at);
-        return norm.length() > 3 && !sentence.at(at).followsMark() && !NotNames.isOne(norm);
+        return norm.length() > 3 && !sentence.at(at).followsMark() && !NotNames.isOne(sentence, at);
     }
 
     /** A bare imperative starts its sentence or follows another ask; "I send the list and take the train" has none. */
@@ -279,8 +275,8 @@ final class SentenceAsks {
         int first = parts.firstOfClause(clause);
         for (int i = first; i < at; i++) {
             String norm = sentence.norm(i);
-            boolean leads = Clauses.isLeadIn(norm)
-                    || Clauses.isConjunction(norm)
+            boolean leads = Clauses.isLeadIn(sentence, i)
+                    || Clauses.isConjunction(sentence, i)
                     || sentence.at(i).isMention()
                     || (sentence.at(i).capital() && !norm.equals("i"));
             if (!leads) {
@@ -305,11 +301,10 @@ final class SentenceAsks {
         }
         int first = parts.firstOfClause(0);
         while (first < sentence.size()
-                && (Clauses.isLeadIn(sentence.norm(first)) || sentence.at(first).isMention())) {
+                && (Clauses.isLeadIn(sentence, first) || sentence.at(first).isMention())) {
             first++;
         }
-        boolean imperative = Phrases.IMPERATIVE.contains(sentence.norm(first))
-                || Phrases.IMPERATIVE_OR_NOUN.contains(sentence.norm(first));
+        boolean imperative = Phrases.IMPERATIVE.has(sentence, first) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, first);
         return imperative && !isVoid(first, "request");
     }
 
@@ -373,8 +368,8 @@ final class SentenceAsks {
     private int afterLeadIn(int from) {
         int i = from;
         while (i < sentence.size()
-                && (Clauses.isLeadIn(sentence.norm(i))
-                        || Clauses.isConjunction(sentence.norm(i))
+                && (Clauses.isLeadIn(sentence, i)
+                        || Clauses.isConjunction(sentence, i)
                         || sentence.at(i).isMention())) {
             i++;
         }
@@ -384,10 +379,10 @@ final class SentenceAsks {
     private boolean isShapedLikeQuestion(int i) {
         String norm = sentence.norm(i);
         boolean preposition =
-                QUESTION_WORDS.contains(sentence.norm(i + 1)) && norm.length() <= 5 && !Clauses.isLeadIn(norm);
-        return AUXILIARIES.contains(norm)
-                || QUESTION_WORDS.contains(norm)
-                || QUESTION_IS.contains(norm)
+                QUESTION_WORDS.has(sentence, i + 1) && norm.length() <= 5 && !Clauses.isLeadIn(sentence, i);
+        return AUXILIARIES.has(sentence, i)
+                || QUESTION_WORDS.has(sentence, i)
+                || QUESTION_IS.has(sentence, i)
                 || norm.startsWith("any")
                 || preposition;
     }
@@ -401,24 +396,24 @@ final class SentenceAsks {
         if (norm.equals("how") && next.equals("come")) {
             return true;
         }
-        if (QUESTION_IS.contains(norm)) {
+        if (QUESTION_IS.has(sentence, i)) {
             return !next.equals("more")
                     && !next.equals("left")
                     && i + 1 < sentence.size()
                     && sentence.size() - i <= 14
                     && isWhole(i);
         }
-        if (QUESTION_WORDS.contains(norm)) {
+        if (QUESTION_WORDS.has(sentence, i)) {
             boolean relative =
                     (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
-        boolean day = Phrases.WEEKDAY.contains(next) || next.equals("tomorrow") || next.equals("today");
+        boolean day = Phrases.WEEKDAY.has(sentence, i + 1) || next.equals("tomorrow") || next.equals("today");
         if (day && (norm.equals("is") || norm.equals("does") || norm.equals("would") || norm.equals("will"))) {
             return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
         }
-        if (!AUXILIARIES.contains(norm)
-                || !SUBJECTS.contains(next)
+        if (!AUXILIARIES.has(sentence, i)
+                || !SUBJECTS.has(sentence, i + 1)
                 || sentence.at(i + 1).followsMark()
                 || !isWhole(i)) {
             return false;
@@ -434,8 +429,6 @@ final class SentenceAsks {
                 next.equals("you")
                         || next.equals("we")
                         || next.equals("i")
-                        || next.equals("someone")
-                        || next.equals("anyone")
                         || next.equals("somebody")
                         || next.equals("anybody")
                         || next.equals("they")
@@ -486,15 +479,15 @@ final class SentenceAsks {
     private boolean invertedWithin(int from, String word) {
         int reach = word.equals("what") || word.equals("which") || word.equals("how") || word.equals("whose") ? 3 : 0;
         for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
-            if (AUXILIARIES.contains(sentence.norm(i))) {
+            if (AUXILIARIES.has(sentence, i)) {
                 boolean whoOrWhat = word.equals("who") && i == from;
-                boolean subject = SUBJECTS.contains(sentence.norm(i + 1))
-                        || sentence.at(i + 1).capital();
+                boolean subject =
+                        SUBJECTS.has(sentence, i + 1) || sentence.at(i + 1).capital();
                 boolean relative = (word.equals("which") && i == from)
                         || (word.equals("what") && sentence.norm(i).equals("is") && !subject);
                 return !relative && (subject || whoOrWhat);
             }
-            if (SUBJECTS.contains(sentence.norm(i)) && !sentence.norm(i).equals("all")) {
+            if (SUBJECTS.has(sentence, i) && !sentence.norm(i).equals("all")) {
                 return false;
             }
         }

@@ -36,7 +36,9 @@ final class SentencesRead {
     }
 
     List<ReadSentence> all(List<Sentence> sentences) {
-        assigned = sentences.stream().filter(vocatives::isAssigned).count();
+        for (Sentence sentence : sentences) {
+            assigned += vocatives.isAssigned(sentence) ? 1 : 0;
+        }
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
         for (int i = 0; i < sentences.size(); i++) {
@@ -182,13 +184,13 @@ final class SentencesRead {
         return message.inRoom()
                 && !message.mentions().contains("@room")
                 && sentence.isQuestion()
-                && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everyone", "everybody");
+                && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everybody");
     }
 
     private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);
-            if (norm.equals("anyone") || norm.equals("anybody") || norm.equals("someone") || norm.equals("somebody")) {
+            if (norm.equals("anybody") || norm.equals("somebody")) {
                 return i == ask.from()
                         || i == ask.from() + 1
                         || !sentence.norm(i - 1).equals("to");
@@ -225,11 +227,11 @@ final class SentencesRead {
                     return true;
                 }
             }
-            boolean everybody = norm.equals("everyone") || norm.equals("everybody");
+            boolean everybody = norm.equals("everybody");
             if (everybody
                     && i > 0
                     && i >= ask.from()
-                    && (Phrases.MODAL.contains(sentence.norm(i - 1))
+                    && (Phrases.MODAL.has(sentence, i - 1)
                             || sentence.norm(i - 1).equals("please")
                             || sentence.norm(i - 1).equals("need"))) {
                 return true;

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import org.squallnote.core.reading.OwnWords.Kind;
+import org.squallnote.core.text.Letters;
 import org.squallnote.core.text.WordList;
 
 /**
@@ -15,8 +16,11 @@ import org.squallnote.core.text.WordList;
 final class Signatures {
 
     private static final Set<String> CLOSES = Set.copyOf(WordList.lines(Signatures.class, "closes.txt"));
-    private static final List<String> FOOTERS = WordList.lines(Signatures.class, "footers.txt");
+    private static final List<String> FOOTERS = footers(false);
+    /** In the list with a circumflex: a line that begins so is a footer. */
+    private static final List<String> WHOLE_FOOTERS = footers(true);
 
+    /** The other footers stand in lines that begin so. */
     private static final List<String> FOOTER_STARTS = List.of(
             "this ",
             "the information",
@@ -29,14 +33,24 @@ final class Signatures {
     /** A complimentary close has at most this many words. */
     private static final int LONGEST_CLOSE = 6;
 
+    /** Nor has one, with all titles, more spaces. */
+    private static final int MOST_SPACES = 8;
+
     /** Neither a close nor a name is longer. */
     private static final int LONGEST_LAST_LINE = 90;
 
     private Signatures() {}
 
+    private static List<String> footers(boolean whole) {
+        return WordList.lines(Signatures.class, "footers.txt").stream()
+                .filter(footer -> footer.startsWith("^") == whole)
+                .map(footer -> whole ? footer.substring(1) : footer)
+                .toList();
+    }
+
     /** Marks the own lines that belong to a signature. */
     static void mark(List<String> lines, Kind[] kinds, String writer) {
-        List<String> names = namesOf(writer);
+        List<String> names = List.of();
         int first = firstOwn(kinds, lines);
         boolean signature = false;
         boolean wordsSeen = false;
@@ -54,8 +68,9 @@ final class Signatures {
                 signature = false;
             } else if (line.equals("--") || line.equals("—") || line.equals("---")) {
                 signature = true;
-            } else if (!signature && i > first && wordsSeen && endsLetter(lines, kinds, i, names)) {
-                signature = true;
+            } else if (!signature && i > first && wordsSeen && isShort(line)) {
+                names = names.isEmpty() ? namesOf(writer) : names;
+                signature = endsLetter(lines, kinds, i, names);
             }
             wordsSeen = true;
             if (signature) {
@@ -95,9 +110,6 @@ final class Signatures {
 
     private static boolean endsLetter(List<String> lines, Kind[] kinds, int at, List<String> names) {
         String line = lines.get(at);
-        if (line.length() > LONGEST_LAST_LINE) {
-            return false;
-        }
         String words = wordsOf(line);
         if (isName(line, words, names)) {
             return true;
@@ -107,6 +119,18 @@ final class Signatures {
         }
         boolean close = CLOSES.contains(words) || CLOSES.contains(withoutName(words, names));
         return close && onlyShortLinesFollow(lines, kinds, at, words);
+    }
+
+    /** Whether the line is no longer than a close or a name with all titles. */
+    private static boolean isShort(String line) {
+        if (line.length() > LONGEST_LAST_LINE) {
+            return false;
+        }
+        int spaces = 0;
+        for (int space = line.indexOf(' '); space >= 0; space = line.indexOf(' ', space + 1)) {
+            spaces++;
+        }
+        return spaces <= MOST_SPACES;
     }
 
     /** Thanks at the end of a letter closes it; the same word as the whole message is what the message says. */
@@ -134,16 +158,17 @@ final class Signatures {
     }
 
     private static String wordsOf(String line) {
-        StringBuilder words = new StringBuilder();
+        char[] words = new char[line.length()];
+        int length = 0;
         for (int i = 0; i < line.length(); i++) {
-            char c = line.charAt(i);
-            if (Character.isLetter(c) || c == '\'' || c == '’') {
-                words.append(Character.toLowerCase(c == '’' ? '\'' : c));
-            } else if (words.length() > 0 && words.charAt(words.length() - 1) != ' ') {
-                words.append(' ');
+            char c = Letters.folded(line.charAt(i));
+            if (Letters.isLetter(c) || c == '\'') {
+                words[length++] = c;
+            } else if (length > 0 && words[length - 1] != ' ') {
+                words[length++] = ' ';
             }
         }
-        return words.toString().strip();
+        return new String(words, 0, length).strip();
     }
 
     private static List<String> namesOf(String writer) {
@@ -223,13 +248,13 @@ final class Signatures {
         if (advertisesProgram) {
             return true;
         }
-        for (String footer : FOOTERS) {
-            if (footer.startsWith("^") && lower.startsWith(footer.substring(1))) {
-                return true;
-            }
-            if (!footer.startsWith("^")
-                    && lower.contains(footer)
-                    && FOOTER_STARTS.stream().anyMatch(lower::startsWith)) {
+        return startsWithOneOf(lower, WHOLE_FOOTERS)
+                || (startsWithOneOf(lower, FOOTER_STARTS) && FOOTERS.stream().anyMatch(lower::contains));
+    }
+
+    private static boolean startsWithOneOf(String line, List<String> starts) {
+        for (String start : starts) {
+            if (line.startsWith(start)) {
                 return true;
             }
         }

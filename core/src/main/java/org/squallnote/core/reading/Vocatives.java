@@ -1,24 +1,22 @@
 package org.squallnote.core.reading;
 
-import java.util.HashSet;
 import java.util.Optional;
-import java.util.Set;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
-import org.squallnote.core.text.WordList;
+import org.squallnote.core.text.WordSet;
 
 /** Finds who is called by name in a sentence: "Tom, could you …", "@tom can you", "could you check, Tom?", "Hi Tom". */
 final class Vocatives {
 
-    private static final Set<String> GREETINGS = new HashSet<>(WordList.lines(Vocatives.class, "greetings.txt"));
-    private static final Set<String> ALL = new HashSet<>(WordList.lines(Vocatives.class, "everybody.txt"));
-    private static final Set<String> BEFORE_THIRD_PERSON = Set.of(
+    private static final WordSet GREETINGS = WordSet.listed(Vocatives.class, "greetings.txt");
+    private static final WordSet ALL = WordSet.listed(Vocatives.class, "everybody.txt");
+    private static final WordSet BEFORE_THIRD_PERSON = WordSet.of(
             "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
             "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
             "show", "email", "mail");
 
-    private static final Set<String> COPY = Set.of("cc", "copy");
+    private static final WordSet COPY = WordSet.of("cc", "copy");
 
     private final People people;
 
@@ -61,7 +59,7 @@ final class Vocatives {
 
     private int afterName(Sentence sentence, int i, boolean greeted) {
         String norm = sentence.norm(i);
-        if (norm.equals("and") || norm.equals("or") || ALL.contains(norm) || isGreeting(sentence, i)) {
+        if (norm.equals("and") || norm.equals("or") || ALL.has(sentence, i) || isGreeting(sentence, i)) {
             return i + 1;
         }
         People.Found found = people.at(sentence, i);
@@ -79,9 +77,9 @@ final class Vocatives {
 
     private static boolean isGreeting(Sentence sentence, int i) {
         if (sentence.norm(i).equals("good")) {
-            return GREETINGS.contains(sentence.norm(i + 1));
+            return GREETINGS.has(sentence, i + 1);
         }
-        return GREETINGS.contains(sentence.norm(i));
+        return GREETINGS.has(sentence, i);
     }
 
     /** The call with which a part of the sentence begins at a word, or none. */
@@ -161,7 +159,7 @@ final class Vocatives {
     boolean isAssignedToUnknown(Sentence sentence) {
         if (sentence.size() < 3
                 || !sentence.at(0).capital()
-                || NotNames.isOne(sentence.norm(0))
+                || NotNames.isOne(sentence, 0)
                 || people.at(sentence, 0).isSomebody()) {
             return false;
         }
@@ -204,9 +202,8 @@ final class Vocatives {
 
     /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
     private boolean isSkipped(Sentence sentence, int i) {
-        String norm = sentence.norm(i);
-        return !ALL.contains(norm)
-                && (Clauses.isLeadIn(norm) || Clauses.isConjunction(norm))
+        return !ALL.has(sentence, i)
+                && (Clauses.isLeadIn(sentence, i) || Clauses.isConjunction(sentence, i))
                 && !people.at(sentence, i).isSomebody();
     }
 
@@ -218,7 +215,7 @@ final class Vocatives {
         if (word.isMention()) {
             return mention(sentence, at);
         }
-        if (ALL.contains(word.norm())) {
+        if (ALL.has(word)) {
             boolean you =
                     sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
             return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
@@ -226,7 +223,7 @@ final class Vocatives {
         People.Found found = people.at(sentence, at);
         if (found.isSomebody()) {
             int to = found.toExclusive();
-            boolean copied = sentence.norm(to).equals("in") && COPY.contains(sentence.norm(to + 1));
+            boolean copied = sentence.norm(to).equals("in") && COPY.has(sentence, to + 1);
             return new Call(Addressees.of(found.addresses()), copied ? to + 2 : to);
         }
         if (isUnknownName(sentence, at, greeted)) {
@@ -268,7 +265,7 @@ final class Vocatives {
     /** A word that can only be a name where it stands: before a comma or right before "can you". */
     private static boolean isUnknownName(Sentence sentence, int at, boolean greeted) {
         Word word = sentence.at(at);
-        if (word.isNumber() || word.quoted() || NotNames.isOne(word.norm())) {
+        if (word.isNumber() || word.quoted() || NotNames.isOne(sentence, at)) {
             return People.isTitle(word.norm()) && word.capital();
         }
         boolean asksNext = startsAsking(sentence, at + 1);
@@ -292,7 +289,7 @@ final class Vocatives {
     /** Whether a request starts there: "can you", "please", "could you". */
     private static boolean startsAsking(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        return (Phrases.MODAL.contains(norm) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
+        return (Phrases.MODAL.has(sentence, at) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
     }
 
     private boolean isCall(Sentence sentence, int from, int at, boolean greeted, Addressees who) {
@@ -317,7 +314,7 @@ final class Vocatives {
             // "Ines to send the list": a line of minutes.
             return !sentence.norm(at + 1).equals("the");
         }
-        return (Clauses.isLeadIn(next)
+        return (Clauses.isLeadIn(sentence, at)
                         && !next.equals("all")
                         && !next.equals("both")
                         && !next.equals("there")
@@ -366,7 +363,7 @@ final class Vocatives {
         for (int at = last; at > 0 && at >= last - 2; at--) {
             Word word = sentence.at(at);
             boolean marked = word.before() == ',' || word.before() == '-';
-            boolean mention = word.isMention() && !BEFORE_THIRD_PERSON.contains(sentence.norm(at - 1));
+            boolean mention = word.isMention() && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
             if (!marked && !mention) {
                 continue;
             }
@@ -398,7 +395,7 @@ final class Vocatives {
     Addressees subject(Sentence sentence, int from, boolean need) {
         for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
             String norm = sentence.norm(at);
-            boolean before = Phrases.MODAL.contains(norm)
+            boolean before = Phrases.MODAL.has(sentence, at)
                     || norm.equals("need")
                     || norm.equals("want")
                     || norm.equals("like")
@@ -408,7 +405,7 @@ final class Vocatives {
             }
             People.Found found = people.at(sentence, at + 1);
             if (found.isSomebody()) {
-                boolean modal = Phrases.MODAL.contains(norm);
+                boolean modal = Phrases.MODAL.has(sentence, at);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
                 if (modal || to || (need && norm.equals("from"))) {
                     return Addressees.of(found.addresses());

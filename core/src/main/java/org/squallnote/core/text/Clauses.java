@@ -1,18 +1,13 @@
 package org.squallnote.core.text;
 
-import java.util.HashSet;
-import java.util.List;
-import java.util.Set;
-
 /**
  * Where the parts of a sentence begin: at its start, after a mark, after a conjunction, each time behind the words that
  * only lead in ("ok but then", "sorry", "Hi").
  */
 public final class Clauses {
 
-    private static final Set<String> LEAD_IN = new HashSet<>(WordList.lines(Clauses.class, "lead-in.txt"));
-    private static final Set<String> CONJUNCTIONS =
-            new HashSet<>(List.of("and", "but", "so", "or", "then", "also", "plus", "because"));
+    private static final WordSet LEAD_IN = WordSet.listed(Clauses.class, "lead-in.txt");
+    private static final WordSet CONJUNCTIONS = WordSet.of("and", "but", "so", "or", "then", "also", "plus", "because");
 
     private Clauses() {}
 
@@ -26,17 +21,16 @@ public final class Clauses {
     }
 
     private static boolean startsAfter(Word previous, boolean started) {
-        return CONJUNCTIONS.contains(previous.norm())
-                || (started && (LEAD_IN.contains(previous.norm()) || previous.isMention()));
+        return CONJUNCTIONS.has(previous) || (started && (LEAD_IN.has(previous) || previous.isMention()));
     }
 
-    /** Whether the word only leads in to what is said. */
-    public static boolean isLeadIn(String norm) {
-        return LEAD_IN.contains(norm);
+    /** Whether the word at that place only leads in to what is said. */
+    public static boolean isLeadIn(Sentence sentence, int index) {
+        return LEAD_IN.has(sentence, index);
     }
 
-    /** Whether the word joins two parts. */
-    public static boolean isConjunction(String norm) {
-        return CONJUNCTIONS.contains(norm);
+    /** Whether the word at that place joins two parts. */
+    public static boolean isConjunction(Sentence sentence, int index) {
+        return CONJUNCTIONS.has(sentence, index);
     }
 }

@@ -28,35 +28,54 @@ final class Phrase {
         MARK
     }
 
-    private record Element(Sort sort, Set<String> words, BitSet numbers, boolean optional) {
+    /**
+     * An element.
+     *
+     * @param words what it takes, where it takes words
+     * @param numbers the numbers of these words
+     * @param only the number of the word where it takes just one, or -1
+     */
+    private record Element(Sort sort, Set<String> words, BitSet numbers, int only, boolean optional) {
 
         static Element mark(Sort sort) {
-            return new Element(sort, Set.of(), new BitSet(), false);
+            return new Element(sort, Set.of(), new BitSet(), -1, false);
+        }
+
+        boolean takes(int number) {
+            return only >= 0 ? number == only : numbers.get(number);
         }
     }
 
+    /** Where nothing was said of what is wanted. */
+    private static final int NO_PLACE = 0xffff;
+
+    /** What a match says that failed. */
+    private static final long FAILED = -1;
+
     private final String label;
-    private final List<Element> elements = new ArrayList<>();
+    private final Element[] elements;
     private final boolean startsPart;
     private int wantedAt = -1;
     private final BitSet second;
 
     Phrase(String label, String line, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         this.label = label;
+        List<Element> all = new ArrayList<>();
         boolean anchored = false;
         for (String piece : line.split("\\s+")) {
             switch (piece) {
                 case "^" -> anchored = true;
-                case "$" -> elements.add(Element.mark(Sort.END));
-                case ">" -> wantedAt = elements.size();
-                case "*" -> elements.add(Element.mark(Sort.ANY));
-                case ".." -> elements.add(Element.mark(Sort.GAP));
-                case "," -> elements.add(Element.mark(Sort.MARK));
-                default -> elements.add(words(piece, sets, numberOf));
+                case "$" -> all.add(Element.mark(Sort.END));
+                case ">" -> wantedAt = all.size();
+                case "*" -> all.add(Element.mark(Sort.ANY));
+                case ".." -> all.add(Element.mark(Sort.GAP));
+                case "," -> all.add(Element.mark(Sort.MARK));
+                default -> all.add(words(piece, sets, numberOf));
             }
         }
         startsPart = anchored;
-        if (elements.isEmpty() || elements.get(0).sort() != Sort.WORDS) {
+        elements = all.toArray(Element[]::new);
+        if (elements.length == 0 || elements[0].sort() != Sort.WORDS) {
             throw new IllegalStateException("A phrase has to begin with a word: " + line);
         }
         second = possiblySecond();
@@ -69,11 +88,11 @@ final class Phrase {
 
     private BitSet possiblySecond() {
         BitSet numbers = new BitSet();
-        if (elements.get(0).optional()) {
+        if (elements[0].optional()) {
             return numbers;
         }
-        for (int i = 1; i < elements.size(); i++) {
-            Element element = elements.get(i);
+        for (int i = 1; i < elements.length; i++) {
+            Element element = elements[i];
             if (element.sort() != Sort.WORDS) {
                 return new BitSet();
             }
@@ -102,7 +121,8 @@ final class Phrase {
         }
         BitSet numbers = new BitSet();
         words.forEach(word -> numbers.set(numberOf.applyAsInt(word)));
-        return new Element(Sort.WORDS, Set.copyOf(words), numbers, optional);
+        int only = words.size() == 1 ? numbers.nextSetBit(0) : -1;
+        return new Element(Sort.WORDS, Set.copyOf(words), numbers, only, optional);
     }
 
     String label() {
@@ -131,57 +151,76 @@ final class Phrase {
         if (startsPart && !atStartOfPart) {
             return PhraseMatch.NONE;
         }
-        int[] wanted = {-1};
-        int end = match(sentence, words, from, from, 0, wanted);
-        return end < 0 ? PhraseMatch.NONE : new PhraseMatch(label, from, end, wanted[0] < 0 ? end : wanted[0]);
+        long found = match(sentence, words, from, from, 0, NO_PLACE);
+        if (found == FAILED) {
+            return PhraseMatch.NONE;
+        }
+        int end = (int) found;
+        int wanted = (int) (found >>> Integer.SIZE);
+        return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted);
     }
 
-    private int match(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
-        if (index == wantedAt) {
-            wanted[0] = at;
-        }
-        if (index == elements.size()) {
-            return at;
-        }
-        Element element = elements.get(index);
-        boolean joined = element.sort() == Sort.WORDS || element.sort() == Sort.ANY;
-        if (joined && at > from && at < s.size() && isApart(s.at(at).before())) {
-            Sort previous = elements.get(index - 1).sort();
-            if (previous != Sort.MARK && previous != Sort.GAP) {
-                return element.optional() ? match(s, words, from, at, index + 1, wanted) : -1;
+    /** Matches the elements from one on; answers the end and, in the upper half, where that begins which is wanted. */
+    private long match(Sentence s, int[] words, int from, int place, int first, int wantedSoFar) {
+        int at = place;
+        int wanted = wantedSoFar;
+        for (int index = first; index < elements.length; index++) {
+            if (index == wantedAt) {
+                wanted = at;
+            }
+            Element element = elements[index];
+            switch (element.sort()) {
+                case END -> {
+                    if (at < s.size() && !s.at(at).followsMark()) {
+                        return FAILED;
+                    }
+                }
+                case MARK -> {
+                    if (at >= s.size() || !s.at(at).followsMark()) {
+                        return FAILED;
+                    }
+                }
+                case GAP -> {
+                    return gap(s, words, from, at, index + 1, wanted);
+                }
+                default -> {
+                    boolean fits = at < s.size()
+                            && (element.sort() == Sort.ANY || element.takes(words[at]))
+                            && (at == from || !isApart(s.at(at).before()) || mayBeApart(index));
+                    if (fits && element.optional()) {
+                        long found = match(s, words, from, at + 1, index + 1, wanted);
+                        if (found != FAILED) {
+                            return found;
+                        }
+                    } else if (fits) {
+                        at++;
+                    } else if (!element.optional()) {
+                        return FAILED;
+                    }
+                }
             }
         }
-        return switch (element.sort()) {
-            case END -> at == s.size() || s.at(at).followsMark() ? match(s, words, from, at, index + 1, wanted) : -1;
-            case MARK -> at < s.size() && s.at(at).followsMark() ? match(s, words, from, at, index + 1, wanted) : -1;
-            case ANY -> at < s.size() ? match(s, words, from, at + 1, index + 1, wanted) : -1;
-            case GAP -> gap(s, words, from, at, index, wanted);
-            case WORDS -> words(s, words, from, at, index, wanted);
-        };
+        int end = elements.length == wantedAt ? at : wanted;
+        return (long) end << Integer.SIZE | at;
     }
 
-    private int words(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
-        Element element = elements.get(index);
-        if (at < s.size() && element.numbers().get(words[at])) {
-            int end = match(s, words, from, at + 1, index + 1, wanted);
-            if (end >= 0) {
-                return end;
-            }
-        }
-        return element.optional() ? match(s, words, from, at, index + 1, wanted) : -1;
-    }
-
-    private int gap(Sentence s, int[] words, int from, int at, int index, int[] wanted) {
+    private long gap(Sentence s, int[] words, int from, int at, int next, int wanted) {
         for (int skip = 0; skip <= LONGEST_GAP && at + skip <= s.size(); skip++) {
             if (skip > 0 && at + skip > 1 && isStrong(s.at(at + skip - 1).before())) {
-                return -1;
+                return FAILED;
             }
-            int end = match(s, words, from, at + skip, index + 1, wanted);
-            if (end >= 0) {
-                return end;
+            long found = match(s, words, from, at + skip, next, wanted);
+            if (found != FAILED) {
+                return found;
             }
         }
-        return -1;
+        return FAILED;
+    }
+
+    /** Where a mark or a gap is written before the element, a mark may stand. */
+    private boolean mayBeApart(int index) {
+        Sort previous = elements[index - 1].sort();
+        return previous == Sort.MARK || previous == Sort.GAP;
     }
 
     /** No mark stands inside a phrase, unless it says so. */

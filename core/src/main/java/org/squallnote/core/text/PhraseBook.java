@@ -26,6 +26,8 @@ public final class PhraseBook {
     private final List<List<Phrase>> byFirstWord = new ArrayList<>(List.of(List.of()));
     /** By the numbers of the first word and the one behind it; words without phrases have an empty row. */
     private Phrase[][][] byFirstTwo = {};
+    /** The numbers here by those in the vocabulary. */
+    private int[] byVocabulary = {};
 
     private PhraseBook() {}
 
@@ -57,6 +59,9 @@ public final class PhraseBook {
     }
 
     private void index() {
+        Vocabulary.add(numbers.keySet());
+        byVocabulary = new int[Vocabulary.edition() + 1];
+        numbers.forEach((word, number) -> byVocabulary[Vocabulary.numberOf(word)] = number);
         byFirstTwo = new Phrase[byFirstWord.size()][][];
         for (int first = 0; first < byFirstTwo.length; first++) {
             List<Phrase> phrases = byFirstWord.get(first);
@@ -93,7 +98,7 @@ public final class PhraseBook {
         Set<String> words = sets.computeIfAbsent(name, any -> new HashSet<>());
         for (String word : rest.split("\\s+")) {
             if (word.startsWith("<")) {
-                words.addAll(set(word.substring(1, word.length() - 1)));
+                words.addAll(words(word.substring(1, word.length() - 1)));
             } else {
                 words.add(word);
             }
@@ -101,7 +106,7 @@ public final class PhraseBook {
     }
 
     /** The words of a set. */
-    public Set<String> set(String name) {
+    public Set<String> words(String name) {
         Set<String> words = sets.get(name);
         if (words == null) {
             throw new IllegalStateException("No word list is called " + name);
@@ -109,11 +114,16 @@ public final class PhraseBook {
         return words;
     }
 
+    /** A set to look words up in. */
+    public WordSet set(String name) {
+        return WordSet.of(words(name));
+    }
+
     /** All phrases in the sentence, in the order of their first words. */
     public List<PhraseMatch> in(Sentence sentence) {
         int[] words = new int[sentence.size()];
         for (int i = 0; i < words.length; i++) {
-            words[i] = numbers.getOrDefault(sentence.at(i).norm(), UNKNOWN);
+            words[i] = numberOf(sentence.at(i));
         }
         List<PhraseMatch> found = new ArrayList<>();
         for (int i = 0; i < words.length; i++) {
@@ -123,6 +133,14 @@ public final class PhraseBook {
             }
         }
         return found;
+    }
+
+    private int numberOf(Word word) {
+        int number = word.number();
+        if (number >= 0) {
+            return number < byVocabulary.length ? byVocabulary[number] : UNKNOWN;
+        }
+        return -number < byVocabulary.length - 1 ? numbers.getOrDefault(word.norm(), UNKNOWN) : UNKNOWN;
     }
 
     private static void match(Sentence sentence, int[] words, int at, Phrase[] candidates, List<PhraseMatch> found) {

@@ -21,12 +21,13 @@ public final class SentenceSplitter {
     /** No sentence has more words than this; longer ones are cut. */
     private static final int MOST_WORDS = 400;
 
-    private static final Map<String, String> SPELLINGS = spellings();
     private static final Map<String, String> ABBREVIATIONS = abbreviations();
 
     private final String text;
+    private final char[] chars;
+    private final char[] folded;
     private final List<Sentence> sentences = new ArrayList<>();
-    private List<Word> words = new ArrayList<>();
+    private final List<Word> words = new ArrayList<>();
     private char mark = Word.NOTHING;
     private boolean inQuotes;
     private boolean amountFollows;
@@ -35,6 +36,8 @@ public final class SentenceSplitter {
 
     private SentenceSplitter(String text) {
         this.text = text;
+        this.chars = text.toCharArray();
+        this.folded = Letters.folded(chars);
     }
 
     /**
@@ -73,19 +76,20 @@ public final class SentenceSplitter {
     public static List<Span> linesOf(String text) {
         List<Span> lines = new ArrayList<>();
         int start = 0;
-        for (int i = 0; i <= text.length(); i++) {
-            if (i == text.length() || text.charAt(i) == '\n') {
-                int end = i > start && text.charAt(i - 1) == '\r' ? i - 1 : i;
-                lines.add(new Span(start, end));
-                start = i + 1;
-            }
+        int end = text.indexOf('\n');
+        while (end >= 0) {
+            lines.add(new Span(start, end > start && text.charAt(end - 1) == '\r' ? end - 1 : end));
+            start = end + 1;
+            end = text.indexOf('\n', start);
         }
+        boolean carriageReturn = text.length() > start && text.charAt(text.length() - 1) == '\r';
+        lines.add(new Span(start, carriageReturn ? text.length() - 1 : text.length()));
         return lines;
     }
 
     private boolean isBlank(Span line) {
         for (int i = line.fromInclusive(); i < line.toExclusive(); i++) {
-            if (!Character.isWhitespace(text.charAt(i))) {
+            if (!Letters.isSpace(chars[i])) {
                 return false;
             }
         }
@@ -97,17 +101,17 @@ public final class SentenceSplitter {
         if (isBlank(previous) || isBlank(line) || startsListEntry(line)) {
             return false;
         }
-        char last = text.charAt(previous.toExclusive() - 1);
+        char last = chars[previous.toExclusive() - 1];
         if (last == '.' || last == '?' || last == '!' || last == ':') {
             return false;
         }
         int first = firstNonSpace(line);
-        return length >= WRAPPED_LINE || (length >= 30 && Character.isLowerCase(text.charAt(first)));
+        return length >= WRAPPED_LINE || (length >= 30 && Character.isLowerCase(chars[first]));
     }
 
     private int firstNonSpace(Span line) {
         int i = line.fromInclusive();
-        while (i < line.toExclusive() && Character.isWhitespace(text.charAt(i))) {
+        while (i < line.toExclusive() && Letters.isSpace(chars[i])) {
             i++;
         }
         return i;
@@ -118,39 +122,40 @@ public final class SentenceSplitter {
         if (i >= line.toExclusive()) {
             return false;
         }
-        char c = text.charAt(i);
+        char c = chars[i];
         if (c == '*'
                 || c == '•'
                 || c == '·'
                 || c == '–'
-                || (c == '-' && i + 1 < line.toExclusive() && text.charAt(i + 1) == ' ')) {
+                || (c == '-' && i + 1 < line.toExclusive() && chars[i + 1] == ' ')) {
             return true;
         }
         int digits = i;
-        while (digits < line.toExclusive() && Character.isDigit(text.charAt(digits)) && digits - i < 3) {
+        while (digits < line.toExclusive() && Letters.isDigit(chars[digits]) && digits - i < 3) {
             digits++;
         }
         return digits > i
                 && digits + 1 < line.toExclusive()
-                && (text.charAt(digits) == '.' || text.charAt(digits) == ')')
-                && text.charAt(digits + 1) == ' ';
+                && (chars[digits] == '.' || chars[digits] == ')')
+                && chars[digits + 1] == ' ';
     }
 
     private void line(Span line) {
         int i = firstNonSpace(line);
         int end = line.toExclusive();
         if (startsListEntry(line)) {
-            while (i < end && !Character.isWhitespace(text.charAt(i))) {
+            while (i < end && !Letters.isSpace(chars[i])) {
                 i++;
             }
         }
         while (i < end) {
-            if (Character.isWhitespace(text.charAt(i))) {
+            if (Letters.isSpace(chars[i])) {
                 i++;
                 continue;
             }
             int from = i;
-            while (i < end && !Character.isWhitespace(text.charAt(i))) {
+            i++;
+            while (i < end && !Letters.isSpace(chars[i])) {
                 i++;
             }
             chunk(from, i, end);
@@ -170,19 +175,18 @@ public final class SentenceSplitter {
     }
 
     private boolean isWordStart(int i, int to) {
-        char c = text.charAt(i);
-        return Character.isLetterOrDigit(c)
-                || (c == '@' && i + 1 < to && Character.isLetterOrDigit(text.charAt(i + 1)));
+        char c = chars[i];
+        return Letters.isLetterOrDigit(c) || (c == '@' && i + 1 < to && Letters.isLetterOrDigit(chars[i + 1]));
     }
 
     private int markAt(int i, int to) {
-        char c = text.charAt(i);
+        char c = chars[i];
         switch (c) {
             case '?', '!' -> {
                 char ending = c;
                 int j = i;
-                while (j < to && (text.charAt(j) == '?' || text.charAt(j) == '!')) {
-                    ending = text.charAt(j) == '?' ? '?' : ending;
+                while (j < to && (chars[j] == '?' || chars[j] == '!')) {
+                    ending = chars[j] == '?' ? '?' : ending;
                     j++;
                 }
                 endSentenceAt(j, ending);
@@ -190,7 +194,7 @@ public final class SentenceSplitter {
             }
             case '.', '…' -> {
                 int j = i;
-                while (j < to && (text.charAt(j) == '.' || text.charAt(j) == '…')) {
+                while (j < to && (chars[j] == '.' || chars[j] == '…')) {
                     j++;
                 }
                 boolean pause = j - i > 1 || c == '…';
@@ -202,7 +206,7 @@ public final class SentenceSplitter {
                 return j;
             }
             case '"', '“', '”', '„', '«', '»' -> {
-                boolean inches = i > 0 && Character.isDigit(text.charAt(i - 1)) && !inQuotes;
+                boolean inches = i > 0 && Letters.isDigit(chars[i - 1]) && !inQuotes;
                 if (!inches) {
                     inQuotes = c == '“' || c == '„' || c == '«' || (c == '"' && !inQuotes);
                 }
@@ -215,7 +219,7 @@ public final class SentenceSplitter {
             case '(', '[' -> stronger('(');
             case ')', ']' -> stronger(')');
             case '-', '–', '—', '~', '|', '/', '=' -> stronger('-');
-            case '%', '‰', '€', '£', '$', '°' -> amount(c, i + 1 < to && Character.isDigit(text.charAt(i + 1)));
+            case '%', '‰', '€', '£', '$', '°' -> amount(c, i + 1 < to && Letters.isDigit(chars[i + 1]));
             default -> {
                 if (isPicture(c)) {
                     stronger('*');
@@ -236,7 +240,13 @@ public final class SentenceSplitter {
             Word number = words.get(last);
             words.set(
                     last,
-                    new Word(number.norm() + sign, number.span(), number.before(), number.capital(), number.quoted()));
+                    new Word(
+                            number.norm() + sign,
+                            -Vocabulary.edition(),
+                            number.span(),
+                            number.before(),
+                            number.capital(),
+                            number.quoted()));
         }
     }
 
@@ -256,31 +266,28 @@ public final class SentenceSplitter {
         while (i < to && joins(i, to)) {
             i++;
         }
-        String raw = text.substring(from, i);
-        boolean dotted = i < to && text.charAt(i) == '.' && !endsSentenceAfter(raw, i, to, lineEnd);
-        if (dotted) {
-            i++;
-        }
-        add(from, i, raw);
-        return i;
+        boolean dotted = i < to && chars[i] == '.' && !endsSentenceAfter(text.substring(from, i), i, to, lineEnd);
+        int end = dotted ? i + 1 : i;
+        add(from, i, end);
+        return end;
     }
 
     /** Whether the character at that place belongs to the word that it stands in. */
     private boolean joins(int i, int to) {
-        char c = text.charAt(i);
-        if (Character.isLetterOrDigit(c) || c == '_') {
+        char c = chars[i];
+        if (Letters.isLetterOrDigit(c) || c == '_') {
             return true;
         }
         if (i + 1 >= to) {
             return false;
         }
-        char next = text.charAt(i + 1);
-        boolean between = Character.isLetterOrDigit(next);
+        char next = chars[i + 1];
+        boolean between = Letters.isLetterOrDigit(next);
         return switch (c) {
             case '.' -> between && !isMissingSpace(i, next);
             case '\'', '’', '-', '/', '@', '+' -> between;
-            case ':' -> (Character.isDigit(next) && Character.isDigit(text.charAt(i - 1))) || next == '/';
-            case ',' -> Character.isDigit(next) && Character.isDigit(text.charAt(i - 1));
+            case ':' -> (Letters.isDigit(next) && Letters.isDigit(chars[i - 1])) || next == '/';
+            case ',' -> Letters.isDigit(next) && Letters.isDigit(chars[i - 1]);
             default -> Character.getType(c) == Character.NON_SPACING_MARK;
         };
     }
@@ -289,37 +296,37 @@ public final class SentenceSplitter {
     private boolean isMissingSpace(int dot, char next) {
         return Character.isUpperCase(next)
                 && dot > 1
-                && Character.isLowerCase(text.charAt(dot - 1))
-                && Character.isLetter(text.charAt(dot - 2));
+                && Character.isLowerCase(chars[dot - 1])
+                && Character.isLetter(chars[dot - 2]);
     }
 
     private boolean endsSentenceAfter(String raw, int dot, int to, int lineEnd) {
         if (dot + 1 < to) {
-            char next = text.charAt(dot + 1);
+            char next = chars[dot + 1];
             // "a.m.," and "e.g.)" go on; a quotation mark after the dot does not.
             return !(next == ',' || next == ';' || next == ':');
         }
         int following = dot + 1;
-        while (following < lineEnd && Character.isWhitespace(text.charAt(following))) {
+        while (following < lineEnd && Letters.isSpace(chars[following])) {
             following++;
         }
         boolean last = following >= lineEnd;
         String lower = raw.toLowerCase(Locale.ROOT);
         String abbreviation = ABBREVIATIONS.getOrDefault(lower, "");
         if (!abbreviation.isEmpty()) {
-            char next = last ? Word.NOTHING : text.charAt(following);
+            char next = last ? Word.NOTHING : chars[following];
             return switch (abbreviation) {
                 case "always" -> last;
-                case "digit" -> !Character.isDigit(next);
+                case "digit" -> !Letters.isDigit(next);
                 default -> last || Character.isUpperCase(next);
             };
         }
-        boolean digits = Character.isDigit(raw.charAt(0));
-        if (digits && raw.indexOf('.') > 0 && raw.chars().allMatch(c -> Character.isDigit(c) || c == '.')) {
+        boolean digits = Letters.isDigit(raw.charAt(0));
+        if (digits && raw.indexOf('.') > 0 && isDigitsAndDots(raw)) {
             // "30.8." is a date; it ends a sentence only before a capital.
-            return last || Character.isUpperCase(text.charAt(following));
+            return last || Character.isUpperCase(chars[following]);
         }
-        if (digits && raw.length() <= 2 && !last && Character.isLetter(text.charAt(following))) {
+        if (digits && raw.length() <= 2 && !last && Character.isLetter(chars[following])) {
             // "22. April", and "is the 22." before a capital that starts a sentence: a month decides.
             return !isMonth(following, lineEnd);
         }
@@ -327,25 +334,40 @@ public final class SentenceSplitter {
         return raw.length() != 1 || last || digits || raw.equals("I") || raw.equals("a");
     }
 
+    private static boolean isDigitsAndDots(String raw) {
+        for (int i = 0; i < raw.length(); i++) {
+            if (!Letters.isDigit(raw.charAt(i)) && raw.charAt(i) != '.') {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private boolean isMonth(int from, int lineEnd) {
         String word = text.substring(from, Math.min(from + 3, lineEnd)).toLowerCase(Locale.ROOT);
         return "jan feb mar apr may jun jul aug sep oct nov dec".contains(word);
     }
 
-    private void add(int from, int to, String raw) {
+    private void add(int from, int lettersTo, int to) {
         if (words.size() >= MOST_WORDS) {
             endSentenceAt(from, Word.NOTHING);
         }
-        String lower = raw.toLowerCase(Locale.ROOT).replace('’', '\'');
-        String norm = amountFollows ? lower + "¤" : lower;
+        Vocabulary.Known known = amountFollows ? null : Vocabulary.at(folded, from, lettersTo);
+        String norm = known == null ? unknown(from, lettersTo) : known.norm();
         amountFollows = false;
         words.add(new Word(
-                SPELLINGS.getOrDefault(norm, norm),
+                norm,
+                known == null ? -Vocabulary.edition() : known.number(),
                 new Span(from, to),
                 words.isEmpty() ? (mark == '*' || mark == '"' ? mark : Word.NOTHING) : mark,
-                Character.isUpperCase(raw.charAt(0)),
+                Character.isUpperCase(chars[from]),
                 inQuotes));
         mark = Word.NOTHING;
+    }
+
+    private String unknown(int from, int to) {
+        String lower = new String(folded, from, to - from);
+        return amountFollows ? lower + "¤" : lower;
     }
 
     private void endSentence(char ending) {
@@ -359,7 +381,7 @@ public final class SentenceSplitter {
         if (!words.isEmpty()) {
             Span span = new Span(words.get(0).span().fromInclusive(), end);
             sentences.add(new Sentence(words, span, ending, paragraph, startsLine));
-            words = new ArrayList<>();
+            words.clear();
             startsLine = false;
         }
         mark = Word.NOTHING;
@@ -380,16 +402,5 @@ public final class SentenceSplitter {
             }
         }
         return kinds;
-    }
-
-    private static Map<String, String> spellings() {
-        Map<String, String> spellings = new HashMap<>();
-        for (String line : WordList.lines(SentenceSplitter.class, "spellings.txt")) {
-            String[] sides = line.split("\\s*=\\s*", 2);
-            for (String variant : sides[1].split("\\s+")) {
-                spellings.put(variant, sides[0]);
-            }
-        }
-        return spellings;
     }
 }

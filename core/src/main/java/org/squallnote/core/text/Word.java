@@ -4,13 +4,14 @@ package org.squallnote.core.text;
  * One word of a sentence.
  *
  * @param norm lower case, with straight apostrophes and common misspellings put right: what rules look at
+ * @param number its number in the {@link Vocabulary}; of a word that is not there the number of words, as a negative one
  * @param span where it stands in the text
  * @param before the strongest mark between the word before and this one: one of {@code , ; : ( ) - "}, {@code *} for a
  *     picture, or {@link #NOTHING}
  * @param capital whether it was written with a capital first letter
  * @param quoted whether it stands inside quotation marks: somebody else's words, or a title
  */
-public record Word(String norm, Span span, char before, boolean capital, boolean quoted) {
+public record Word(String norm, int number, Span span, char before, boolean capital, boolean quoted) {
 
     /** No mark, only a space. */
     public static final char NOTHING = ' ';
@@ -20,9 +21,14 @@ public record Word(String norm, Span span, char before, boolean capital, boolean
         return before != NOTHING;
     }
 
+    /** Whether some rule waits for it: it is written right then. */
+    public boolean isKnown() {
+        return number > 0;
+    }
+
     /** Whether it begins with a digit. */
     public boolean isNumber() {
-        return Character.isDigit(norm.charAt(0));
+        return Letters.isDigit(norm.charAt(0));
     }
 
     /** Whether it names somebody by chat id or name with an at sign, or everybody in the room. */
