@@ -32,6 +32,10 @@ final class DayPhrases {
 
     /** The day phrase that begins at a word. */
     Optional<DatePhrase> at(int from) {
+        if (from < sentence.size() && sentence.at(from).isNumber()) {
+            Optional<DatePhrase> stretch = stretches.at(from);
+            return stretch.isPresent() ? stretch : calendar.at(from);
+        }
         Optional<DatePhrase> found = nearDay(from);
         for (int rule = 0; rule < OTHER_RULES && found.isEmpty(); rule++) {
             found = switch (rule) {

@@ -156,6 +156,9 @@ public final class NatureRules {
         if (TAKES_NO_ANSWER.contains(plain)) {
             return true;
         }
+        if (plain.indexOf('-') < 0 && plain.indexOf('.') < 0) {
+            return false;
+        }
         for (String name : TAKES_NO_ANSWER) {
             boolean begins = plain.startsWith(name) && isJoint(plain, name.length());
             boolean ends =

@@ -14,6 +14,8 @@ final class Carried {
 
     private static final int LONGEST_LINE_LOOKED_AT = 400;
 
+    private static final int MOST_INITIALS = 3;
+
     private static final List<String> WROTE = WordList.lines(Carried.class, "wrote.txt");
     private static final Set<String> FORWARDS = Set.copyOf(WordList.lines(Carried.class, "forwards.txt"));
     private static final Set<String> HEADER_NAMES = Set.copyOf(WordList.lines(Carried.class, "header-names.txt"));
@@ -31,14 +33,14 @@ final class Carried {
 
     /** Whether the line is marked as quoted (RFC 3676 section 4.5), also with the writer's initials before the mark. */
     static boolean isQuoted(String bare) {
-        if (bare.startsWith(">") || bare.startsWith("&gt;")) {
+        if (bare.startsWith(">") || bare.startsWith("&gt;") || bare.startsWith("| ")) {
             return true;
         }
-        if (bare.startsWith("| ")) {
-            return true;
+        int initials = 0;
+        while (initials < Math.min(bare.length(), MOST_INITIALS + 1) && Character.isUpperCase(bare.charAt(initials))) {
+            initials++;
         }
-        int mark = bare.indexOf('>');
-        return mark > 0 && mark <= 3 && bare.substring(0, mark).chars().allMatch(Character::isUpperCase);
+        return initials > 0 && initials <= MOST_INITIALS && bare.startsWith(">", initials);
     }
 
     /** Whether a forwarded or re-quoted message without marks starts at this line, which then goes to the end. */

@@ -123,10 +123,10 @@ final class Findings {
 
     /** The first ask of each sentence that asks me, where there are several. */
     private List<Reading.DatedAsk> each(List<Ask> asks) {
-        Map<Span, Ask> firsts = new LinkedHashMap<>();
-        if (sentences.size() > LONGEST_LETTER) {
+        if (sentences.size() > LONGEST_LETTER || asks.size() < 2) {
             return List.of();
         }
+        Map<Span, Ask> firsts = new LinkedHashMap<>();
         for (Ask ask : asks) {
             boolean again = firsts.keySet().stream().anyMatch(sentence -> sentence.contains(ask.sentence()));
             if (ask.ofMe() && !again) {

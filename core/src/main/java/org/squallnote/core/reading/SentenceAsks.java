@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.squallnote.core.text.Clauses;
@@ -129,7 +130,9 @@ final class SentenceAsks {
         imperatives(found);
         trailingPlease(found);
         question(found);
-        found.sort((a, b) -> Integer.compare(a.from(), b.from()));
+        if (found.size() > 1) {
+            found.sort(Comparator.comparingInt(Found::from));
+        }
         return found;
     }
 

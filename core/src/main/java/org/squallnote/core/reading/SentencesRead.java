@@ -71,7 +71,7 @@ final class SentencesRead {
             }
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
-        List<SentenceAsks.Found> found = new ArrayList<>(asks.all());
+        List<SentenceAsks.Found> found = asks.all();
         if (assigned > 0 && vocatives.isAssignedToUnknown(sentence)) {
             found.clear();
         }
@@ -79,8 +79,11 @@ final class SentencesRead {
             // In a list of tasks a line needs no verb: "Ines: raffle prizes".
             vocatives.task(sentence).ifPresent(found::add);
         }
-        vocatives.toBeDoneBy(sentence).ifPresent(found::add);
-        found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
+        Optional<SentenceAsks.Found> toBeDone = vocatives.toBeDoneBy(sentence);
+        if (toBeDone.isPresent()) {
+            found.add(toBeDone.get());
+            found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
+        }
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
         }

@@ -18,6 +18,10 @@ final class Vocatives {
 
     private static final WordSet COPY = WordSet.of("cc", "copy");
 
+    private static final WordSet TO = WordSet.of("to");
+
+    private static final WordSet WISHING = WordSet.of("need", "want", "like");
+
     private final People people;
 
     /**
@@ -168,9 +172,12 @@ final class Vocatives {
 
     /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
     Optional<SentenceAsks.Found> toBeDoneBy(Sentence sentence) {
+        if (!TO.hasAnyOf(sentence)) {
+            return Optional.empty();
+        }
         for (int i = 0; i < sentence.size() - 2; i++) {
             boolean needed = i > 0
-                    && sentence.at(i).is("need", "want", "like")
+                    && WISHING.has(sentence, i)
                     && sentence.at(i - 1).is("i", "we", "i'd", "we'd", "would", "will");
             int name = needed ? i + 1 : i;
             if (i > 0 && !needed) {
