@@ -35,18 +35,24 @@ public final class ReferencesThreading {
     public static <K> List<ThreadNode<K>> threads(List<Threadable<K>> messages, SubjectStep subjectStep) {
         List<Threadable<K>> linked =
                 subjectStep == SubjectStep.UNLINKED_REPLIES ? withSubjectLinks(messages) : messages;
-        List<Node<K>> roots = prune(link(linked)); // 1 to 3
-        sort(roots); // 4
+        List<Node<K>> roots = prune(rootsOf(link(linked))); // 1 to 3
+        roots.sort(bySentDate()); // 4
         if (subjectStep == SubjectStep.AS_RFC_5256) {
             roots = mergeBySubject(roots); // 5
-            sort(roots); // 6
+            roots.forEach(root -> sortBelow(parentsFirst(root))); // 6
+            roots.sort(bySentDate());
         }
-        return roots.stream().map(ReferencesThreading::freeze).toList();
+        List<ThreadNode<K>> threads = new ArrayList<>(roots.size());
+        roots.forEach(root -> threads.add(freeze(root)));
+        return threads;
     }
 
     private static final class Node<K> {
         @Nullable
         Threadable<K> message;
+
+        /** Its identifier; empty for a message that has none of its own. */
+        String id = "";
 
         int order = Integer.MAX_VALUE;
 
@@ -60,6 +66,21 @@ public final class ReferencesThreading {
 
         boolean isDummy() {
             return message == null;
+        }
+
+        /**
+         * Whether the references lead to this node and are linked already, each to the one before: then none of them
+         * has to be looked up. Most answers only add one to the references of what they answer.
+         */
+        boolean isReachedBy(List<String> references) {
+            Node<K> node = this;
+            for (int i = references.size() - 1; i > 0; i--) {
+                node = node.parent;
+                if (node == null || !references.get(i - 1).equals(node.id)) {
+                    return false;
+                }
+            }
+            return true;
         }
 
         boolean isBelow(Node<K> other) {
@@ -94,14 +115,7 @@ public final class ReferencesThreading {
             Node<K> node = ownNode(byId, all, message);
             node.message = message;
             node.order = order++;
-            Node<K> last = null;
-            for (String id : message.references()) { // 1.A
-                Node<K> next = nodeOf(byId, all, id);
-                if (last != null && next.parent == null && !last.isBelow(next)) {
-                    next.attachTo(last);
-                }
-                last = next;
-            }
+            Node<K> last = lastReference(byId, all, message.references());
             if (last == null) { // 1.B
                 node.attachTo(null);
             } else if (!last.isBelow(node)) {
@@ -113,12 +127,34 @@ public final class ReferencesThreading {
         return all;
     }
 
+    /** Step 1.A: links the references among each other and answers the node of the last one. */
+    private static <K> @Nullable Node<K> lastReference(
+            Map<String, Node<K>> byId, List<Node<K>> all, List<String> references) {
+        if (references.isEmpty()) {
+            return null;
+        }
+        Node<K> known = byId.get(references.get(references.size() - 1));
+        if (known != null && known.isReachedBy(references)) {
+            return known;
+        }
+        Node<K> last = null;
+        for (String id : references) {
+            Node<K> next = nodeOf(byId, all, id);
+            if (last != null && next.parent == null && !last.isBelow(next)) {
+                next.attachTo(last);
+            }
+            last = next;
+        }
+        return last;
+    }
+
     private static <K> Node<K> nodeOf(Map<String, Node<K>> byId, List<Node<K>> all, String id) {
         Node<K> known = byId.get(id);
         if (known != null) {
             return known;
         }
         Node<K> node = new Node<>();
+        node.id = id;
         byId.put(id, node);
         all.add(node);
         return node;
@@ -137,37 +173,30 @@ public final class ReferencesThreading {
         return own;
     }
 
-    /** Steps 2 and 3: the roots, without missing messages that hold nothing together. */
-    private static <K> List<Node<K>> prune(List<Node<K>> nodes) {
+    private static <K> List<Node<K>> rootsOf(List<Node<K>> nodes) {
         List<Node<K>> roots = new ArrayList<>();
-        List<Node<K>> parentsFirst = new ArrayList<>();
         for (Node<K> node : nodes) {
             if (node.parent == null) {
                 roots.add(node);
-                parentsFirst.add(node);
             }
         }
-        for (int i = 0; i < parentsFirst.size(); i++) {
-            parentsFirst.addAll(parentsFirst.get(i).children);
-        }
-        for (int i = parentsFirst.size() - 1; i >= 0; i--) {
-            Node<K> node = parentsFirst.get(i);
-            if (!hasDummyChild(node)) {
-                continue;
-            }
-            List<Node<K>> kept = new ArrayList<>();
-            for (Node<K> child : node.children) {
-                if (child.isDummy()) {
-                    kept.addAll(child.children); // 3.A where it has none, 3.B
-                } else {
-                    kept.add(child);
+        return roots;
+    }
+
+    /**
+     * Steps 2 and 3: the roots, without missing messages that hold nothing together; what is below a root is sorted at
+     * the same time (4), one thread after the other, since its nodes are at hand then.
+     */
+    private static <K> List<Node<K>> prune(List<Node<K>> roots) {
+        List<Node<K>> keptRoots = new ArrayList<>(roots.size());
+        for (Node<K> root : roots) {
+            List<Node<K>> thread = parentsFirst(root);
+            for (int i = thread.size() - 1; i >= 0; i--) {
+                if (hasDummyChild(thread.get(i))) {
+                    removeDummiesBelow(thread.get(i));
                 }
             }
-            kept.forEach(child -> child.parent = node);
-            node.children = kept;
-        }
-        List<Node<K>> keptRoots = new ArrayList<>();
-        for (Node<K> root : roots) {
+            sortBelow(thread);
             if (!root.isDummy() || root.children.size() > 1) {
                 keptRoots.add(root);
             } else if (root.children.size() == 1) {
@@ -177,6 +206,28 @@ public final class ReferencesThreading {
             }
         }
         return keptRoots;
+    }
+
+    private static <K> void removeDummiesBelow(Node<K> node) {
+        List<Node<K>> kept = new ArrayList<>();
+        for (Node<K> child : node.children) {
+            if (child.isDummy()) {
+                kept.addAll(child.children); // 3.A where it has none, 3.B
+            } else {
+                kept.add(child);
+            }
+        }
+        kept.forEach(child -> child.parent = node);
+        node.children = kept;
+    }
+
+    private static <K> List<Node<K>> parentsFirst(Node<K> root) {
+        List<Node<K>> thread = new ArrayList<>();
+        thread.add(root);
+        for (int i = 0; i < thread.size(); i++) {
+            thread.addAll(thread.get(i).children);
+        }
+        return thread;
     }
 
     private static <K> boolean hasDummyChild(Node<K> node) {
@@ -204,20 +255,18 @@ public final class ReferencesThreading {
         return n.order;
     }
 
-    private static <K> void sort(List<Node<K>> roots) {
-        Comparator<Node<K>> bySentDate = Comparator.<Node<K>, Instant>comparing(ReferencesThreading::dateOf)
+    private static <K> Comparator<Node<K>> bySentDate() {
+        return Comparator.<Node<K>, Instant>comparing(ReferencesThreading::dateOf)
                 .thenComparingInt(ReferencesThreading::orderOf);
-        List<Node<K>> parentsFirst = new ArrayList<>(roots);
-        for (int i = 0; i < parentsFirst.size(); i++) {
-            parentsFirst.addAll(parentsFirst.get(i).children);
-        }
-        // A missing message is dated by its first child, so children are sorted before their parents.
+    }
+
+    /** A missing message is dated by its first child, so children are sorted before their parents. */
+    private static <K> void sortBelow(List<Node<K>> parentsFirst) {
         for (int i = parentsFirst.size() - 1; i >= 0; i--) {
             if (parentsFirst.get(i).children.size() > 1) {
-                parentsFirst.get(i).children.sort(bySentDate);
+                parentsFirst.get(i).children.sort(bySentDate());
             }
         }
-        roots.sort(bySentDate);
     }
 
     private static <K> BaseSubject subjectOf(Node<K> node) {
@@ -353,11 +402,7 @@ public final class ReferencesThreading {
     }
 
     private static <K> ThreadNode<K> freeze(Node<K> root) {
-        List<Node<K>> parentsFirst = new ArrayList<>();
-        parentsFirst.add(root);
-        for (int i = 0; i < parentsFirst.size(); i++) {
-            parentsFirst.addAll(parentsFirst.get(i).children);
-        }
+        List<Node<K>> parentsFirst = parentsFirst(root);
         ThreadNode<K> frozen = new ThreadNode<>(Optional.empty(), List.of());
         for (int i = parentsFirst.size() - 1; i >= 0; i--) {
             Node<K> node = parentsFirst.get(i);
