@@ -228,6 +228,12 @@ final class CalendarDates {
                     "than",
                     "latest",
                     "deadline",
+                    "closes",
+                    "ends",
+                    "expires",
+                    "opens",
+                    "starts",
+                    "begins",
                     "is",
                     "between",
                     "and" -> true;

@@ -166,6 +166,9 @@ public final class DateScanner {
                 || word.equals("until")
                 || word.equals("till");
         int timeAt = connected ? next + 1 : next;
+        if (word.equals("at") && sentence.norm(timeAt).equals("midnight")) {
+            return day.to(timeAt + 1);
+        }
         Optional<DatePhrase> time = times.at(timeAt);
         if (time.isEmpty() && connected && word.equals("at")) {
             time = times.bareHourAt(timeAt);

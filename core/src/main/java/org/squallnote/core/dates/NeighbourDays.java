@@ -33,7 +33,8 @@ final class NeighbourDays {
         boolean one = word.equals("the") || word.equals("a") || word.equals("one");
         int days = one ? 1 : DateWords.number(sentence, from);
         String unit = sentence.norm(from + 1);
-        if (days < 1 || days > FARTHEST || !unit.equals(days == 1 ? "day" : "days")) {
+        boolean eve = days == 1 && (unit.equals("night") || unit.equals("evening") || unit.equals("afternoon"));
+        if (days < 1 || days > FARTHEST || (!eve && !unit.equals(days == 1 ? "day" : "days"))) {
             return Optional.empty();
         }
         String way = sentence.norm(from + 2);

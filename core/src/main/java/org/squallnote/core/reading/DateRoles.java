@@ -130,9 +130,12 @@ final class DateRoles {
     /** What may stand behind a noun that is the head of its group: not so in "the ferry people today". */
     private static final WordSet HEADS = heads();
 
+    /** "send me the file back for Thursday": the day of the giving, as behind a pronoun. */
+    private static final WordSet DONE = WordSet.of("back", "over", "ready", "done", "through");
+
     private static final WordSet AWAITED = WordSet.of("due", "needed", "supposed");
 
-    private static final WordSet WANTING = WordSet.of("need", "want", "require", "like", "must", "should");
+    private static final WordSet WANTING = WordSet.of("need", "want", "require", "like", "love", "prefer", "appreciate", "must", "should");
 
     private static final WordSet USING = WordSet.of("have", "use", "borrow", "rent", "hire");
 
@@ -426,7 +429,7 @@ final class DateRoles {
         if (made) {
             return Role.TIED;
         }
-        if (PRONOUNS.has(sentence, k - 1)) {
+        if (PRONOUNS.has(sentence, k - 1) || DONE.has(sentence, k - 1)) {
             return needs || gives ? Role.TIED : Role.EVENT;
         }
         return needs && phrase.form() != Form.PERIOD ? Role.TIED : Role.EVENT;
@@ -452,6 +455,9 @@ final class DateRoles {
             }
             if (sentence.norm(i).equals("call") && isOccasion(i)) {
                 return Role.EVENT;
+            }
+            if (norm.equals("make") && sentence.at(i + 1).is("that", "those") && i + 2 == phrase.fromInclusive()) {
+                return Role.TIED; // "Make that Monday instead."
             }
             if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
                     || (norm.equals("have") && FREE.has(sentence, i + 1))

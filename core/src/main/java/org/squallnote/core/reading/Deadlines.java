@@ -134,13 +134,16 @@ final class Deadlines {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() && asking[s]; i++) {
-                if (!LIMITS.has(sentence, i) || !saysThen(sentence, i + 1)) {
+                boolean ahead = sentence.norm(i).equals("ahead")
+                        && sentence.norm(i + 1).equals("of")
+                        && saysThen(sentence, i + 2);
+                if (!ahead && (!LIMITS.has(sentence, i) || !saysThen(sentence, i + 1))) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
                 Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
-                    found.add(sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get());
+                    found.add(ahead || sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get());
                 }
             }
             Optional<Deadline> here = lastBefore(read, sentence.size());
@@ -289,7 +292,7 @@ final class Deadlines {
             }
         }
         Sentence sentence = read.sentence();
-        if (isPurpose(read, at)) {
+        if (isPurpose(read, at) || isReasonOfAsk(read, unit)) {
             return false;
         }
         boolean having = false;
@@ -318,6 +321,21 @@ final class Deadlines {
         boolean obliged =
                 sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");
         return isPromisedIn(read, unit, at) || (writer && (!having || obliged));
+    }
+
+    /** "I need to list my referees by Friday, so a quick yes would help": why it is asked, and by when. */
+    private static boolean isReasonOfAsk(ReadSentence read, int unit) {
+        int next = read.parts().endOfUnit(unit);
+        if (!read.sentence().norm(next).equals("so")) {
+            return false;
+        }
+        for (Ask ask : read.asks()) {
+            if (ask.words().fromInclusive()
+                    >= read.sentence().at(next).span().fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "so that I can hand it in by Friday": what the ask is for. */
@@ -429,6 +447,10 @@ final class Deadlines {
     private static boolean isWishedFor(ReadSentence read, Dated dated) {
         Sentence sentence = read.sentence();
         for (int i = 1; i < dated.lead(); i++) {
+            if (sentence.at(i - 1).is("they'd", "he'd", "she'd")
+                    && sentence.at(i).is("have", "get", "see", "receive")) {
+                return true;
+            }
             boolean writer = sentence.at(i - 1).is("i'd", "we'd", "i", "we", "would");
             if (writer
                     && sentence.at(i).is("like", "want", "need")

@@ -74,6 +74,24 @@ final class SentenceAsks {
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
+    /** "all signed forms and receipts to me". */
+    private static final int LONGEST_HANDED = 7;
+
+    private static final WordSet HOPING = WordSet.of("hoping", "hoped", "wondering", "wondered");
+
+    /** Words that tell of something said or sent to me before. */
+    private static final WordSet TOLD = WordSet.of(
+            "said", "spoke", "wrote", "sent", "came", "gave", "went", "brought", "told", "spoken", "written", "given",
+            "happened", "seems", "matters", "is", "was", "are", "were", "i", "we", "he", "she", "they", "it", "that",
+            "this", "who", "which", "not", "fine", "ok", "okay", "good", "news", "thanks", "clear", "due", "up");
+
+    private static final WordSet BY_WHEN =
+            WordSet.of("by", "before", "until", "till", "today", "tomorrow", "tonight", "asap", "no", "this", "please");
+
+    /** What may follow a short question: "how many bags though". */
+    private static final WordSet TRAILING =
+            WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
+
     private static final WordSet QUESTION_WORDS =
             WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
     private static final WordSet QUESTION_IS =
@@ -129,6 +147,7 @@ final class SentenceAsks {
         }
         imperatives(found);
         trailingPlease(found);
+        toMeByThen(found);
         question(found);
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(Found::from));
@@ -155,6 +174,9 @@ final class SentenceAsks {
         }
         for (PhraseMatch match : matches) {
             boolean sameClause = parts.clauseOf(match.fromInclusive()) == parts.clauseOf(at);
+            if (match.fromInclusive() == at + 1 && HOPING.has(sentence, at)) {
+                continue; // "I was hoping you would be willing to write": courteous, and asked.
+            }
             switch (match.label()) {
                 case "courtesy" -> {
                     if (sameClause && (match.covers(at) || at >= match.fromInclusive() - 2)) {
@@ -330,6 +352,29 @@ final class SentenceAsks {
         }
     }
 
+    /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
+    private void toMeByThen(List<Found> found) {
+        for (int i = 1; i < sentence.size() - 1; i++) {
+            boolean toMe = sentence.norm(i - 1).equals("to")
+                    && sentence.at(i).is("me", "us")
+                    && BY_WHEN.has(sentence, i + 1);
+            int first = parts.firstOfClause(parts.clauseOf(i));
+            if (toMe && i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
+                found.add(new Found(Ask.Kind.REQUEST, first, i + 1, first));
+                return;
+            }
+        }
+    }
+
+    private boolean isPlainNoun(int from, int to) {
+        for (int i = from; i < to; i++) {
+            if (TOLD.has(sentence, i) || sentence.norm(i).endsWith("ed") || sentence.at(i).quoted()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     private void question(List<Found> found) {
         int start = sentence.isQuestion() ? questionStart() : bareQuestionStart();
         if (start < 0
@@ -443,7 +488,11 @@ final class SentenceAsks {
 
     /** "which pontoon", "how many": a question word with hardly anything behind it. */
     private boolean isFragment(int i) {
-        int rest = sentence.size() - i;
+        int end = sentence.size();
+        while (end > i + 2 && TRAILING.has(sentence, end - 1)) {
+            end--;
+        }
+        int rest = end - i;
         if (i != afterLeadIn(0)
                 || rest > 3
                 || (rest < 2

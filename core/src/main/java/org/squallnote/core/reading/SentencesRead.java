@@ -65,7 +65,8 @@ final class SentencesRead {
             }
         }
         if (first && vocatives.isSalutation(sentence)) {
-            Vocatives.Call greeting = vocatives.leading(sentence, 0);
+            Vocatives.Call greeting =
+                    vocatives.greeting(sentence, message.from().address());
             if (greeting.isOne()) {
                 greeted = greeting.who();
             }

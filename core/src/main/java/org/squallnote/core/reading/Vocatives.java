@@ -43,6 +43,13 @@ final class Vocatives {
         this.people = people;
     }
 
+    /** The one greeted; nobody greets himself: "Dear Supplier" from Supplier Services calls the reader. */
+    Call greeting(Sentence sentence, String writer) {
+        Call call = leading(sentence, 0);
+        boolean writerOnly = call.who().addresses().size() == 1 && call.who().addresses().contains(writer);
+        return writerOnly ? Call.NONE : call;
+    }
+
     /** Whether the sentence is nothing but a greeting, with or without names: "Hi Tom,", "Dear all", "Bart, Wilma,". */
     boolean isSalutation(Sentence sentence) {
         int i = 0;
