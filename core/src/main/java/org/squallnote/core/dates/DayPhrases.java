@@ -18,6 +18,8 @@ final class DayPhrases {
 
     private static final WordSet LIMIT_NOUNS = WordSet.of("deadline", "cut-off", "cutoff");
 
+    private static final WordSet OVER = WordSet.of("out", "over", "up", "through", "done");
+
     private final Sentence sentence;
     private final DateContext context;
     private final CalendarDates calendar;
@@ -307,7 +309,7 @@ final class DayPhrases {
                             : endOfWeek(0);
                     return end(from, from + 2, day).map(found -> found.as(Form.PERIOD));
                 }
-                return end ? endOf(from + 1).map(found -> found.from(from)) : Optional.empty();
+                return end ? endOf(from + 1).map(found -> found.from(from)) : untilItIsOut(from);
             }
             case "weekend", "week-end" -> {
                 return end(from, from + 1, endOfWeek(0)).map(found -> found.as(Form.PERIOD));
@@ -319,6 +321,24 @@ final class DayPhrases {
                 return isEndWord(word) ? partOf(from) : midMonth(from);
             }
         }
+    }
+
+    /** "the week is out", "the month's over", of which the end is meant. */
+    private Optional<DatePhrase> untilItIsOut(int from) {
+        String unit = sentence.norm(from + 1);
+        boolean short_ = unit.endsWith("'s");
+        int over = short_ ? from + 2 : from + 3;
+        boolean is = short_ || sentence.norm(from + 2).equals("is");
+        if (!is || !OVER.has(sentence, over)) {
+            return Optional.empty();
+        }
+        return switch (short_ ? unit.substring(0, unit.length() - 2) : unit) {
+            case "day" -> end(from, over + 1, context.today());
+            case "week" -> end(from, over + 1, endOfWeek(0));
+            case "month" -> end(from, over + 1, endOfMonth(context.today()));
+            case "year" -> end(from, over + 1, endOfYear());
+            default -> Optional.empty();
+        };
     }
 
     /** "mid-April": its fifteenth. */

@@ -25,6 +25,9 @@ final class Stretches {
     private static final WordSet HELD =
             WordSet.of("it", "this", "that", "them", "offer", "price", "place", "quote", "room", "berth");
 
+    /** "you have fourteen days to pay", "we give you a week to answer". */
+    private static final WordSet GRANTING = WordSet.of("have", "you", "got", "you've", "only", "just", "another");
+
     private final Sentence sentence;
     private final DateContext context;
 
@@ -67,7 +70,8 @@ final class Stretches {
         }
         boolean held =
                 ENDING.has(sentence, from - 2) || (HELD.has(sentence, from - 2) && ENDING.has(sentence, from - 3));
-        if (held && sentence.norm(from - 1).equals("for")) {
+        boolean granted = joint.equals("to") && GRANTING.has(sentence, from - 1);
+        if (granted || (held && sentence.norm(from - 1).equals("for"))) {
             return fromNow;
         }
         boolean week =

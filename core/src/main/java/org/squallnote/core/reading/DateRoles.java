@@ -133,6 +133,9 @@ final class DateRoles {
     /** "send me the file back for Thursday": the day of the giving, as behind a pronoun. */
     private static final WordSet DONE = WordSet.of("back", "over", "ready", "done", "through");
 
+    /** "an answer for Friday". */
+    private static final WordSet ANSWERS = WordSet.of("answer", "reply", "decision", "response", "yes", "verdict");
+
     private static final WordSet AWAITED = WordSet.of("due", "needed", "supposed");
 
     private static final WordSet WANTING = WordSet.of("need", "want", "require", "like", "love", "prefer", "appreciate", "must", "should");
@@ -176,7 +179,8 @@ final class DateRoles {
         int k = phrase.fromInclusive() - 1;
         boolean vague = false;
         while (k >= 0 && SKIPPED.has(sentence, k) && !isEdge(k + 1)) {
-            vague |= VAGUE.has(sentence, k);
+            vague |= VAGUE.has(sentence, k)
+                    || (sentence.norm(k).equals("say") && sentence.startsPart(k));
             k--;
         }
         if (k >= 0 && isEdge(k + 1)) {
@@ -188,7 +192,9 @@ final class DateRoles {
         DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
         boolean evening = sentence.at(phrase.toExclusive() - 1).is("evening", "night", "tonight")
                 || sentence.norm(phrase.toExclusive()).equals("evening's");
-        if (lead.equals("before") && (evening || sentence.norm(k - 1).equals("or"))) {
+        boolean out = phrase.form() == Form.END
+                && sentence.at(phrase.toExclusive() - 1).is("out", "over", "up", "through", "done");
+        if (lead.equals("before") && (evening || out || sentence.norm(k - 1).equals("or"))) {
             meant = phrase;
         }
         boolean firm = hard || !(vague || isSoftened(phrase, dates));
@@ -225,7 +231,10 @@ final class DateRoles {
             case "until", "till" -> {
                 return until(k);
             }
-            case "from", "since", "after", "of", "as", "starting", "following" -> {
+            case "after" -> {
+                return isTooLateThen(phrase.toExclusive()) ? Role.STATED : Role.MENTION;
+            }
+            case "from", "since", "of", "as", "starting", "following" -> {
                 return Role.MENTION;
             }
             case "for" -> {
@@ -243,6 +252,9 @@ final class DateRoles {
         if (sentence.norm(phrase.toExclusive()).equals("off")) {
             return Role.EVENT;
         }
+        if (isByTheTime(phrase)) {
+            return Role.STATED;
+        }
         if (isSubjectOfSuiting(phrase)) {
             return Role.EVENT;
         }
@@ -254,7 +266,8 @@ final class DateRoles {
             return governed(phrase, true);
         }
         if (phrase.form() == Form.STRETCH
-                && sentence.norm(phrase.fromInclusive()).equals("within")) {
+                && (sentence.norm(phrase.fromInclusive()).equals("within")
+                        || sentence.norm(phrase.toExclusive()).equals("to"))) {
             return Role.STATED;
         }
         if (isAttributive(phrase)) {
@@ -292,6 +305,29 @@ final class DateRoles {
     private boolean isBeforeThat(int at) {
         for (int i = at - 1; i >= Math.max(0, at - 5) && parts.clauseOf(i) == parts.clauseOf(at); i--) {
             if (sentence.norm(i).equals("before")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "After Friday it's too late." */
+    private boolean isTooLateThen(int from) {
+        for (int i = from; i < Math.min(sentence.size() - 1, from + 5); i++) {
+            if (sentence.norm(i).equals("too") && sentence.norm(i + 1).equals("late")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "by the time I leave on Friday". */
+    private boolean isByTheTime(DatePhrase phrase) {
+        int unit = parts.unitOf(phrase.fromInclusive());
+        for (int i = phrase.fromInclusive() - 1; i >= 2 && parts.unitOf(i) == unit; i--) {
+            if (sentence.norm(i).equals("time")
+                    && sentence.norm(i - 1).equals("the")
+                    && sentence.norm(i - 2).equals("by")) {
                 return true;
             }
         }
@@ -429,6 +465,9 @@ final class DateRoles {
         if (made) {
             return Role.TIED;
         }
+        if (ANSWERS.has(sentence, k - 1)) {
+            return Role.TIED;
+        }
         if (PRONOUNS.has(sentence, k - 1) || DONE.has(sentence, k - 1)) {
             return needs || gives ? Role.TIED : Role.EVENT;
         }
@@ -478,7 +517,8 @@ final class DateRoles {
                 return Role.EVENT;
             }
             if (Phrases.GIVING.has(sentence, i) && isVerbHere(i) && !isNeedOfAll(i)) {
-                return Role.TIED;
+                // "Who's bringing the cake on Thursday?" asks now who will do it then.
+                return sentence.isQuestion() && sentence.at(0).is("who", "who's") ? Role.EVENT : Role.TIED;
             }
             needsHere |= WANTING.has(sentence, i);
             boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
@@ -649,7 +689,10 @@ final class DateRoles {
                 boolean adjacent = act.fromInclusive() == phrase.toExclusive()
                         || (act.toExclusive() >= phrase.fromInclusive() - 2
                                 && act.toExclusive() <= phrase.fromInclusive());
-                if (dates == 1 || sameClause || adjacent) {
+                boolean ofSomethingElse = !sameClause
+                        && act.toExclusive() < sentence.size()
+                        && sentence.at(act.toExclusive()).is("with", "including", "together", "as", "signed");
+                if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
                     return true;
                 }
             }

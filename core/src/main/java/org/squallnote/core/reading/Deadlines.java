@@ -54,6 +54,15 @@ final class Deadlines {
             "within",
             "say",
             "hopefully",
+            "any",
+            "anytime",
+            "panic",
+            "stress",
+            "pressure",
+            "worries",
+            "towards",
+            "toward",
+            "nearer",
             "around",
             "about",
             "until",
@@ -393,7 +402,12 @@ final class Deadlines {
             if (asks) {
                 return true;
             }
-            if ((needs || need) && !sentence.norm(i + 1).equals("to")) {
+            boolean must = sentence.norm(i).equals("must")
+                    && sentence.at(i + 1).is("have", "get", "see", "receive", "know")
+                    && isSomebodyElse(sentence, i - 1);
+            boolean toHave = sentence.norm(i + 1).equals("to")
+                    && sentence.at(i + 2).is("know", "have", "hear", "get", "see", "receive");
+            if (must || ((needs || need) && (toHave || !sentence.norm(i + 1).equals("to")))) {
                 return true;
             }
         }
@@ -489,7 +503,7 @@ final class Deadlines {
     private static boolean saysWhatFor(ReadSentence read, Dated dated) {
         Sentence sentence = read.sentence();
         int unit = read.parts().unitOf(dated.phrase().fromInclusive());
-        if (read.has("closing")) {
+        if (read.has("closing") || sentence.norm(dated.lead() - 1).equals("say")) {
             return true;
         }
         for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
@@ -539,6 +553,11 @@ final class Deadlines {
                 }
                 case "asked" -> {
                     if (sentence.norm(i + 1).equals("to") && Phrases.GIVING.has(sentence, i + 2)) {
+                        return true;
+                    }
+                }
+                case "late" -> {
+                    if (sentence.norm(i - 1).equals("too")) {
                         return true;
                     }
                 }

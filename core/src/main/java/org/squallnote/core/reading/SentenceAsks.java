@@ -85,6 +85,18 @@ final class SentenceAsks {
             "happened", "seems", "matters", "is", "was", "are", "were", "i", "we", "he", "she", "they", "it", "that",
             "this", "who", "which", "not", "fine", "ok", "okay", "good", "news", "thanks", "clear", "due", "up");
 
+    private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
+
+    private static final WordSet TELLING = WordSet.of(
+            "tell", "let", "call", "ring", "send", "give", "email", "text", "drop", "ping", "message", "write", "leave",
+            "bring", "show", "remind", "ask", "phone");
+
+    private static final WordSet BEFORE_A_FINITE_VERB = WordSet.of(
+            "to", "you", "i", "we", "they", "he", "she", "it", "who", "that", "would", "could", "can", "will", "did",
+            "do", "does", "should", "must", "may", "might", "and", "or", "not", "don't", "never", "people", "you'll",
+            "i'll", "always", "only", "also", "just", "then", "please", "everybody", "somebody", "anybody", "nobody",
+            "a", "the", "your", "my", "his", "her", "their", "our", "of", "by", "for", "phone");
+
     private static final WordSet BY_WHEN =
             WordSet.of("by", "before", "until", "till", "today", "tomorrow", "tonight", "asap", "no", "this", "please");
 
@@ -148,6 +160,7 @@ final class SentenceAsks {
         imperatives(found);
         trailingPlease(found);
         toMeByThen(found);
+        afterCondition(found);
         question(found);
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(Found::from));
@@ -245,6 +258,29 @@ final class SentenceAsks {
                     && (Phrases.OBJECT.has(sentence, i + 1) || (verb && looksLikeObject(i + 1)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !isVoid(i, "request")) {
                 found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
+            }
+        }
+    }
+
+    /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
+    private void afterCondition(List<Found> found) {
+        int condition = -1;
+        for (int i = 0; i < sentence.size() - 1; i++) {
+            if (sentence.startsPart(i) && i > 0 && condition >= 0 && i > condition) {
+                condition = -1;
+            }
+            if (CONDITIONS.has(sentence, i) && sentence.startsClause(i)) {
+                condition = i;
+            }
+            boolean asks = condition >= 0
+                    && i >= condition + 3
+                    && TELLING.has(sentence, i)
+                    && sentence.at(i + 1).is("me", "us")
+                    && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
+                    && !sentence.norm(i - 1).endsWith("s");
+            if (asks && !isVoid(i, "request")) {
+                found.add(new Found(Ask.Kind.REQUEST, i, i + 1, i));
+                return;
             }
         }
     }
@@ -368,7 +404,8 @@ final class SentenceAsks {
 
     private boolean isPlainNoun(int from, int to) {
         for (int i = from; i < to; i++) {
-            if (TOLD.has(sentence, i) || sentence.norm(i).endsWith("ed") || sentence.at(i).quoted()) {
+            boolean past = sentence.norm(i).endsWith("ed") && (i > from || to - from < 2);
+            if (past || TOLD.has(sentence, i) || sentence.at(i).quoted()) {
                 return false;
             }
         }
