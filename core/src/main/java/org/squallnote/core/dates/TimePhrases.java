@@ -38,7 +38,10 @@ final class TimePhrases {
                 return time(from, from + 1, NOON);
             }
             case "lunch" -> {
-                return isDeadlineWord(sentence.norm(from - 1)) ? time(from, from + 1, NOON) : Optional.empty();
+                String before = sentence.norm(from - 1);
+                return isDeadlineWord(before) || before.equals("at")
+                        ? time(from, from + 1, NOON)
+                        : Optional.empty();
             }
             case "half" -> {
                 boolean past = sentence.norm(from + 1).equals("past");

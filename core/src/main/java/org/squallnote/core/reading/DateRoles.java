@@ -225,7 +225,7 @@ final class DateRoles {
                         ? Role.MENTION
                         : Role.STATED;
             }
-            case "than" -> {
+            case "than", "within" -> {
                 return Role.STATED;
             }
             case "until", "till" -> {
@@ -503,6 +503,9 @@ final class DateRoles {
                     || isUseThen(i)
                     || isDoneByThen(i)
                     || isAskedOfTheWriter(i)) {
+                return Role.EVENT;
+            }
+            if (norm.equals("see") && sentence.norm(i + 1).equals("you")) {
                 return Role.EVENT;
             }
             if (isLeaving(i)) {

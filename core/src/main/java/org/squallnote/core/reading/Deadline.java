@@ -17,6 +17,11 @@ import org.squallnote.core.text.Span;
  */
 public record Deadline(LocalDate day, Optional<LocalTime> time, boolean firm, Span words, boolean inSubject) {
 
+    /** The same, flexible. */
+    Deadline softened() {
+        return new Deadline(day, time, false, words, inSubject);
+    }
+
     /** The last moment in time. */
     public LocalDateTime end() {
         return time.map(day::atTime).orElseGet(() -> day.atTime(LocalTime.MAX));

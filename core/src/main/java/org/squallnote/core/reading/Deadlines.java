@@ -152,7 +152,8 @@ final class Deadlines {
                 Optional<Deadline> here = lastBefore(read, i);
                 Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
-                    found.add(ahead || sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get());
+                    Deadline then = ahead || sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get();
+                    found.add(read.has("soft") ? then.softened() : then);
                 }
             }
             Optional<Deadline> here = lastBefore(read, sentence.size());
@@ -382,7 +383,9 @@ final class Deadlines {
                             && (saysWhatFor(read, dated) || (afterAsk && isWhenItShouldBe(read, dated)))
                             && (read.has("closing") || !isPlanOfWriter(read, dated)))
                     || isNeededThen(read, dated)
-                    || (afterAsk && isDay(dated) && (isWhatItIsNeededFor(read) || isWishedFor(read, dated)));
+                    || (afterAsk
+                            && (isDay(dated) || isAtThatTime(read, dated))
+                            && (isWhatItIsNeededFor(read) || isWishedFor(read, dated)));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -425,6 +428,12 @@ final class Deadlines {
                         .is(
                                 "i", "we", "you", "to", "not", "don't", "doesn't", "no", "nobody", "if", "and", "or",
                                 "i'd", "we'd", "you'd");
+    }
+
+    /** "I have to tell him at lunch tomorrow". */
+    private static boolean isAtThatTime(ReadSentence read, Dated dated) {
+        return dated.phrase().time().isPresent()
+                && read.sentence().norm(dated.phrase().fromInclusive() - 1).equals("at");
     }
 
     private static boolean isDay(Dated dated) {

@@ -314,6 +314,12 @@ final class Vocatives {
             return true;
         }
         String next = sentence.norm(at);
+        if (next.equals("you")
+                && sentence.isQuestion()
+                && !who.everybody()
+                && !Phrases.MODAL.has(sentence, from)) {
+            return true;
+        }
         if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {
             // Somebody called Will writes "Will do".
             return false;
