@@ -39,9 +39,7 @@ final class TimePhrases {
             }
             case "lunch" -> {
                 String before = sentence.norm(from - 1);
-                return isDeadlineWord(before) || before.equals("at")
-                        ? time(from, from + 1, NOON)
-                        : Optional.empty();
+                return isDeadlineWord(before) || before.equals("at") ? time(from, from + 1, NOON) : Optional.empty();
             }
             case "half" -> {
                 boolean past = sentence.norm(from + 1).equals("past");

@@ -1,8 +1,6 @@
 package org.squallnote.core.reading;
 
-import java.util.HashSet;
 import java.util.List;
-import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DatePhrase.Form;
@@ -38,7 +36,8 @@ final class DateRoles {
 
     private static final WordSet VAGUE =
             WordSet.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
-    private static final WordSet SKIPPED = WordSet.of(
+
+    static final WordSet SKIPPED = WordSet.of(
             "about",
             "around",
             "roughly",
@@ -56,6 +55,7 @@ final class DateRoles {
             "latest",
             "back",
             "just");
+
     private static final WordSet DEADLINE_NOUNS = WordSet.of(
             "deadline",
             "due",
@@ -69,6 +69,7 @@ final class DateRoles {
             "required",
             "needed",
             "wanted");
+
     private static final WordSet STAYING = WordSet.of(
             "open",
             "closed",
@@ -112,23 +113,16 @@ final class DateRoles {
             "shut",
             "back",
             "extended");
+
     private static final WordSet SUITING =
             WordSet.of("works", "work", "suits", "suit", "fits", "fit", "convenient", "possible", "ok", "okay");
+
     private static final WordSet FINE =
             WordSet.of("fine", "ok", "okay", "soon", "early", "plenty", "enough", "good", "great", "lovely", "perfect");
+
     /** "print twenty maps for tomorrow": what is made then, not "the menu for tomorrow". */
     private static final WordSet MADE = WordSet.of(
             "print", "prepare", "make", "bring", "copy", "bake", "pack", "buy", "get", "draft", "write", "design");
-
-    /** What stands between an event and its day; "the ferry people today" has another noun there. */
-    private static final WordSet BEHIND_A_NOUN = WordSet.of(
-            "on", "at", "in", "of", "for", "with", "from", "to", "this", "next", "is", "and", "or", "here", "there");
-
-    /** "Do you have time on Friday?" */
-    private static final WordSet HAPPENS = happens();
-
-    /** What may stand behind a noun that is the head of its group: not so in "the ferry people today". */
-    private static final WordSet HEADS = heads();
 
     /** "send me the file back for Thursday": the day of the giving, as behind a pronoun. */
     private static final WordSet DONE = WordSet.of("back", "over", "ready", "done", "through");
@@ -138,56 +132,38 @@ final class DateRoles {
 
     private static final WordSet AWAITED = WordSet.of("due", "needed", "supposed");
 
-    private static final WordSet WANTING = WordSet.of("need", "want", "require", "like", "love", "prefer", "appreciate", "must", "should");
-
-    private static final WordSet USING = WordSet.of("have", "use", "borrow", "rent", "hire");
-
     private static final WordSet NEEDING = WordSet.of("need", "needs", "needed", "want", "wants");
 
-    private static final WordSet TELLING_NOTHING =
-            WordSet.of("if", "possible", "on", "at", "for", "can", "you", "in", "some", "time");
-
-    private static final WordSet FREE = WordSet.of("time", "room", "space", "capacity", "anything", "plans");
-
-    private static final WordSet HAVING =
-            WordSet.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
-
-    private static final WordSet SUBJECTS = WordSet.of(
-            "i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
-
     /** Past forms that do not end in "ed". */
-    private static final WordSet PAST = WordSet.of(
-            "made", "sent", "gave", "wrote", "told", "said", "brought", "took", "got", "found", "saw", "met", "had",
-            "did", "came", "went", "bought", "left", "showed", "held", "paid", "spoke");
-
-    private static final WordSet PRONOUNS =
+    static final WordSet PRONOUNS =
             WordSet.of("it", "them", "this", "that", "these", "those", "one", "all", "everything");
 
     private final Sentence sentence;
     private final Parts parts;
-    private final List<PhraseMatch> acts;
     private final DateContext context;
+    private final Softness softness;
+    private final GovernedDates governed;
 
     DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context) {
         this.sentence = sentence;
         this.parts = parts;
-        this.acts = acts;
         this.context = context;
+        this.softness = new Softness(sentence, parts, acts);
+        this.governed = new GovernedDates(sentence, parts, acts);
     }
 
     Dated roleOf(DatePhrase phrase, int dates, boolean needed) {
         int k = phrase.fromInclusive() - 1;
         boolean vague = false;
         while (k >= 0 && SKIPPED.has(sentence, k) && !isEdge(k + 1)) {
-            vague |= VAGUE.has(sentence, k)
-                    || (sentence.norm(k).equals("say") && sentence.startsPart(k));
+            vague |= VAGUE.has(sentence, k) || (sentence.norm(k).equals("say") && sentence.startsPart(k));
             k--;
         }
         if (k >= 0 && isEdge(k + 1)) {
             k = Math.min(k, phrase.fromInclusive() - 1);
         }
         String lead = k >= 0 && !isEdge(k + 1) ? sentence.norm(k) : "";
-        boolean hard = isHard(phrase);
+        boolean hard = softness.isHard(phrase);
         Role role = role(phrase, k, lead, hard, needed);
         DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
         boolean evening = sentence.at(phrase.toExclusive() - 1).is("evening", "night", "tonight")
@@ -197,7 +173,7 @@ final class DateRoles {
         if (lead.equals("before") && (evening || out || sentence.norm(k - 1).equals("or"))) {
             meant = phrase;
         }
-        boolean firm = hard || !(vague || isSoftened(phrase, dates));
+        boolean firm = hard || !(vague || softness.isSoftened(phrase, dates));
         int start = role == Role.STATED && !lead.isEmpty() ? k : phrase.fromInclusive();
         return new Dated(meant, role, Math.max(0, start), firm);
     }
@@ -261,9 +237,9 @@ final class DateRoles {
         if ((phrase.form() == Form.PERIOD || phrase.form() == Form.END) && isFine(phrase.toExclusive())) {
             return Role.TIED;
         }
-        if (phrase.form() == Form.PERIOD && isRightBehindSoftening(phrase)) {
+        if (phrase.form() == Form.PERIOD && softness.isRightBehindSoftening(phrase)) {
             // "Can we talk about it some time next week?"
-            return governed(phrase, true);
+            return governed.role(phrase, true);
         }
         if (phrase.form() == Form.STRETCH
                 && (sentence.norm(phrase.fromInclusive()).equals("within")
@@ -278,13 +254,13 @@ final class DateRoles {
         }
         if (phrase.form() == Form.RANGE
                 && !sentence.norm(phrase.fromInclusive() - 1).equals("between")) {
-            return sentence.norm(phrase.fromInclusive() + 1).equals("or") ? governed(phrase, needed) : Role.EVENT;
+            return sentence.norm(phrase.fromInclusive() + 1).equals("or") ? governed.role(phrase, needed) : Role.EVENT;
         }
         if (isAtEdge(phrase) && isAlone(phrase)) {
             // "Friday?" proposes a day.
             return sentence.isQuestion() && sentence.size() <= 3 ? Role.EVENT : Role.TIED;
         }
-        return governed(phrase, needed);
+        return governed.role(phrase, needed);
     }
 
     /** "It should have reached us by 15 May", "it was due on the 4th": a day that has passed, whatever the year. */
@@ -421,19 +397,6 @@ final class DateRoles {
         return false;
     }
 
-    private static WordSet heads() {
-        Set<String> heads = new HashSet<>(BEHIND_A_NOUN.words());
-        heads.addAll(HAPPENS.words());
-        return WordSet.of(heads);
-    }
-
-    /** "sail" and "sails". */
-    private static WordSet happens() {
-        Set<String> happens = new HashSet<>(Phrases.HAPPENING.words());
-        Phrases.HAPPENING.words().forEach(verb -> happens.add(verb + "s"));
-        return WordSet.of(happens);
-    }
-
     private Role until(int k) {
         for (int i = k - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(k); i--) {
             boolean handedIn = sentence.norm(i).equals("in")
@@ -472,234 +435,5 @@ final class DateRoles {
             return needs || gives ? Role.TIED : Role.EVENT;
         }
         return needs && phrase.form() != Form.PERIOD ? Role.TIED : Role.EVENT;
-    }
-
-    /** The nearest word before the date that gives, happens or names an event decides. */
-    private Role governed(DatePhrase phrase, boolean needed) {
-        int unit = parts.unitOf(phrase.fromInclusive());
-        int start = phrase.fromInclusive() - 1;
-        boolean needsHere = false;
-        for (int i = start; i >= 0 && parts.unitOf(i) == unit; i--) {
-            String norm = sentence.norm(i);
-            boolean near = start - i <= 2;
-            boolean place = sentence.norm(i - 1).equals("at");
-            boolean head = i == start || HEADS.has(sentence, i + 1);
-            if (near && head && !place && Phrases.EVENT.has(sentence, i) && !Phrases.GIVING.has(sentence, i)) {
-                return Role.EVENT;
-            }
-            if (norm.equals("who")
-                    || norm.equals("which")
-                    || (norm.equals("that") && i < start && sentence.norm(i + 1).endsWith("s"))) {
-                return Role.EVENT;
-            }
-            if (sentence.norm(i).equals("call") && isOccasion(i)) {
-                return Role.EVENT;
-            }
-            if (norm.equals("make") && sentence.at(i + 1).is("that", "those") && i + 2 == phrase.fromInclusive()) {
-                return Role.TIED; // "Make that Monday instead."
-            }
-            if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
-                    || (norm.equals("have") && FREE.has(sentence, i + 1))
-                    || isUseThen(i)
-                    || isDoneByThen(i)
-                    || isAskedOfTheWriter(i)) {
-                return Role.EVENT;
-            }
-            if (norm.equals("see") && sentence.norm(i + 1).equals("you")) {
-                return Role.EVENT;
-            }
-            if (isLeaving(i)) {
-                return Role.TIED;
-            }
-            if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.has(sentence, i)) {
-                // "send it before you go home today": the day of sending as well.
-                i -= 2;
-                continue;
-            }
-            if (HAPPENS.has(sentence, i) && isVerbHere(i) && !(needed && norm.equals("be"))) {
-                return Role.EVENT;
-            }
-            if (Phrases.GIVING.has(sentence, i) && isVerbHere(i) && !isNeedOfAll(i)) {
-                // "Who's bringing the cake on Thursday?" asks now who will do it then.
-                return sentence.isQuestion() && sentence.at(0).is("who", "who's") ? Role.EVENT : Role.TIED;
-            }
-            needsHere |= WANTING.has(sentence, i);
-            boolean clauseBegins = i > 0 && parts.clauseOf(i - 1) != parts.clauseOf(i);
-            if (clauseBegins && saysSomething(i, start)) {
-                return needed && needsHere ? Role.TIED : followed(phrase, unit);
-            }
-        }
-        return needed || isRequestedForNow(phrase, unit) ? Role.TIED : followed(phrase, unit);
-    }
-
-    /** "Could you dig it out today": whatever is to be done, it is wanted by then. */
-    private boolean isRequestedForNow(DatePhrase phrase, int unit) {
-        String first = sentence.norm(phrase.fromInclusive());
-        if (!first.equals("today") && !first.equals("tonight") && !first.equals("this")) {
-            return false;
-        }
-        for (PhraseMatch act : acts) {
-            if (act.label().equals("request")
-                    && act.fromInclusive() < phrase.fromInclusive()
-                    && parts.unitOf(act.fromInclusive()) == unit) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "the truck gets packed on Wednesday" is a clause of its own; "if possible on Friday" goes with the one before. */
-    private boolean saysSomething(int from, int toInclusive) {
-        int telling = 0;
-        for (int i = from; i <= toInclusive; i++) {
-            boolean small =
-                    Clauses.isLeadIn(sentence, i) || SKIPPED.has(sentence, i) || TELLING_NOTHING.has(sentence, i);
-            telling += small ? 0 : 1;
-        }
-        return telling > 1;
-    }
-
-    /** A date in front of its verb: "on Friday please send me …". */
-    private Role followed(DatePhrase phrase, int unit) {
-        for (int i = phrase.toExclusive();
-                i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit;
-                i++) {
-            if (Phrases.HAPPENING.has(sentence, i)) {
-                return Role.EVENT;
-            }
-            if (Phrases.GIVING.has(sentence, i)) {
-                return Role.TIED;
-            }
-        }
-        return Role.EVENT;
-    }
-
-    /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
-    private boolean isNeedOfAll(int i) {
-        return sentence.norm(i).equals("need") && sentence.norm(i - 1).equals("we") && sentence.isQuestion();
-    }
-
-    /** "Could we have the slipway on Saturday?": for that time, not by then. */
-    private boolean isUseThen(int i) {
-        if (!USING.has(sentence, i) || !sentence.at(Math.max(0, i - 1)).is("i", "we")) {
-            return false;
-        }
-        for (int at = i + 1; at < Math.min(sentence.size(), i + 5); at++) {
-            if (Phrases.USABLE.has(sentence, at)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "that Tom made on Friday", "you showed us on 3 March". */
-    private boolean isDoneByThen(int i) {
-        String norm = sentence.norm(i);
-        boolean past = PAST.has(sentence, i) || (norm.length() > 4 && norm.endsWith("ed") && !norm.equals("need"));
-        return past
-                && i > 0
-                && (SUBJECTS.has(sentence, i - 1) || (sentence.at(i - 1).capital() && !NotNames.isOne(sentence, i - 1)))
-                && !sentence.at(Math.max(0, i - 2)).is("have", "has", "had")
-                && !sentence.at(i).is("wanted", "needed", "liked");
-    }
-
-    /** "Can I call you on Friday?", "Do we need to bring anything on Friday?" ask about a day of the writer. */
-    private boolean isAskedOfTheWriter(int i) {
-        if (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i)) {
-            return false;
-        }
-        boolean obliged = sentence.norm(i - 1).equals("to");
-        int subject = obliged ? i - 3 : i - 1;
-        return subject > 0
-                && sentence.at(subject).is("i", "we")
-                && sentence.at(subject - 1).is("can", "could", "may", "shall", "should", "will", "do", "did", "must");
-    }
-
-    /** "fifteen minutes for a call": one that takes place, not one that is given. */
-    private boolean isOccasion(int i) {
-        int at = i - 1;
-        while (at > 0 && sentence.at(at).is("a", "quick", "short", "brief", "phone", "video")) {
-            at--;
-        }
-        return at < i - 1 && sentence.at(at).is("for", "have", "schedule", "arrange", "on");
-    }
-
-    /** "leave the key at reception" hands it over; "we leave on Friday" does not. */
-    private boolean isLeaving(int i) {
-        String norm = sentence.norm(i);
-        return (norm.equals("leave") || norm.equals("put")) && Phrases.OBJECT.has(sentence, i + 1);
-    }
-
-    /** "the order", "a quote" are nouns; "to order", "please order" are not. */
-    private boolean isVerbHere(int i) {
-        String before = sentence.norm(i - 1);
-        return !(before.equals("the")
-                || before.equals("a")
-                || before.equals("an")
-                || before.equals("your")
-                || before.equals("my")
-                || before.equals("our")
-                || before.equals("his")
-                || before.equals("her")
-                || before.equals("of")
-                || before.equals("this"));
-    }
-
-    private boolean isHard(DatePhrase phrase) {
-        for (PhraseMatch act : acts) {
-            boolean after = act.fromInclusive() == phrase.toExclusive();
-            boolean before =
-                    act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
-            boolean overlaps =
-                    act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
-            boolean states = act.label().equals("hard") || act.label().equals("closing");
-            if (states && (after || before || overlaps)) {
-                return true;
-            }
-        }
-        return sentence.norm(phrase.toExclusive()).equals("latest");
-    }
-
-    /** "if you find the time this week". */
-    private boolean isRightBehindSoftening(DatePhrase phrase) {
-        for (PhraseMatch act : acts) {
-            if (act.label().equals("soft") && act.toExclusive() == phrase.fromInclusive()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "Let me know by Friday if that works": the condition is the question. */
-    private boolean isWhatIsAsked(PhraseMatch soft) {
-        int from = soft.fromInclusive();
-        if (!sentence.norm(from).equals("if") || !PRONOUNS.has(sentence, from + 1)) {
-            return false;
-        }
-        for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {
-            if (sentence.at(i).is("know", "tell", "confirm", "say", "ask")) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Softened by a word of its sentence; where there are several dates, the nearest one is meant. */
-    private boolean isSoftened(DatePhrase phrase, int dates) {
-        for (PhraseMatch act : acts) {
-            if (act.label().equals("soft") && !isWhatIsAsked(act)) {
-                boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
-                boolean adjacent = act.fromInclusive() == phrase.toExclusive()
-                        || (act.toExclusive() >= phrase.fromInclusive() - 2
-                                && act.toExclusive() <= phrase.fromInclusive());
-                boolean ofSomethingElse = !sameClause
-                        && act.toExclusive() < sentence.size()
-                        && sentence.at(act.toExclusive()).is("with", "including", "together", "as", "signed");
-                if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
-                    return true;
-                }
-            }
-        }
-        return false;
     }
 }

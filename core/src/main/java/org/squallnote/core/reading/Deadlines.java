@@ -10,7 +10,6 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.reading.DateRoles.Role;
-import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
@@ -22,61 +21,18 @@ import org.squallnote.core.text.WordSet;
  */
 final class Deadlines {
 
-    /** A fragment such as "By Friday if possible." has at most this many words. */
-    private static final int LONGEST_FRAGMENT = 9;
-
     private static final WordSet LIMITS = WordSet.of("by", "before", "until", "till");
 
     private static final WordSet STARTS =
             WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
+
     /** What is said behind "the" or "this" of a date named before. */
     private static final WordSet SAME = WordSet.of("same", "date", "deadline");
-
-    private static final WordSet BEFORE_A_BARE_DATE = WordSet.of(
-            "on",
-            "by",
-            "ideally",
-            "preferably",
-            "at",
-            "the",
-            "if",
-            "possible",
-            "latest",
-            "rush",
-            "some",
-            "time",
-            "sometime",
-            "all",
-            "hurry",
-            "urgent",
-            "not",
-            "before",
-            "within",
-            "say",
-            "hopefully",
-            "any",
-            "anytime",
-            "panic",
-            "stress",
-            "pressure",
-            "worries",
-            "towards",
-            "toward",
-            "nearer",
-            "around",
-            "about",
-            "until",
-            "you",
-            "can",
-            "could",
-            "for",
-            "no",
-            "later",
-            "than");
 
     private final List<ReadSentence> sentences;
     private final DateContext context;
     private final Predicate<Ask> wanted;
+
     /** For each sentence whether it holds an ask that is wanted. */
     private final boolean[] asking;
 
@@ -102,7 +58,7 @@ final class Deadlines {
                 inAsks.addAll(ofAskSentence(read));
             } else if (!read.dates().isEmpty() && read.asks().isEmpty() && !isForSomebodyElse(read)) {
                 boolean next = i + 1 < sentences.size() && asking[i + 1];
-                boolean before = next && (read.has("soft") || isWhatItIsNeededFor(read));
+                boolean before = next && (read.has("soft") || DatePurposes.isWhatItIsNeededFor(read));
                 elsewhere.addAll(ofOtherSentence(read, asked || before));
             }
             asked = mine || (asked && read.asks().isEmpty());
@@ -277,7 +233,7 @@ final class Deadlines {
     }
 
     private static boolean counts(ReadSentence read, Dated dated) {
-        return dated.role() == Role.TIED || (dated.role() == Role.STATED && !isPlanOfWriter(read, dated));
+        return dated.role() == Role.TIED || (dated.role() == Role.STATED && !WriterPlans.isPlanOfWriter(read, dated));
     }
 
     /** A date goes with the ask that begins last before it; before any ask, with the first. */
@@ -292,100 +248,19 @@ final class Deadlines {
         return owner.filter(wanted).isPresent();
     }
 
-    /** "I have to leave by 3", "we'll be done by Friday": the writer's own day, unless they need something by then. */
-    private static boolean isPlanOfWriter(ReadSentence read, Dated dated) {
-        int at = dated.lead();
-        int unit = read.parts().unitOf(at);
-        for (SentenceAsks.Found ask : read.found()) {
-            if (read.parts().unitOf(ask.from()) == unit && (ask.from() <= at || ask.kind() == Ask.Kind.QUESTION)) {
-                return isPromisedIn(read, unit, at) && ask.from() > at;
-            }
-        }
-        Sentence sentence = read.sentence();
-        if (isPurpose(read, at) || isReasonOfAsk(read, unit)) {
-            return false;
-        }
-        boolean having = false;
-        boolean writer = false;
-        for (int i = read.parts().firstOfUnit(unit); i < at; i++) {
-            String norm = sentence.norm(i);
-            writer |= norm.equals("i")
-                    || norm.equals("we")
-                    || norm.equals("i'll")
-                    || norm.equals("we'll")
-                    || norm.equals("i'm")
-                    || norm.equals("we're");
-            boolean others = norm.equals("they") || norm.equals("he") || norm.equals("she");
-            // "they must be back by Friday" says what is wanted, not what they plan.
-            writer |= others && !sentence.at(i + 1).is("must", "should", "have", "need", "ought");
-            having |= norm.equals("need")
-                    || norm.equals("have")
-                    || norm.equals("get")
-                    || norm.equals("receive")
-                    || norm.equals("want")
-                    || norm.equals("wants")
-                    || norm.equals("like")
-                    || norm.equals("needs")
-                    || norm.equals("see");
-        }
-        boolean obliged =
-                sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");
-        return isPromisedIn(read, unit, at) || (writer && (!having || obliged));
-    }
-
-    /** "I need to list my referees by Friday, so a quick yes would help": why it is asked, and by when. */
-    private static boolean isReasonOfAsk(ReadSentence read, int unit) {
-        int next = read.parts().endOfUnit(unit);
-        if (!read.sentence().norm(next).equals("so")) {
-            return false;
-        }
-        for (Ask ask : read.asks()) {
-            if (ask.words().fromInclusive()
-                    >= read.sentence().at(next).span().fromInclusive()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "so that I can hand it in by Friday": what the ask is for. */
-    private static boolean isPurpose(ReadSentence read, int at) {
-        Sentence sentence = read.sentence();
-        for (int i = read.parts().firstOfClause(read.parts().clauseOf(at)); i < at - 2; i++) {
-            boolean so = sentence.norm(i).equals("so");
-            int subject = sentence.norm(i + 1).equals("that") ? i + 2 : i + 1;
-            if (so
-                    && sentence.at(subject).is("i", "we", "they", "he", "she", "it")
-                    && sentence.at(subject + 1).is("can", "could", "have", "will", "is", "gets", "may", "might")) {
-                return !read.asks().isEmpty();
-            }
-        }
-        return false;
-    }
-
-    private static boolean isPromisedIn(ReadSentence read, int unit, int at) {
-        for (PhraseMatch act : read.acts()) {
-            if (act.label().equals("promise")
-                    && read.parts().unitOf(act.fromInclusive()) == unit
-                    && act.fromInclusive() < at) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
     private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
         List<Deadline> found = new ArrayList<>();
         for (Dated dated : datesOf(read)) {
-            boolean fragment = afterAsk && isFragment(read, dated);
+            boolean fragment = afterAsk && DatePurposes.isFragment(read, dated);
             boolean says = (dated.role() == Role.STATED
-                            && (saysWhatFor(read, dated) || (afterAsk && isWhenItShouldBe(read, dated)))
-                            && (read.has("closing") || !isPlanOfWriter(read, dated)))
-                    || isNeededThen(read, dated)
+                            && (DatePurposes.saysWhatFor(read, dated)
+                                    || (afterAsk && DatePurposes.isWhenItShouldBe(read, dated)))
+                            && (read.has("closing") || !WriterPlans.isPlanOfWriter(read, dated)))
+                    || DatePurposes.isNeededThen(read, dated)
                     || (afterAsk
-                            && (isDay(dated) || isAtThatTime(read, dated))
-                            && (isWhatItIsNeededFor(read) || isWishedFor(read, dated)));
+                            && (isDay(dated) || DatePurposes.isAtThatTime(read, dated))
+                            && (DatePurposes.isWhatItIsNeededFor(read) || DatePurposes.isWishedFor(read, dated)));
             if (dated.role() != Role.MENTION && (fragment || says)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -393,213 +268,8 @@ final class Deadlines {
         return found;
     }
 
-    /** "The bank needs the form back on Monday": somebody waits for a thing. */
-    private static boolean isNeededThen(ReadSentence read, Dated dated) {
-        Sentence sentence = read.sentence();
-        for (int i = read.parts().firstOfUnit(read.parts().unitOf(dated.lead())); i < dated.lead() - 1; i++) {
-            boolean needs = sentence.at(i).is("needs", "wants", "expects", "requires");
-            boolean need = sentence.at(i).is("need", "want", "expect", "require") && isSomebodyElse(sentence, i - 1);
-            boolean asks = sentence.at(i).is("ask", "asks", "asking")
-                    && sentence.norm(i + 1).equals("for")
-                    && isSomebodyElse(sentence, i - 1);
-            if (asks) {
-                return true;
-            }
-            boolean must = sentence.norm(i).equals("must")
-                    && sentence.at(i + 1).is("have", "get", "see", "receive", "know")
-                    && isSomebodyElse(sentence, i - 1);
-            boolean toHave = sentence.norm(i + 1).equals("to")
-                    && sentence.at(i + 2).is("know", "have", "hear", "get", "see", "receive");
-            if (must || ((needs || need) && (toHave || !sentence.norm(i + 1).equals("to")))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether the word before a verb speaks of others: "they", "the bank would", "the hall people". */
-    private static boolean isSomebodyElse(Sentence sentence, int at) {
-        if (at < 0) {
-            return false;
-        }
-        int subject = sentence.at(at).is("would", "will", "also", "still", "are", "is") ? at - 1 : at;
-        return subject >= 0
-                && !sentence.at(subject)
-                        .is(
-                                "i", "we", "you", "to", "not", "don't", "doesn't", "no", "nobody", "if", "and", "or",
-                                "i'd", "we'd", "you'd");
-    }
-
-    /** "I have to tell him at lunch tomorrow". */
-    private static boolean isAtThatTime(ReadSentence read, Dated dated) {
-        return dated.phrase().time().isPresent()
-                && read.sentence().norm(dated.phrase().fromInclusive() - 1).equals("at");
-    }
-
     private static boolean isDay(Dated dated) {
         return dated.role() == Role.STATED || dated.role() == Role.TIED;
-    }
-
-    /**
-     * "I have to tell them by Friday", "I promised the council an answer by Friday" beside an ask: what was asked has to be
-     * there by then.
-     */
-    private static boolean isWhatItIsNeededFor(ReadSentence read) {
-        Sentence sentence = read.sentence();
-        for (int i = 0; i < sentence.size() - 1; i++) {
-            boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
-            boolean must = sentence.at(i + 1).is("have", "need", "must");
-            int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
-            boolean gives = must && Phrases.GIVING.has(sentence, verb);
-            boolean perfect =
-                    sentence.norm(i + 1).equals("have") && sentence.norm(i + 2).equals("promised");
-            boolean promised = perfect
-                    || sentence.at(i + 1).is("promised", "owe")
-                    || (sentence.at(i + 1).is("told", "said", "assured") && isOfTheFuture(sentence, i + 2));
-            if (writer && (gives || promised)) {
-                return true;
-            }
-            if (sentence.norm(i).equals("i've") && sentence.norm(i + 1).equals("promised")) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "I'd like to have all of it a week from today", behind an ask. */
-    private static boolean isWishedFor(ReadSentence read, Dated dated) {
-        Sentence sentence = read.sentence();
-        for (int i = 1; i < dated.lead(); i++) {
-            if (sentence.at(i - 1).is("they'd", "he'd", "she'd")
-                    && sentence.at(i).is("have", "get", "see", "receive")) {
-                return true;
-            }
-            boolean writer = sentence.at(i - 1).is("i'd", "we'd", "i", "we", "would");
-            if (writer
-                    && sentence.at(i).is("like", "want", "need")
-                    && sentence.norm(i + 1).equals("to")) {
-                return sentence.at(i + 2).is("have", "get", "see", "receive");
-            }
-        }
-        return false;
-    }
-
-    /** "I told him he'd have it": what was said is still to come. */
-    private static boolean isOfTheFuture(Sentence sentence, int from) {
-        for (int i = from; i < Math.min(sentence.size(), from + 5); i++) {
-            if (sentence.norm(i).endsWith("'d")
-                    || sentence.norm(i).endsWith("'ll")
-                    || sentence.at(i).is("would", "will")) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "It should be here by Friday", behind an ask. */
-    private static boolean isWhenItShouldBe(ReadSentence read, Dated dated) {
-        Sentence sentence = read.sentence();
-        int unit = read.parts().unitOf(dated.phrase().fromInclusive());
-        for (int i = read.parts().firstOfUnit(unit) + 1; i < dated.lead(); i++) {
-            if (sentence.norm(i).equals("should")
-                    && sentence.at(i - 1).is("it", "this", "that", "they", "everything", "all")) {
-                return sentence.at(i + 1).is("be", "reach", "get", "arrive");
-            }
-        }
-        return false;
-    }
-
-    private static boolean saysWhatFor(ReadSentence read, Dated dated) {
-        Sentence sentence = read.sentence();
-        int unit = read.parts().unitOf(dated.phrase().fromInclusive());
-        if (read.has("closing") || sentence.norm(dated.lead() - 1).equals("say")) {
-            return true;
-        }
-        for (int i = read.parts().firstOfUnit(unit); i < read.parts().endOfUnit(unit); i++) {
-            switch (sentence.norm(i)) {
-                case "deadline",
-                        "due",
-                        "cut-off",
-                        "cutoff",
-                        "need",
-                        "needs",
-                        "needed",
-                        "want",
-                        "wants",
-                        "wanted",
-                        "expects",
-                        "required",
-                        "requires",
-                        "must",
-                        "latest",
-                        "deadline's",
-                        "payable",
-                        "closes",
-                        "close",
-                        "closing",
-                        "wait",
-                        "like",
-                        "likes" -> {
-                    return !(sentence.norm(i).equals("need")
-                            && sentence.norm(i + 1).equals("to"));
-                }
-                case "expected", "expect" -> {
-                    if (!sentence.norm(i - 1).equals("not")) {
-                        return true;
-                    }
-                }
-                case "has", "have" -> {
-                    boolean thing = i > 0
-                            && !sentence.norm(i - 1).equals("i")
-                            && !sentence.norm(i - 1).equals("we")
-                            && !sentence.norm(i - 1).equals("they");
-                    boolean untilThen = sentence.norm(dated.lead()).startsWith("until")
-                            || sentence.norm(dated.lead()).startsWith("till");
-                    if ((thing && sentence.norm(i + 1).equals("to"))
-                            || (untilThen && !sentence.norm(i - 1).equals("they"))) {
-                        return true;
-                    }
-                }
-                case "asked" -> {
-                    if (sentence.norm(i + 1).equals("to") && Phrases.GIVING.has(sentence, i + 2)) {
-                        return true;
-                    }
-                }
-                case "late" -> {
-                    if (sentence.norm(i - 1).equals("too")) {
-                        return true;
-                    }
-                }
-                case "no", "not" -> {
-                    if (sentence.norm(i + 1).equals("later")) {
-                        return true;
-                    }
-                }
-                default -> {}
-            }
-        }
-        return false;
-    }
-
-    /** "By Friday if possible.", "Today would be great." */
-    private static boolean isFragment(ReadSentence read, Dated dated) {
-        Sentence sentence = read.sentence();
-        if (dated.lead() > LONGEST_FRAGMENT || read.has("promise") || read.has("holding")) {
-            return false;
-        }
-        for (int i = 0; i < dated.lead(); i++) {
-            if (!BEFORE_A_BARE_DATE.has(sentence, i) && !org.squallnote.core.text.Clauses.isLeadIn(sentence, i)) {
-                return false;
-            }
-        }
-        int to = dated.phrase().toExclusive();
-        if (to >= sentence.size() || sentence.at(to).followsMark()) {
-            return true;
-        }
-        return switch (sentence.norm(to)) {
-            case "is", "would", "will", "works", "please", "latest", "if", "at", "suits", "or" -> true;
-            default -> false;
-        };
     }
 
     private List<Deadline> ofSubject(String subject) {

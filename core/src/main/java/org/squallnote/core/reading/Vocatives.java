@@ -46,7 +46,8 @@ final class Vocatives {
     /** The one greeted; nobody greets himself: "Dear Supplier" from Supplier Services calls the reader. */
     Call greeting(Sentence sentence, String writer) {
         Call call = leading(sentence, 0);
-        boolean writerOnly = call.who().addresses().size() == 1 && call.who().addresses().contains(writer);
+        boolean writerOnly =
+                call.who().addresses().size() == 1 && call.who().addresses().contains(writer);
         return writerOnly ? Call.NONE : call;
     }
 
@@ -314,10 +315,7 @@ final class Vocatives {
             return true;
         }
         String next = sentence.norm(at);
-        if (next.equals("you")
-                && sentence.isQuestion()
-                && !who.everybody()
-                && !Phrases.MODAL.has(sentence, from)) {
+        if (next.equals("you") && sentence.isQuestion() && !who.everybody() && !Phrases.MODAL.has(sentence, from)) {
             return true;
         }
         if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {

@@ -1,0 +1,296 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/** The asks of a sentence that no phrase of the lists finds: bare imperatives, and what is to be handed in without a verb. */
+final class Imperatives {
+
+    /** "all signed forms and receipts to me". */
+    private static final int LONGEST_HANDED = 7;
+
+    /** Words that tell of something said or sent to me before. */
+    private static final WordSet TOLD = WordSet.of(
+            "said",
+            "spoke",
+            "wrote",
+            "sent",
+            "came",
+            "gave",
+            "went",
+            "brought",
+            "told",
+            "spoken",
+            "written",
+            "given",
+            "happened",
+            "seems",
+            "matters",
+            "is",
+            "was",
+            "are",
+            "were",
+            "i",
+            "we",
+            "he",
+            "she",
+            "they",
+            "it",
+            "that",
+            "this",
+            "who",
+            "which",
+            "not",
+            "fine",
+            "ok",
+            "okay",
+            "good",
+            "news",
+            "thanks",
+            "clear",
+            "due",
+            "up");
+
+    private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
+
+    private static final WordSet TELLING = WordSet.of(
+            "tell", "let", "call", "ring", "send", "give", "email", "text", "drop", "ping", "message", "write", "leave",
+            "bring", "show", "remind", "ask", "phone");
+
+    private static final WordSet BEFORE_A_FINITE_VERB = WordSet.of(
+            "to",
+            "you",
+            "i",
+            "we",
+            "they",
+            "he",
+            "she",
+            "it",
+            "who",
+            "that",
+            "would",
+            "could",
+            "can",
+            "will",
+            "did",
+            "do",
+            "does",
+            "should",
+            "must",
+            "may",
+            "might",
+            "and",
+            "or",
+            "not",
+            "don't",
+            "never",
+            "people",
+            "you'll",
+            "i'll",
+            "always",
+            "only",
+            "also",
+            "just",
+            "then",
+            "please",
+            "everybody",
+            "somebody",
+            "anybody",
+            "nobody",
+            "a",
+            "the",
+            "your",
+            "my",
+            "his",
+            "her",
+            "their",
+            "our",
+            "of",
+            "by",
+            "for",
+            "phone");
+
+    private static final WordSet BY_WHEN =
+            WordSet.of("by", "before", "until", "till", "today", "tomorrow", "tonight", "asap", "no", "this", "please");
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final SentenceAsks asks;
+
+    Imperatives(Sentence sentence, Parts parts, SentenceAsks asks) {
+        this.sentence = sentence;
+        this.parts = parts;
+        this.asks = asks;
+    }
+
+    void imperatives(List<SentenceAsks.Found> found) {
+        for (int i = 0; i < sentence.size(); i++) {
+            if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
+                continue;
+            }
+            boolean verb = Phrases.IMPERATIVE.has(sentence, i);
+            boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.has(sentence, i);
+            if (!verb && !nounToo) {
+                continue;
+            }
+            boolean objectFollows = i + 1 < sentence.size()
+                    && !sentence.at(i + 1).followsMark()
+                    && (Phrases.OBJECT.has(sentence, i + 1) || (verb && looksLikeObject(i + 1)));
+            if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !asks.isVoid(i, "request")) {
+                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
+            }
+        }
+    }
+
+    /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
+    void afterCondition(List<SentenceAsks.Found> found) {
+        int condition = -1;
+        for (int i = 0; i < sentence.size() - 1; i++) {
+            if (sentence.startsPart(i) && i > 0 && condition >= 0 && i > condition) {
+                condition = -1;
+            }
+            if (CONDITIONS.has(sentence, i) && sentence.startsClause(i)) {
+                condition = i;
+            }
+            boolean telling = condition >= 0
+                    && i >= condition + 3
+                    && TELLING.has(sentence, i)
+                    && sentence.at(i + 1).is("me", "us")
+                    && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
+                    && !sentence.norm(i - 1).endsWith("s");
+            if (telling && !asks.isVoid(i, "request")) {
+                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
+                return;
+            }
+        }
+    }
+
+    /** "reply by Friday", "sign before noon", but not the second half of "we will review and reply by Friday". */
+    private boolean isByWhen(int at) {
+        int first = parts.firstOfClause(parts.clauseOf(at));
+        boolean joined = first > 0 && sentence.at(first).is("and", "or", "then", "but", "so");
+        return !joined
+                && at + 1 < sentence.size()
+                && !sentence.at(at + 1).followsMark()
+                && sentence.at(at)
+                        .is("reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm", "book", "order")
+                && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow");
+    }
+
+    private boolean looksLikeObject(int at) {
+        String norm = sentence.norm(at);
+        return switch (norm) {
+            case "of",
+                    "is",
+                    "was",
+                    "are",
+                    "were",
+                    "has",
+                    "had",
+                    "on",
+                    "at",
+                    "by",
+                    "for",
+                    "as",
+                    "with",
+                    "from",
+                    "i",
+                    "we",
+                    "you",
+                    "he",
+                    "she",
+                    "they" -> false;
+            default -> !norm.endsWith("ed") || isBeforeANoun(at + 1);
+        };
+    }
+
+    /** "circulate revised plans", not "check finished on Friday". */
+    private boolean isBeforeANoun(int at) {
+        String norm = sentence.norm(at);
+        return norm.length() > 3 && !sentence.at(at).followsMark() && !NotNames.isOne(sentence, at);
+    }
+
+    /** A bare imperative starts its sentence or follows another ask; "I send the list and take the train" has none. */
+    private boolean isImperativeHere(int at) {
+        int clause = parts.clauseOf(at);
+        int first = parts.firstOfClause(clause);
+        for (int i = first; i < at; i++) {
+            String norm = sentence.norm(i);
+            boolean leads = Clauses.isLeadIn(sentence, i)
+                    || Clauses.isConjunction(sentence, i)
+                    || sentence.at(i).isMention()
+                    || (sentence.at(i).capital() && !norm.equals("i"));
+            if (!leads) {
+                return false;
+            }
+        }
+        if (first == 0) {
+            return true;
+        }
+        String joint = sentence.norm(first);
+        if (joint.equals("and") || joint.equals("or") || joint.equals("then")) {
+            return startsWithAsk(parts.clauseOf(first - 1));
+        }
+        return true;
+    }
+
+    private boolean startsWithAsk(int clause) {
+        for (PhraseMatch match : asks.matches()) {
+            if (SentenceAsks.isAsk(match.label()) && parts.clauseOf(match.fromInclusive()) <= clause) {
+                return true;
+            }
+        }
+        int first = parts.firstOfClause(0);
+        while (first < sentence.size()
+                && (Clauses.isLeadIn(sentence, first) || sentence.at(first).isMention())) {
+            first++;
+        }
+        boolean imperative = Phrases.IMPERATIVE.has(sentence, first) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, first);
+        return imperative && !asks.isVoid(first, "request");
+    }
+
+    /** "Your picks, please.", "the door code pls". */
+    void trailingPlease(List<SentenceAsks.Found> found) {
+        int last = sentence.size() - 1;
+        if (last < 2
+                || !sentence.norm(last).equals("please")
+                || sentence.at(last).quoted()) {
+            return;
+        }
+        String first = sentence.norm(0);
+        boolean answer = first.equals("yes")
+                || first.equals("no")
+                || first.equals("yeah")
+                || first.equals("yep")
+                || first.equals("ok");
+        if (!answer && !asks.isVoid(last, "request")) {
+            found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, 0, sentence.size(), 0));
+        }
+    }
+
+    /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
+    void toMeByThen(List<SentenceAsks.Found> found) {
+        for (int i = 1; i < sentence.size() - 1; i++) {
+            boolean toMe =
+                    sentence.norm(i - 1).equals("to") && sentence.at(i).is("me", "us") && BY_WHEN.has(sentence, i + 1);
+            int first = parts.firstOfClause(parts.clauseOf(i));
+            if (toMe && i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
+                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, first, i + 1, first));
+                return;
+            }
+        }
+    }
+
+    private boolean isPlainNoun(int from, int to) {
+        for (int i = from; i < to; i++) {
+            boolean past = sentence.norm(i).endsWith("ed") && (i > from || to - from < 2);
+            if (past || TOLD.has(sentence, i) || sentence.at(i).quoted()) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,316 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/** Questions, by their form: with a mark at the end or, as people type in a chat, without. */
+final class Questions {
+
+    private static final WordSet AUXILIARIES = WordSet.of(
+            "is",
+            "are",
+            "was",
+            "were",
+            "do",
+            "does",
+            "did",
+            "have",
+            "has",
+            "had",
+            "can",
+            "could",
+            "will",
+            "would",
+            "shall",
+            "should",
+            "may",
+            "isn't",
+            "aren't",
+            "don't",
+            "doesn't",
+            "didn't",
+            "haven't",
+            "hasn't",
+            "can't",
+            "won't",
+            "am",
+            "weren't",
+            "wasn't",
+            "wouldn't",
+            "couldn't",
+            "shouldn't");
+
+    private static final WordSet SUBJECTS = WordSet.of(
+            "you",
+            "we",
+            "i",
+            "they",
+            "he",
+            "she",
+            "it",
+            "the",
+            "your",
+            "my",
+            "our",
+            "his",
+            "her",
+            "their",
+            "this",
+            "that",
+            "these",
+            "those",
+            "there",
+            "anybody",
+            "somebody",
+            "everybody",
+            "any",
+            "all",
+            "both");
+
+    /** "does Friday work for you and your brother": longer, it is rather a statement. */
+    private static final int LONGEST_ABOUT_A_DAY = 9;
+
+    /** What may follow a short question: "how many bags though". */
+    private static final WordSet TRAILING =
+            WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
+
+    private static final WordSet QUESTION_WORDS =
+            WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
+
+    private static final WordSet QUESTION_IS =
+            WordSet.of("what's", "where's", "when's", "who's", "how's", "why's", "what're", "where're");
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final List<PhraseMatch> matches;
+    private final boolean goesOn;
+
+    Questions(Sentence sentence, Parts parts, List<PhraseMatch> matches, boolean goesOn) {
+        this.sentence = sentence;
+        this.parts = parts;
+        this.matches = matches;
+        this.goesOn = goesOn;
+    }
+
+    void question(List<SentenceAsks.Found> found) {
+        int start = sentence.isQuestion() ? questionStart() : bareQuestionStart();
+        if (start < 0
+                || start >= sentence.size()
+                || (sentence.at(start).quoted()
+                        && sentence.at(sentence.size() - 1).quoted())) {
+            return;
+        }
+        if (!isOnlyTalk(start)) {
+            found.add(new SentenceAsks.Found(Ask.Kind.QUESTION, start, sentence.size(), start));
+        }
+    }
+
+    /** Where the question of a sentence that ends with a question mark begins: its first clause that is shaped like one. */
+    private int questionStart() {
+        int lastClause = parts.lastClause();
+        for (int clause = 0; clause <= lastClause; clause++) {
+            int first = afterLeadIn(parts.firstOfClause(clause));
+            if (isShapedLikeQuestion(first)) {
+                return first;
+            }
+        }
+        return afterLeadIn(0) < sentence.size() ? afterLeadIn(0) : 0;
+    }
+
+    /** Where a question without a mark begins, as people type it in a chat. */
+    private int bareQuestionStart() {
+        if (sentence.isExclamation()) {
+            return -1;
+        }
+        for (int i = 0; i < sentence.size(); i++) {
+            if (sentence.startsClause(i) && !sentence.at(i).quoted() && isBareQuestion(i)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private int afterLeadIn(int from) {
+        int i = from;
+        while (i < sentence.size()
+                && (Clauses.isLeadIn(sentence, i)
+                        || Clauses.isConjunction(sentence, i)
+                        || sentence.at(i).isMention())) {
+            i++;
+        }
+        return i;
+    }
+
+    private boolean isShapedLikeQuestion(int i) {
+        String norm = sentence.norm(i);
+        boolean preposition =
+                QUESTION_WORDS.has(sentence, i + 1) && norm.length() <= 5 && !Clauses.isLeadIn(sentence, i);
+        return AUXILIARIES.has(sentence, i)
+                || QUESTION_WORDS.has(sentence, i)
+                || QUESTION_IS.has(sentence, i)
+                || norm.startsWith("any")
+                || preposition;
+    }
+
+    private boolean isBareQuestion(int i) {
+        String norm = sentence.norm(i);
+        String next = sentence.norm(i + 1);
+        if (isFragment(i)) {
+            return true;
+        }
+        if (norm.equals("how") && next.equals("come")) {
+            return true;
+        }
+        if (QUESTION_IS.has(sentence, i)) {
+            return !next.equals("more")
+                    && !next.equals("left")
+                    && i + 1 < sentence.size()
+                    && sentence.size() - i <= 14
+                    && isWhole(i);
+        }
+        if (QUESTION_WORDS.has(sentence, i)) {
+            boolean relative =
+                    (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
+            return !relative && isWhole(i) && invertedWithin(i + 1, norm);
+        }
+        boolean day = Phrases.WEEKDAY.has(sentence, i + 1) || next.equals("tomorrow") || next.equals("today");
+        if (day && (norm.equals("is") || norm.equals("does") || norm.equals("would") || norm.equals("will"))) {
+            return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
+        }
+        if (!AUXILIARIES.has(sentence, i)
+                || !SUBJECTS.has(sentence, i + 1)
+                || sentence.at(i + 1).followsMark()
+                || !isWhole(i)) {
+            return false;
+        }
+        return switch (norm) {
+            case "did" ->
+                (!next.equals("it") && !next.equals("that") && !next.equals("the"))
+                        || (sentence.size() - i > 4 && !next.equals("it") && !next.equals("that"));
+            case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
+            case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
+            case "has", "does", "is", "are", "was", "were", "am", "weren't", "wasn't" -> true;
+            default ->
+                next.equals("you")
+                        || next.equals("we")
+                        || next.equals("i")
+                        || next.equals("somebody")
+                        || next.equals("anybody")
+                        || next.equals("they")
+                        || next.equals("the")
+                        || next.equals("that")
+                        || next.equals("it");
+        };
+    }
+
+    /** "which pontoon", "how many": a question word with hardly anything behind it. */
+    private boolean isFragment(int i) {
+        int end = sentence.size();
+        while (end > i + 2 && TRAILING.has(sentence, end - 1)) {
+            end--;
+        }
+        int rest = end - i;
+        if (i != afterLeadIn(0)
+                || rest > 3
+                || (rest < 2
+                        && !sentence.norm(i).equals("when")
+                        && !sentence.norm(i).equals("where"))) {
+            return false;
+        }
+        String next = sentence.norm(i + 1);
+        return switch (sentence.norm(i)) {
+            case "which" -> !next.equals("is") && !next.equals("was");
+            case "what" ->
+                next.equals("time")
+                        || next.equals("size")
+                        || next.equals("colour")
+                        || next.equals("color")
+                        || next.equals("number");
+            case "how" ->
+                next.equals("many")
+                        || next.equals("much")
+                        || next.equals("long")
+                        || next.equals("far")
+                        || next.equals("often");
+            case "when", "where" -> rest == 1;
+            default -> false;
+        };
+    }
+
+    /** Whether the part is not a dependent one of a statement that goes on: "when you get back, call". */
+    private boolean isWhole(int i) {
+        int clause = parts.clauseOf(i);
+        boolean firstClause = clause == 0 || sentence.startsClause(i);
+        return firstClause && sentence.size() - i >= 3;
+    }
+
+    /** "which room are we in", "what time do we close": an auxiliary and a subject within a few words. */
+    private boolean invertedWithin(int from, String word) {
+        int reach = word.equals("what") || word.equals("which") || word.equals("how") || word.equals("whose") ? 3 : 0;
+        for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
+            if (AUXILIARIES.has(sentence, i)) {
+                boolean whoOrWhat = word.equals("who") && i == from;
+                boolean subject =
+                        SUBJECTS.has(sentence, i + 1) || sentence.at(i + 1).capital();
+                boolean relative = (word.equals("which") && i == from)
+                        || (word.equals("what") && sentence.norm(i).equals("is") && !subject);
+                return !relative && (subject || whoOrWhat);
+            }
+            if (SUBJECTS.has(sentence, i) && !sentence.norm(i).equals("all")) {
+                return false;
+            }
+        }
+        return false;
+    }
+
+    /** Greetings, rhetorical questions and reported ones; "answered" ones when something follows. */
+    private boolean isOnlyTalk(int start) {
+        int clause = parts.clauseOf(start);
+        for (PhraseMatch match : matches) {
+            boolean inside = parts.clauseOf(match.fromInclusive()) >= clause || match.fromInclusive() >= start;
+            switch (match.label()) {
+                case "rhetorical", "small-talk" -> {
+                    boolean oneWord =
+                            match.toExclusive() - match.fromInclusive() == 1 && match.toExclusive() < sentence.size();
+                    if (oneWord) {
+                        continue;
+                    }
+                    if ((inside && match.fromInclusive() <= afterLeadIn(start))
+                            || (parts.isLastClause(parts.clauseOf(match.fromInclusive()))
+                                    && parts.clauseOf(match.fromInclusive()) != clause
+                                    && !isShapedLikeQuestion(start))) {
+                        return true;
+                    }
+                }
+                case "answered" -> {
+                    if (goesOn) {
+                        return true;
+                    }
+                }
+                case "reported" -> {
+                    if (match.fromInclusive() < start || !isShapedLikeQuestion(start)) {
+                        return true;
+                    }
+                }
+                case "courtesy", "courtesy-if" -> {
+                    if (!isShapedLikeQuestion(start) && parts.isLastClause(parts.clauseOf(match.fromInclusive()))) {
+                        return true;
+                    }
+                    if (match.label().equals("courtesy-if") && isCourtesyQuestion(match)) {
+                        return true;
+                    }
+                }
+                default -> {}
+            }
+        }
+        return false;
+    }
+
+    /** "If you have any questions, could you call me?" is none either. */
+    private boolean isCourtesyQuestion(PhraseMatch match) {
+        return parts.unitOf(match.fromInclusive()) == parts.unitOf(sentence.size() - 1) && match.fromInclusive() == 0;
+    }
+}

@@ -1,0 +1,78 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+
+/** Whether the day of a date is meant strictly: what is said around it makes it hard or softens it. */
+final class Softness {
+
+    private final Sentence sentence;
+    private final Parts parts;
+    private final List<PhraseMatch> acts;
+
+    Softness(Sentence sentence, Parts parts, List<PhraseMatch> acts) {
+        this.sentence = sentence;
+        this.parts = parts;
+        this.acts = acts;
+    }
+
+    boolean isHard(DatePhrase phrase) {
+        for (PhraseMatch act : acts) {
+            boolean after = act.fromInclusive() == phrase.toExclusive();
+            boolean before =
+                    act.toExclusive() <= phrase.fromInclusive() && act.toExclusive() >= phrase.fromInclusive() - 2;
+            boolean overlaps =
+                    act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
+            boolean states = act.label().equals("hard") || act.label().equals("closing");
+            if (states && (after || before || overlaps)) {
+                return true;
+            }
+        }
+        return sentence.norm(phrase.toExclusive()).equals("latest");
+    }
+
+    /** "if you find the time this week". */
+    boolean isRightBehindSoftening(DatePhrase phrase) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("soft") && act.toExclusive() == phrase.fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "Let me know by Friday if that works": the condition is the question. */
+    private boolean isWhatIsAsked(PhraseMatch soft) {
+        int from = soft.fromInclusive();
+        if (!sentence.norm(from).equals("if") || !DateRoles.PRONOUNS.has(sentence, from + 1)) {
+            return false;
+        }
+        for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {
+            if (sentence.at(i).is("know", "tell", "confirm", "say", "ask")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Softened by a word of its sentence; where there are several dates, the nearest one is meant. */
+    boolean isSoftened(DatePhrase phrase, int dates) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals("soft") && !isWhatIsAsked(act)) {
+                boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
+                boolean adjacent = act.fromInclusive() == phrase.toExclusive()
+                        || (act.toExclusive() >= phrase.fromInclusive() - 2
+                                && act.toExclusive() <= phrase.fromInclusive());
+                boolean ofSomethingElse = !sameClause
+                        && act.toExclusive() < sentence.size()
+                        && sentence.at(act.toExclusive()).is("with", "including", "together", "as", "signed");
+                if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}
