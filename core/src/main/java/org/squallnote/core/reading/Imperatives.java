@@ -54,6 +54,12 @@ final class Imperatives {
             "due",
             "up");
 
+    private static final WordSet ME = WordSet.of("me", "us");
+
+    /** What is asked for with "let me". */
+    private static final WordSet LET_ME =
+            WordSet.of("have", "know", "hear", "get", "borrow", "use", "in", "off", "through", "keep", "be");
+
     private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
 
     private static final WordSet TELLING = WordSet.of(
@@ -131,6 +137,9 @@ final class Imperatives {
             if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
                 continue;
             }
+            if (sentence.norm(i).equals("let") && ME.has(sentence, i + 1) && !LET_ME.has(sentence, i + 2)) {
+                continue; // "Let me run it past the treasurer": what the writer will do.
+            }
             boolean verb = Phrases.IMPERATIVE.has(sentence, i);
             boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.has(sentence, i);
             if (!verb && !nounToo) {
@@ -147,6 +156,9 @@ final class Imperatives {
 
     /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
     void afterCondition(List<SentenceAsks.Found> found) {
+        if (!CONDITIONS.hasAnyOf(sentence)) {
+            return;
+        }
         int condition = -1;
         for (int i = 0; i < sentence.size() - 1; i++) {
             if (sentence.startsPart(i) && i > 0 && condition >= 0 && i > condition) {
@@ -158,7 +170,7 @@ final class Imperatives {
             boolean telling = condition >= 0
                     && i >= condition + 3
                     && TELLING.has(sentence, i)
-                    && sentence.at(i + 1).is("me", "us")
+                    && ME.has(sentence, i + 1)
                     && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
                     && !sentence.norm(i - 1).endsWith("s");
             if (telling && !asks.isVoid(i, "request")) {
@@ -274,10 +286,11 @@ final class Imperatives {
     /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
     void toMeByThen(List<SentenceAsks.Found> found) {
         for (int i = 1; i < sentence.size() - 1; i++) {
-            boolean toMe =
-                    sentence.norm(i - 1).equals("to") && sentence.at(i).is("me", "us") && BY_WHEN.has(sentence, i + 1);
+            if (!ME.has(sentence, i) || !sentence.norm(i - 1).equals("to") || !BY_WHEN.has(sentence, i + 1)) {
+                continue;
+            }
             int first = parts.firstOfClause(parts.clauseOf(i));
-            if (toMe && i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
+            if (i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
                 found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, first, i + 1, first));
                 return;
             }

@@ -151,6 +151,7 @@ final class SentencesRead {
         Vocatives.Call trailing = vocatives.trailing(sentence);
         boolean calledByName = (opening.isOne() && !opening.who().everybody()) || trailing.isOne();
         boolean who = sentence.at(ask.from()).is("who", "who's")
+                && !sentence.norm(ask.from() + 1).equals("of")
                 && !before.addresses().isEmpty();
         if (!calledByName && !who && asksAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
@@ -194,6 +195,10 @@ final class SentencesRead {
     private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);
+            boolean ofYou = sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you");
+            if (ofYou && sentence.at(i).is("who", "which", "one", "either")) {
+                return true;
+            }
             if (norm.equals("anybody") || norm.equals("somebody")) {
                 return i == ask.from()
                         || i == ask.from() + 1
