@@ -63,7 +63,9 @@ final class DatePurposes {
             boolean asks = sentence.at(i).is("ask", "asks", "asking")
                     && sentence.norm(i + 1).equals("for")
                     && isSomebodyElse(sentence, i - 1);
-            if (asks) {
+            boolean hopes =
+                    sentence.at(i).is("hoping", "hoped") && sentence.norm(i + 1).equals("for");
+            if (asks || hopes) {
                 return true;
             }
             boolean must = sentence.norm(i).equals("must")
@@ -113,7 +115,10 @@ final class DatePurposes {
             boolean promised = perfect
                     || sentence.at(i + 1).is("promised", "owe")
                     || (sentence.at(i + 1).is("told", "said", "assured") && isOfTheFuture(sentence, i + 2));
-            if (writer && (gives || promised)) {
+            boolean tellsMe = must
+                    && gives
+                    && sentence.at(verb + 1 < sentence.size() ? verb + 1 : i).is("me", "us");
+            if ((writer && (gives || promised)) || tellsMe) {
                 return true;
             }
             if (sentence.norm(i).equals("i've") && sentence.norm(i + 1).equals("promised")) {

@@ -187,6 +187,9 @@ final class DateRoles {
         if (phrase.form() == Form.PAST || isMissed(phrase)) {
             return Role.MENTION;
         }
+        if (phrase.form() == Form.STRETCH && isCountedFromSomethingElse(phrase.toExclusive())) {
+            return Role.MENTION;
+        }
         if (hard || isDueBefore(phrase)) {
             return Role.STATED;
         }
@@ -285,6 +288,13 @@ final class DateRoles {
             }
         }
         return false;
+    }
+
+    /** "ten working days after the trip", but "after receipt of this letter". */
+    private boolean isCountedFromSomethingElse(int after) {
+        return sentence.at(Math.min(after, sentence.size() - 1)).is("after", "before", "following")
+                && after < sentence.size() - 1
+                && !sentence.at(after + 1).is("receipt", "receiving", "getting", "this", "today", "now", "reading");
     }
 
     /** "After Friday it's too late." */

@@ -195,7 +195,8 @@ final class GovernedDates {
         return past
                 && i > 0
                 && (SUBJECTS.has(sentence, i - 1) || (sentence.at(i - 1).capital() && !NotNames.isOne(sentence, i - 1)))
-                && !sentence.at(Math.max(0, i - 2)).is("have", "has", "had")
+                && !sentence.at(Math.max(0, i - 2))
+                        .is("have", "has", "had", "get", "see", "want", "need", "keep", "make", "let", "getting")
                 && !sentence.at(i).is("wanted", "needed", "liked");
     }
 

@@ -60,6 +60,30 @@ final class Imperatives {
     private static final WordSet LET_ME =
             WordSet.of("have", "know", "hear", "get", "borrow", "use", "in", "off", "through", "keep", "be");
 
+    private static final WordSet FINITE = WordSet.of(
+            "is",
+            "are",
+            "was",
+            "were",
+            "has",
+            "have",
+            "had",
+            "went",
+            "came",
+            "arrived",
+            "received",
+            "attached",
+            "enclosed",
+            "follows",
+            "booked",
+            "sorted",
+            "confirmed",
+            "approved");
+
+    private static final WordSet SUBORDINATE = WordSet.of(
+            "that", "which", "who", "whom", "whose", "if", "when", "whether", "what", "how", "where", "why", "you", "i",
+            "we", "they", "he", "she", "it", "until", "before", "after", "once", "as", "the", "your");
+
     private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
 
     private static final WordSet TELLING = WordSet.of(
@@ -147,7 +171,8 @@ final class Imperatives {
             }
             boolean objectFollows = i + 1 < sentence.size()
                     && !sentence.at(i + 1).followsMark()
-                    && (Phrases.OBJECT.has(sentence, i + 1) || (verb && looksLikeObject(i + 1)));
+                    && (Phrases.OBJECT.has(sentence, i + 1)
+                            || (verb && looksLikeObject(i + 1) && !isSubjectOfAStatement(i)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !asks.isVoid(i, "request")) {
                 found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
             }
@@ -190,6 +215,23 @@ final class Imperatives {
                 && sentence.at(at)
                         .is("reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm", "book", "order")
                 && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow");
+    }
+
+    /** "Return flight is booked", "Deposit and names received": a noun after all. */
+    private boolean isSubjectOfAStatement(int at) {
+        if (sentence.at(at + 1).capital()) {
+            return false;
+        }
+        int clause = parts.clauseOf(at);
+        for (int i = at + 1; i < sentence.size() && parts.clauseOf(i) == clause; i++) {
+            if (SUBORDINATE.has(sentence, i)) {
+                return false;
+            }
+            if (FINITE.has(sentence, i)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean looksLikeObject(int at) {

@@ -126,7 +126,12 @@ final class Questions {
             return -1;
         }
         for (int i = 0; i < sentence.size(); i++) {
-            if (sentence.startsClause(i) && !sentence.at(i).quoted() && isBareQuestion(i)) {
+            // "tom what did you pay": a name in front, as people type it in a chat.
+            boolean named = i == 1
+                    && !sentence.at(0).isKnown()
+                    && !sentence.at(0).isNumber()
+                    && QUESTION_WORDS.has(sentence, 1);
+            if ((named || sentence.startsClause(i)) && !sentence.at(i).quoted() && isBareQuestion(i)) {
                 return i;
             }
         }

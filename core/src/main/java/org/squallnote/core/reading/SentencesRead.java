@@ -195,7 +195,8 @@ final class SentencesRead {
     private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);
-            boolean ofYou = sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you");
+            boolean ofYou =
+                    sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you");
             if (ofYou && sentence.at(i).is("who", "which", "one", "either")) {
                 return true;
             }
