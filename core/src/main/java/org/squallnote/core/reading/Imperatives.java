@@ -82,7 +82,8 @@ final class Imperatives {
 
     private static final WordSet SUBORDINATE = WordSet.of(
             "that", "which", "who", "whom", "whose", "if", "when", "whether", "what", "how", "where", "why", "you", "i",
-            "we", "they", "he", "she", "it", "until", "before", "after", "once", "as", "the", "your");
+            "we", "they", "he", "she", "it", "until", "before", "after", "once", "as", "the", "your", "his", "her",
+            "my", "our", "their");
 
     private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
 

@@ -73,6 +73,9 @@ final class Questions {
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
+    private static final WordSet LAUGHTER = WordSet.of(
+            "haha", "hahaha", "hahahaha", "lol", "lmao", "omg", "wow", "ugh", "argh", "hmm", "oh", "ah", "eh", "ha");
+
     /** What may follow a short question: "how many bags though". */
     private static final WordSet TRAILING =
             WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
@@ -129,6 +132,7 @@ final class Questions {
             // "tom what did you pay": a name in front, as people type it in a chat.
             boolean named = i == 1
                     && !sentence.at(0).isKnown()
+                    && !LAUGHTER.has(sentence, 0)
                     && !sentence.at(0).isNumber()
                     && QUESTION_WORDS.has(sentence, 1);
             if ((named || sentence.startsClause(i)) && !sentence.at(i).quoted() && isBareQuestion(i)) {
