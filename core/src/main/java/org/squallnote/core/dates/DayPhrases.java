@@ -34,7 +34,9 @@ final class DayPhrases {
 
     /** The day phrase that begins at a word. */
     Optional<DatePhrase> at(int from) {
-        if (from < sentence.size() && sentence.at(from).isNumber()) {
+        if (from < sentence.size()
+                && sentence.at(from).isNumber()
+                && !sentence.norm(from + 1).equals("thing")) {
             Optional<DatePhrase> stretch = stretches.at(from);
             return stretch.isPresent() ? stretch : calendar.at(from);
         }
@@ -80,7 +82,7 @@ final class DayPhrases {
             case "day" -> {
                 return dayAfterTomorrow(from);
             }
-            case "first" -> {
+            case "first", "1st" -> {
                 return firstThing(from);
             }
             case "this" -> {
@@ -151,6 +153,9 @@ final class DayPhrases {
     private Optional<DatePhrase> weekday(int from) {
         int at = from;
         String lead = sentence.norm(from);
+        if (lead.equals("past") && sentence.norm(from - 1).equals("wait")) {
+            return Optional.empty(); // "It can't wait past Friday."
+        }
         boolean led = lead.equals("this")
                 || lead.equals("next")
                 || lead.equals("coming")
@@ -202,7 +207,8 @@ final class DayPhrases {
                 && sentence.norm(to + 1).equals("of")
                 && (sentence.norm(to + 2).equals("day") || sentence.norm(to + 2).equals("business"))) {
             to += 3;
-        } else if (sentence.norm(to).equals("eod") || sentence.norm(to).equals("cob")) {
+        } else if (sentence.at(Math.min(to, sentence.size() - 1)).is("eod", "cob", "eob", "cop")
+                && to < sentence.size()) {
             to++;
         } else if (sentence.norm(to).equals("this") && sentence.norm(to + 1).equals("week")) {
             to += 2;
@@ -236,7 +242,10 @@ final class DayPhrases {
         if (dated.isPresent() && dated.get().time().isEmpty()) {
             return dated.map(found -> found.from(from));
         }
-        int number = DateWords.digits(sentence.norm(start)).orElse(DateWords.NONE);
+        int ordinal = DateWords.ordinal(sentence, start);
+        int number = ordinal == DateWords.NONE
+                ? DateWords.digits(sentence.norm(start)).orElse(DateWords.NONE)
+                : ordinal;
         if (number >= 1 && number <= 31) {
             LocalDate date = calendar.nextDayOfMonth(number);
             if (date.getDayOfWeek() == weekday) {

@@ -132,8 +132,8 @@ final class TimePhrases {
             at++;
         }
         Optional<LocalTime> time = switch (sentence.norm(at)) {
-            case "morning", "lunchtime", "lunch", "noon", "midday" -> Optional.of(NOON);
-            case "afternoon" -> Optional.of(context.endOf(day));
+            case "morning", "lunchtime", "lunch", "noon", "midday", "am" -> Optional.of(NOON);
+            case "afternoon", "pm" -> Optional.of(context.endOf(day));
             default -> Optional.empty();
         };
         if (time.isPresent()) {

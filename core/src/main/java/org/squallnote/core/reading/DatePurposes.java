@@ -32,6 +32,12 @@ final class DatePurposes {
             "within",
             "say",
             "hopefully",
+            "everything",
+            "this",
+            "of",
+            "it",
+            "them",
+            "both",
             "any",
             "anytime",
             "panic",
@@ -196,6 +202,12 @@ final class DatePurposes {
                         "latest",
                         "deadline's",
                         "payable",
+                        "ought",
+                        "expecting",
+                        "receiving",
+                        "hope",
+                        "hoping",
+                        "forward",
                         "closes",
                         "close",
                         "closing",
@@ -259,7 +271,7 @@ final class DatePurposes {
             return true;
         }
         return switch (sentence.norm(to)) {
-            case "is", "would", "will", "works", "please", "latest", "if", "at", "suits", "or" -> true;
+            case "is", "would", "will", "works", "please", "latest", "if", "at", "suits", "or", "of" -> true;
             default -> false;
         };
     }

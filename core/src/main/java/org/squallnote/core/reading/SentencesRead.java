@@ -81,10 +81,7 @@ final class SentencesRead {
             vocatives.task(sentence).ifPresent(found::add);
         }
         Optional<SentenceAsks.Found> toBeDone = vocatives.toBeDoneBy(sentence);
-        if (toBeDone.isPresent()) {
-            found.add(toBeDone.get());
-            found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
-        }
+        toBeDone.ifPresent(found::add);
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
         }
@@ -97,6 +94,10 @@ final class SentencesRead {
             if (first) {
                 greeted = opening.who();
             }
+        }
+        vocatives.told(sentence, opening).ifPresent(found::add);
+        if (found.size() > 1) {
+            found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
         }
         List<Ask> told = new ArrayList<>();
         for (SentenceAsks.Found ask : found) {
@@ -141,7 +142,7 @@ final class SentencesRead {
     private Addressees whom(
             Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
         // "Could Tom please send it": the name stands before the word that asks.
-        boolean please = sentence.at(ask.from()).is("please", "kindly");
+        boolean please = sentence.at(ask.from()).is("please", "kindly", "be");
         int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
         int subjectFrom = please ? Math.max(clause, ask.from() - 3) : ask.from();
         Addressees subject = vocatives.subject(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);

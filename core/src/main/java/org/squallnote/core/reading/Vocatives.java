@@ -14,9 +14,22 @@ final class Vocatives {
     private static final WordSet BEFORE_THIRD_PERSON = WordSet.of(
             "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
             "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
-            "show", "email", "mail");
+            "show", "email", "mail", "help", "join", "invite", "remind", "visit", "fetch", "pick", "text", "message",
+            "contact", "know", "miss", "love", "pay", "owe", "find", "named", "called", "mr", "mrs", "ms", "dr", "my");
+
+    private static final WordSet ABOUT_A_THING = WordSet.of("is", "are", "was", "were", "has", "does", "did", "will");
+
+    private static final WordSet SAME_IN_THE_PAST =
+            WordSet.of("put", "let", "cut", "read", "set", "shut", "split", "spread", "cost", "run", "come", "hold");
+
+    private static final WordSet DUTY = WordSet.of("needs", "has", "ought");
+
+    private static final WordSet STATES = WordSet.of("be", "have", "know", "get", "see", "feel", "like", "go");
 
     private static final WordSet COPY = WordSet.of("cc", "copy");
+
+    /** "For Ines:", "question for Ines:", "one for Ines:". */
+    private static final WordSet LABELS = WordSet.of("for", "question", "action", "one", "job", "task");
 
     private static final WordSet TO = WordSet.of("to");
 
@@ -53,6 +66,9 @@ final class Vocatives {
 
     /** Whether the sentence is nothing but a greeting, with or without names: "Hi Tom,", "Dear all", "Bart, Wilma,". */
     boolean isSalutation(Sentence sentence) {
+        if (sentence.isQuestion()) {
+            return false; // "Ines?"
+        }
         int i = 0;
         while (i < sentence.size() && isGreeting(sentence, i)) {
             i++;
@@ -102,9 +118,7 @@ final class Vocatives {
             greeted |= isGreeting(sentence, i) && !isSkipped(sentence, i);
             i++;
         }
-        if (sentence.norm(i).equals("for")
-                || sentence.norm(i).equals("question")
-                || sentence.norm(i).equals("action")) {
+        if (LABELS.has(sentence, i)) {
             return labelled(sentence, i);
         }
         Addressees who = Addressees.UNSAID;
@@ -140,9 +154,7 @@ final class Vocatives {
     /** "For Ines:", "Question for Ines:", "Action Ines:". */
     private Call labelled(Sentence sentence, int from) {
         int i = from;
-        while (sentence.norm(i).equals("for")
-                || sentence.norm(i).equals("question")
-                || sentence.norm(i).equals("action")) {
+        while (LABELS.has(sentence, i)) {
             i++;
         }
         People.Found found = people.at(sentence, i);
@@ -180,8 +192,9 @@ final class Vocatives {
 
     /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
     Optional<SentenceAsks.Found> toBeDoneBy(Sentence sentence) {
-        if (!TO.hasAnyOf(sentence)) {
-            return Optional.empty();
+        Optional<SentenceAsks.Found> awaited = awaitedFrom(sentence);
+        if (awaited.isPresent() || !TO.hasAnyOf(sentence)) {
+            return awaited;
         }
         for (int i = 0; i < sentence.size() - 2; i++) {
             boolean needed = i > 0
@@ -192,7 +205,9 @@ final class Vocatives {
                 continue;
             }
             People.Found found = people.at(sentence, name);
-            int to = found.isSomebody() ? found.toExclusive() : sentence.size();
+            int after = found.isSomebody() ? found.toExclusive() : sentence.size();
+            boolean duty = i == 0 && hasADuty(sentence, after);
+            int to = duty ? after + 1 : after;
             boolean said = to < sentence.size() - 1
                     && sentence.norm(to).equals("to")
                     && !sentence.at(to).followsMark()
@@ -205,6 +220,18 @@ final class Vocatives {
         return Optional.empty();
     }
 
+    /** "still waiting for Ines on the valve". */
+    private Optional<SentenceAsks.Found> awaitedFrom(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 2; i++) {
+            if (sentence.norm(i).equals("waiting")
+                    && sentence.at(i + 1).is("for", "on")
+                    && people.at(sentence, i + 2).isSomebody()) {
+                return Optional.of(new SentenceAsks.Found(Ask.Kind.NEED, i, i + 2, i + 2));
+            }
+        }
+        return Optional.empty();
+    }
+
     private static boolean isBeforeColonOrDash(Sentence sentence, int at) {
         return at < sentence.size()
                 && (sentence.at(at).before() == ':' || sentence.at(at).before() == '-');
@@ -212,7 +239,7 @@ final class Vocatives {
 
     private boolean isListOfNames(Sentence sentence, int at) {
         Word word = sentence.at(at);
-        return word.isMention() || (word.capital() && people.at(sentence, at).isSomebody());
+        return word.isMention() || people.at(sentence, at).isSomebody();
     }
 
     /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
@@ -278,7 +305,7 @@ final class Vocatives {
     }
 
     /** A word that can only be a name where it stands: before a comma or right before "can you". */
-    private static boolean isUnknownName(Sentence sentence, int at, boolean greeted) {
+    private boolean isUnknownName(Sentence sentence, int at, boolean greeted) {
         Word word = sentence.at(at);
         if (word.isNumber() || word.quoted() || NotNames.isOne(sentence, at)) {
             return People.isTitle(word.norm()) && word.capital();
@@ -291,13 +318,13 @@ final class Vocatives {
     }
 
     /** "Tom and Ines can you": a name joined to another one before a request. */
-    private static boolean isJoinedToAsked(Sentence sentence, int at) {
+    private boolean isJoinedToAsked(Sentence sentence, int at) {
         boolean and = sentence.norm(at + 1).equals("and");
         boolean comma = at + 1 < sentence.size() && sentence.at(at + 1).before() == ',';
         int next = and ? at + 2 : at + 1;
         return (and || comma)
                 && next < sentence.size()
-                && sentence.at(next).capital()
+                && (sentence.at(next).capital() || people.at(sentence, next).isSomebody())
                 && startsAsking(sentence, next + 1);
     }
 
@@ -315,7 +342,12 @@ final class Vocatives {
             return true;
         }
         String next = sentence.norm(at);
-        if (next.equals("you") && sentence.isQuestion() && !who.everybody() && !Phrases.MODAL.has(sentence, from)) {
+        boolean asked = sentence.isQuestion() && !who.everybody() && !Phrases.MODAL.has(sentence, from);
+        if (asked && (next.equals("you") || sentence.size() - at <= 2 || asksAboutAThing(sentence, at))) {
+            return true;
+        }
+        if (!who.addresses().isEmpty()
+                && (tellsToDo(sentence, at) || isLetMe(sentence, at) || hasADuty(sentence, at))) {
             return true;
         }
         if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {
@@ -344,6 +376,38 @@ final class Vocatives {
                 || next.equals("don't")
                 || next.equals("remember")
                 || next.equals("any");
+    }
+
+    /** "Ines is the valve open?" */
+    private static boolean asksAboutAThing(Sentence sentence, int at) {
+        return ABOUT_A_THING.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
+    }
+
+    /** "Ines check the valve": what a name without a mark is told to do; verbs with a past of the same form tell nothing. */
+    private static boolean tellsToDo(Sentence sentence, int at) {
+        boolean verb = Phrases.IMPERATIVE.has(sentence, at) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, at);
+        return verb && !SAME_IN_THE_PAST.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
+    }
+
+    /** What is told to somebody called in front without a mark. */
+    Optional<SentenceAsks.Found> told(Sentence sentence, Call opening) {
+        int at = opening.toExclusive();
+        boolean told = opening.isOne()
+                && at < sentence.size()
+                && !sentence.startsClause(at)
+                && (tellsToDo(sentence, at) || isLetMe(sentence, at));
+        return told ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, at, at + 1, at)) : Optional.empty();
+    }
+
+    /** "Ines needs to check the valve", not "Ines has to be in town". */
+    private static boolean hasADuty(Sentence sentence, int at) {
+        return DUTY.has(sentence, at) && sentence.norm(at + 1).equals("to") && !STATES.has(sentence, at + 2);
+    }
+
+    private static boolean isLetMe(Sentence sentence, int at) {
+        return sentence.norm(at).equals("let")
+                && sentence.at(Math.min(at + 1, sentence.size() - 1)).is("me", "us")
+                && sentence.norm(at + 2).equals("know");
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {
@@ -382,7 +446,8 @@ final class Vocatives {
             Word word = sentence.at(at);
             boolean marked = word.before() == ',' || word.before() == '-';
             boolean mention = word.isMention() && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
-            if (!marked && !mention) {
+            boolean plain = at == last && isCalledAtTheEnd(sentence, at);
+            if (!marked && !mention && !plain) {
                 continue;
             }
             Call call = one(sentence, at, false);
@@ -391,6 +456,15 @@ final class Vocatives {
             }
         }
         return Call.NONE;
+    }
+
+    /** "can you check the valve Ines?": a name that nothing before it takes as its object. */
+    private boolean isCalledAtTheEnd(Sentence sentence, int at) {
+        boolean spokenTo = sentence.hasWord("you", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
+        return spokenTo
+                && !sentence.at(at - 1).capital()
+                && !Phrases.GIVING.has(sentence, at - 1)
+                && people.at(sentence, at).isSomebody();
     }
 
     /** Somebody called between commas: "could you, Tom, check …". */
@@ -413,7 +487,10 @@ final class Vocatives {
     Addressees subject(Sentence sentence, int from, boolean need) {
         for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
             String norm = sentence.norm(at);
-            boolean before = Phrases.MODAL.has(sentence, at)
+            boolean waiting = sentence.at(at).is("for", "on")
+                    && sentence.at(Math.max(0, at - 1)).is("waiting", "wait");
+            boolean before = waiting
+                    || Phrases.MODAL.has(sentence, at)
                     || norm.equals("need")
                     || norm.equals("want")
                     || norm.equals("like")
@@ -425,7 +502,7 @@ final class Vocatives {
             if (found.isSomebody()) {
                 boolean modal = Phrases.MODAL.has(sentence, at);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
-                if (modal || to || (need && norm.equals("from"))) {
+                if (modal || to || waiting || (need && norm.equals("from"))) {
                     return Addressees.of(found.addresses());
                 }
             }

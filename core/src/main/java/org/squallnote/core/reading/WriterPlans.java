@@ -3,9 +3,26 @@ package org.squallnote.core.reading;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Knows dates that are the writer's own plan and no deadline for anybody else. */
 final class WriterPlans {
+
+    /** What the writer wants to have. */
+    private static final WordSet HAVING = WordSet.of(
+            "need",
+            "have",
+            "get",
+            "receive",
+            "receiving",
+            "expect",
+            "expecting",
+            "forward",
+            "want",
+            "wants",
+            "like",
+            "needs",
+            "see");
 
     private WriterPlans() {}
 
@@ -35,15 +52,7 @@ final class WriterPlans {
             boolean others = norm.equals("they") || norm.equals("he") || norm.equals("she");
             // "they must be back by Friday" says what is wanted, not what they plan.
             writer |= others && !sentence.at(i + 1).is("must", "should", "have", "need", "ought");
-            having |= norm.equals("need")
-                    || norm.equals("have")
-                    || norm.equals("get")
-                    || norm.equals("receive")
-                    || norm.equals("want")
-                    || norm.equals("wants")
-                    || norm.equals("like")
-                    || norm.equals("needs")
-                    || norm.equals("see");
+            having |= HAVING.has(sentence, i);
         }
         boolean obliged =
                 sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");

@@ -176,7 +176,8 @@ public final class SentenceSplitter {
 
     private boolean isWordStart(int i, int to) {
         char c = chars[i];
-        return Letters.isLetterOrDigit(c) || (c == '@' && i + 1 < to && Letters.isLetterOrDigit(chars[i + 1]));
+        boolean and = c == '&' && i + 1 == to && i > 0 && Letters.isSpace(chars[i - 1]);
+        return and || Letters.isLetterOrDigit(c) || (c == '@' && i + 1 < to && Letters.isLetterOrDigit(chars[i + 1]));
     }
 
     private int markAt(int i, int to) {
