@@ -25,6 +25,9 @@ final class GovernedDates {
     /** What may stand behind a noun that is the head of its group: not so in "the ferry people today". */
     private static final WordSet HEADS = heads();
 
+    private static final WordSet RESULTS = WordSet.of(
+            "decision", "payment", "offer", "booking", "reservation", "order", "choice", "change", "changes");
+
     private static final WordSet WANTING =
             WordSet.of("need", "want", "require", "like", "love", "prefer", "appreciate", "must", "should");
 
@@ -103,7 +106,10 @@ final class GovernedDates {
             if (norm.equals("see") && sentence.norm(i + 1).equals("you")) {
                 return Role.EVENT;
             }
-            if (isLeaving(i)) {
+            if (isForThatTime(i)) {
+                return Role.EVENT;
+            }
+            if (isLeaving(i) || isResult(i)) {
                 return Role.TIED;
             }
             if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.has(sentence, i)) {
@@ -219,6 +225,31 @@ final class GovernedDates {
             at--;
         }
         return at < i - 1 && sentence.at(at).is("for", "have", "schedule", "arrange", "on");
+    }
+
+    /** "give us a hand", "look after the dog", "pick me up", "have lunch": what takes place, whatever the verb is else. */
+    private boolean isForThatTime(int i) {
+        return switch (sentence.norm(i)) {
+            case "give" ->
+                sentence.norm(i + 2).equals("hand") || sentence.norm(i + 3).equals("hand");
+            case "look" -> sentence.norm(i + 1).equals("after");
+            case "pick" -> i + 1 < sentence.size() && sentence.at(i + 1).is("me", "us", "him", "her", "them");
+            case "have" ->
+                i + 1 < sentence.size()
+                        && sentence.at(i + 1).is("lunch", "dinner", "breakfast", "coffee", "tea", "drinks", "supper");
+            default -> false;
+        };
+    }
+
+    /** "make a decision", "make the payment", "take a look", "find out": a result that is there by then. */
+    private boolean isResult(int i) {
+        return switch (sentence.norm(i)) {
+            case "make" -> RESULTS.has(sentence, i + 1) || RESULTS.has(sentence, i + 2);
+            case "take" ->
+                sentence.norm(i + 2).equals("look") || sentence.norm(i + 3).equals("look");
+            case "find" -> sentence.norm(i + 1).equals("out");
+            default -> false;
+        };
     }
 
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */

@@ -31,6 +31,8 @@ final class Vocatives {
     /** "For Ines:", "question for Ines:", "one for Ines:". */
     private static final WordSet LABELS = WordSet.of("for", "question", "action", "one", "job", "task");
 
+    private static final WordSet WAITING = WordSet.of("waiting");
+
     private static final WordSet TO = WordSet.of("to");
 
     private static final WordSet WISHING = WordSet.of("need", "want", "like");
@@ -223,7 +225,7 @@ final class Vocatives {
     /** "still waiting for Ines on the valve". */
     private Optional<SentenceAsks.Found> awaitedFrom(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 2; i++) {
-            if (sentence.norm(i).equals("waiting")
+            if (WAITING.has(sentence, i)
                     && sentence.at(i + 1).is("for", "on")
                     && people.at(sentence, i + 2).isSomebody()) {
                 return Optional.of(new SentenceAsks.Found(Ask.Kind.NEED, i, i + 2, i + 2));
