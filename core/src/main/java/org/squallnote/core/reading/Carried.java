@@ -33,6 +33,9 @@ final class Carried {
 
     /** Whether the line is marked as quoted (RFC 3676 section 4.5), also with the writer's initials before the mark. */
     static boolean isQuoted(String bare) {
+        if (!bare.isEmpty() && bare.charAt(0) >= 'a' && bare.charAt(0) <= 'z') {
+            return false;
+        }
         if (bare.startsWith(">") || bare.startsWith("&gt;") || bare.startsWith("| ")) {
             return true;
         }

@@ -21,6 +21,8 @@ import org.squallnote.core.text.WordSet;
  */
 final class Deadlines {
 
+    private static final WordSet AHEAD = WordSet.of("ahead");
+
     private static final WordSet LIMITS = WordSet.of("by", "before", "until", "till");
 
     private static final WordSet STARTS =
@@ -98,7 +100,8 @@ final class Deadlines {
         for (int s = 0; s < asking.length; s++) {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
-            for (int i = 0; i < sentence.size() && asking[s]; i++) {
+            boolean limited = asking[s] && (LIMITS.hasAnyOf(sentence) || AHEAD.hasAnyOf(sentence));
+            for (int i = 0; i < sentence.size() && limited; i++) {
                 boolean ahead = sentence.norm(i).equals("ahead")
                         && sentence.norm(i + 1).equals("of")
                         && saysThen(sentence, i + 2);

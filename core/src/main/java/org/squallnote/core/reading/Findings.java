@@ -128,8 +128,7 @@ final class Findings {
         }
         Map<Span, Ask> firsts = new LinkedHashMap<>();
         for (Ask ask : asks) {
-            boolean again = firsts.keySet().stream().anyMatch(sentence -> sentence.contains(ask.sentence()));
-            if (ask.ofMe() && !again) {
+            if (ask.ofMe() && !isInOneOf(firsts.keySet(), ask.sentence())) {
                 firsts.put(ask.sentence(), ask);
             }
         }
@@ -137,17 +136,26 @@ final class Findings {
             return List.of();
         }
         String subject = Reader.bounded(message.subject());
-        return firsts.values().stream()
-                .limit(MOST_EACH)
-                .map(ask -> new Reading.DatedAsk(
-                        ask,
-                        new Deadlines(
-                                        sentences,
-                                        context,
-                                        other ->
-                                                other.ofMe() && other.sentence().equals(ask.sentence()))
-                                .explicit(subject)))
-                .toList();
+        List<Reading.DatedAsk> each = new ArrayList<>();
+        for (Ask ask : firsts.values()) {
+            if (each.size() < MOST_EACH) {
+                Deadlines its = new Deadlines(
+                        sentences,
+                        context,
+                        other -> other.ofMe() && other.sentence().equals(ask.sentence()));
+                each.add(new Reading.DatedAsk(ask, its.explicit(subject)));
+            }
+        }
+        return each;
+    }
+
+    private static boolean isInOneOf(Set<Span> sentences, Span ask) {
+        for (Span sentence : sentences) {
+            if (sentence.contains(ask)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isCancellation() {
@@ -185,11 +193,7 @@ final class Findings {
     /** What an automatic message seems to ask, or a forwarded block under my "can you deal with this?". */
     private Hints hints(boolean asksMe) {
         if (automatic) {
-            List<Span> spans = sentences.stream()
-                    .filter(read -> !read.found().isEmpty())
-                    .map(read -> read.sentence().span())
-                    .limit(MOST_HINTS)
-                    .toList();
+            List<Span> spans = asking(sentences);
             boolean any = !spans.isEmpty() && nature.nature() == Nature.BULK;
             return new Hints(
                     spans,
@@ -203,12 +207,17 @@ final class Findings {
         }
         List<Sentence> inside = SentenceSplitter.split(words.text(), forwarded, 200);
         List<ReadSentence> read = new SentencesRead(message, me, people, context).all(inside);
-        List<Span> spans = read.stream()
-                .filter(one -> !one.found().isEmpty())
-                .map(one -> one.sentence().span())
-                .limit(MOST_HINTS)
-                .toList();
-        return new Hints(spans, new Deadlines(read, context, ask -> true).explicit(""));
+        return new Hints(asking(read), new Deadlines(read, context, ask -> true).explicit(""));
+    }
+
+    private static List<Span> asking(List<ReadSentence> all) {
+        List<Span> spans = new ArrayList<>();
+        for (ReadSentence read : all) {
+            if (!read.found().isEmpty() && spans.size() < MOST_HINTS) {
+                spans.add(read.sentence().span());
+            }
+        }
+        return spans;
     }
 
     /** The day on which somebody away is back: the date after "until", "back on", "return". */

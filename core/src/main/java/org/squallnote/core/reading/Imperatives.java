@@ -328,6 +328,9 @@ final class Imperatives {
 
     /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
     void toMeByThen(List<SentenceAsks.Found> found) {
+        if (!ME.hasAnyOf(sentence)) {
+            return;
+        }
         for (int i = 1; i < sentence.size() - 1; i++) {
             if (!ME.has(sentence, i) || !sentence.norm(i - 1).equals("to") || !BY_WHEN.has(sentence, i + 1)) {
                 continue;

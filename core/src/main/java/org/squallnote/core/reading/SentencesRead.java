@@ -10,12 +10,15 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
+import org.squallnote.core.text.WordSet;
 
 /**
  * Goes through the sentences of a message in order and keeps in mind whom they speak to: the one greeted above, until
  * somebody else is called; in a mail a call holds for its paragraph.
  */
 final class SentencesRead {
+
+    private static final WordSet EVERYBODY = WordSet.of("all", "each", "both", "you", "everybody");
 
     private final MessageToRead message;
     private final Vocatives vocatives;
@@ -220,6 +223,9 @@ final class SentencesRead {
     }
 
     private static boolean asksEverybody(Sentence sentence, SentenceAsks.Found ask) {
+        if (!EVERYBODY.hasAnyOf(sentence)) {
+            return false;
+        }
         for (int i = 0; i < sentence.size(); i++) {
             String norm = sentence.norm(i);
             boolean all = norm.equals("all") || norm.equals("each") || norm.equals("both");

@@ -7,6 +7,10 @@ public final class Sentence {
 
     private final Word[] words;
     private final boolean[] clauseStarts;
+    /** For each known word one bit, so that most looks for a word that is not there end at once. */
+    private final long[] mask = new long[WordSet.MASK_ROWS];
+
+    private final int edition;
     private final Span span;
     private final char ending;
     private final int paragraph;
@@ -23,6 +27,12 @@ public final class Sentence {
     Sentence(List<Word> words, Span span, char ending, int paragraph, boolean startsLine) {
         this.words = words.toArray(new Word[0]);
         this.clauseStarts = Clauses.startsIn(this.words);
+        this.edition = Vocabulary.edition();
+        for (Word word : this.words) {
+            if (word.isKnown()) {
+                mask[(word.number() >> 6) & (WordSet.MASK_ROWS - 1)] |= 1L << word.number();
+            }
+        }
         this.span = span;
         this.ending = ending;
         this.paragraph = paragraph;
@@ -57,6 +67,19 @@ public final class Sentence {
     /** What rules look at, or nothing beyond either end. */
     public String norm(int index) {
         return index < 0 || index >= words.length ? "" : words[index].norm();
+    }
+
+    /** Whether a word with a bit of that mask may stand here; words that were added later always may. */
+    boolean mayHold(long[] other, int otherEdition) {
+        if (edition < otherEdition) {
+            return true;
+        }
+        for (int i = 0; i < mask.length; i++) {
+            if ((mask[i] & other[i]) != 0) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether one of its words is one of these. */

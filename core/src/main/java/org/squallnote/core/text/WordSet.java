@@ -8,8 +8,12 @@ import java.util.Set;
 /** Words that a rule looks for; asking whether a word of a sentence is one of them compares no letters. */
 public final class WordSet {
 
+    /** A sentence is summed up in so many times 64 bits. */
+    static final int MASK_ROWS = 4;
+
     private final Set<String> words;
     private final long[] numbers;
+    private final long[] mask = new long[MASK_ROWS];
     private final int edition;
 
     private WordSet(Collection<String> words) {
@@ -23,6 +27,7 @@ public final class WordSet {
         for (String word : words) {
             int number = Vocabulary.numberOf(word);
             numbers[number >> 6] |= 1L << number;
+            mask[(number >> 6) & (MASK_ROWS - 1)] |= 1L << number;
         }
         edition = Vocabulary.edition();
     }
@@ -64,6 +69,9 @@ public final class WordSet {
 
     /** Whether any word of the sentence is one of them. */
     public boolean hasAnyOf(Sentence sentence) {
+        if (!sentence.mayHold(mask, edition)) {
+            return false;
+        }
         for (int i = 0; i < sentence.size(); i++) {
             if (has(sentence.at(i))) {
                 return true;
