@@ -159,6 +159,17 @@ final class DateWords {
         return ORDINALS.at(sentence, index) != NONE;
     }
 
+    /** Whether a date behind the words up to that place is a limit: "by", "ahead of", "prior to", "in time for". */
+    static boolean isLimit(Sentence sentence, int index) {
+        String before = sentence.norm(index - 1);
+        return switch (sentence.norm(index)) {
+            case "of" -> before.equals("ahead") || before.equals("advance");
+            case "to" -> before.equals("prior");
+            case "for" -> before.equals("time");
+            default -> isLimit(sentence.norm(index));
+        };
+    }
+
     /** Whether a date behind the word is a limit: "by the first", "before Wednesday's meeting". */
     static boolean isLimit(String word) {
         return switch (word) {

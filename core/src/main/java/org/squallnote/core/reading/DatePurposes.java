@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import org.squallnote.core.reading.DateRoles.Dated;
+import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
@@ -78,7 +79,7 @@ final class DatePurposes {
                     && sentence.at(i + 1).is("have", "get", "see", "receive", "know")
                     && isSomebodyElse(sentence, i - 1);
             boolean toHave = sentence.norm(i + 1).equals("to")
-                    && sentence.at(i + 2).is("know", "have", "hear", "get", "see", "receive");
+                    && sentence.at(i + 2).is("know", "have", "hear", "get", "receive");
             if (must || ((needs || need) && (toHave || !sentence.norm(i + 1).equals("to")))) {
                 return true;
             }
@@ -113,7 +114,9 @@ final class DatePurposes {
         Sentence sentence = read.sentence();
         for (int i = 0; i < sentence.size() - 1; i++) {
             boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
-            boolean must = sentence.at(i + 1).is("have", "need", "must");
+            boolean must = sentence.norm(i + 1).equals("must")
+                    || (sentence.at(i + 1).is("have", "need")
+                            && sentence.norm(i + 2).equals("to"));
             int verb = sentence.norm(i + 1).equals("must") ? i + 2 : i + 3;
             boolean gives = must && Phrases.GIVING.has(sentence, verb);
             boolean perfect =
@@ -262,7 +265,7 @@ final class DatePurposes {
             return false;
         }
         for (int i = 0; i < dated.lead(); i++) {
-            if (!BEFORE_A_BARE_DATE.has(sentence, i) && !org.squallnote.core.text.Clauses.isLeadIn(sentence, i)) {
+            if (!BEFORE_A_BARE_DATE.has(sentence, i) && !Clauses.isLeadIn(sentence, i)) {
                 return false;
             }
         }
@@ -271,7 +274,10 @@ final class DatePurposes {
             return true;
         }
         return switch (sentence.norm(to)) {
-            case "is", "would", "will", "works", "please", "latest", "if", "at", "suits", "or", "of" -> true;
+            case "is" ->
+                !sentence.at(Math.min(to + 1, sentence.size() - 1))
+                        .is("a", "an", "the", "my", "our", "his", "her", "their", "when", "not", "closed", "off");
+            case "would", "will", "works", "please", "latest", "if", "at", "suits", "or", "of" -> true;
             default -> false;
         };
     }

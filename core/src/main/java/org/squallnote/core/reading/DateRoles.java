@@ -162,7 +162,12 @@ final class DateRoles {
         if (k >= 0 && isEdge(k + 1)) {
             k = Math.min(k, phrase.fromInclusive() - 1);
         }
-        String lead = k >= 0 && !isEdge(k + 1) ? sentence.norm(k) : "";
+        String lead = k >= 0 && !isEdge(k + 1) ? DateLeads.at(sentence, k) : "";
+        int event = DateLeads.beforeEvent(sentence, phrase.fromInclusive());
+        if (event >= 0 && parts.unitOf(event) == parts.unitOf(phrase.fromInclusive())) {
+            k = event;
+            lead = DateLeads.at(sentence, k);
+        }
         boolean hard = softness.isHard(phrase);
         Role role = role(phrase, k, lead, hard, needed);
         DatePhrase meant = lead.equals("before") && role == Role.STATED ? phrase.before(context) : phrase;
@@ -213,7 +218,7 @@ final class DateRoles {
             case "after" -> {
                 return isTooLateThen(phrase.toExclusive()) ? Role.STATED : Role.MENTION;
             }
-            case "from", "since", "of", "as", "starting", "following" -> {
+            case "from", "since", "of", "as", "starting", "following", "dated" -> {
                 return Role.MENTION;
             }
             case "for" -> {

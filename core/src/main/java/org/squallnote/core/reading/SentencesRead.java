@@ -22,6 +22,7 @@ final class SentencesRead {
 
     private final MessageToRead message;
     private final Vocatives vocatives;
+    private final NamedTasks tasks;
     private final Asked asked;
     private final DateContext context;
     private Addressees greeted = Addressees.UNSAID;
@@ -34,13 +35,14 @@ final class SentencesRead {
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
         this.message = message;
         this.vocatives = new Vocatives(people);
+        this.tasks = new NamedTasks(people);
         this.asked = new Asked(message, me);
         this.context = context;
     }
 
     List<ReadSentence> all(List<Sentence> sentences) {
         for (Sentence sentence : sentences) {
-            assigned += vocatives.isAssigned(sentence) ? 1 : 0;
+            assigned += tasks.isAssigned(sentence) ? 1 : 0;
         }
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
@@ -76,14 +78,14 @@ final class SentencesRead {
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
         List<SentenceAsks.Found> found = asks.all();
-        if (assigned > 0 && vocatives.isAssignedToUnknown(sentence)) {
+        if (assigned > 0 && tasks.isAssignedToUnknown(sentence)) {
             found.clear();
         }
         if (assigned > 1 && found.isEmpty() && !sentence.isExclamation()) {
             // In a list of tasks a line needs no verb: "Ines: raffle prizes".
-            vocatives.task(sentence).ifPresent(found::add);
+            tasks.task(sentence).ifPresent(found::add);
         }
-        Optional<SentenceAsks.Found> toBeDone = vocatives.toBeDoneBy(sentence);
+        Optional<SentenceAsks.Found> toBeDone = tasks.toBeDoneBy(sentence);
         toBeDone.ifPresent(found::add);
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
@@ -98,7 +100,7 @@ final class SentencesRead {
                 greeted = opening.who();
             }
         }
-        vocatives.told(sentence, opening).ifPresent(found::add);
+        tasks.told(sentence, opening).ifPresent(found::add);
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
         }

@@ -4,9 +4,17 @@ import java.util.List;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Whether the day of a date is meant strictly: what is said around it makes it hard or softens it. */
 final class Softness {
+
+    private static final WordSet OF_A_THING =
+            WordSet.of("with", "including", "together", "as", "signed", "sooner", "earlier");
+
+    private static final WordSet BE = WordSet.of("is", "are", "was", "were");
+
+    private static final WordSet RELATIVE = WordSet.of("that", "which", "who");
 
     private final Sentence sentence;
     private final Parts parts;
@@ -26,7 +34,7 @@ final class Softness {
             boolean overlaps =
                     act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
             boolean states = act.label().equals("hard") || act.label().equals("closing");
-            if (states && (after || before || overlaps)) {
+            if (states && (after || before || overlaps) && !isSaidOfAThing(act) && !isOpeningHour(act, phrase)) {
                 return true;
             }
         }
@@ -65,14 +73,38 @@ final class Softness {
                 boolean adjacent = act.fromInclusive() == phrase.toExclusive()
                         || (act.toExclusive() >= phrase.fromInclusive() - 2
                                 && act.toExclusive() <= phrase.fromInclusive());
-                boolean ofSomethingElse = !sameClause
-                        && act.toExclusive() < sentence.size()
-                        && sentence.at(act.toExclusive()).is("with", "including", "together", "as", "signed");
+                boolean ofSomethingElse =
+                        !sameClause && (isOfAThing(act.toExclusive()) || isOfAThing(firstOfClause(act)));
                 if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
                     return true;
                 }
             }
         }
         return false;
+    }
+
+    /** "the plan that is valid until Friday". */
+    private boolean isSaidOfAThing(PhraseMatch act) {
+        int before = act.fromInclusive() - 1;
+        int relative = BE.has(sentence, before) ? before - 1 : before;
+        return act.label().equals("closing") && RELATIVE.has(sentence, relative);
+    }
+
+    /** "The café is open until 5." */
+    private boolean isOpeningHour(PhraseMatch act, DatePhrase phrase) {
+        boolean open = false;
+        for (int i = act.fromInclusive(); i < act.toExclusive(); i++) {
+            open |= sentence.norm(i).equals("open");
+        }
+        return open && phrase.form() == DatePhrase.Form.TIME;
+    }
+
+    private int firstOfClause(PhraseMatch act) {
+        return parts.firstOfClause(parts.clauseOf(act.fromInclusive()));
+    }
+
+    /** "with the annex if possible", "if possible as a PDF": not the day is flexible. */
+    private boolean isOfAThing(int at) {
+        return OF_A_THING.has(sentence, at);
     }
 }

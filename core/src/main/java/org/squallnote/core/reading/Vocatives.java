@@ -1,6 +1,5 @@
 package org.squallnote.core.reading;
 
-import java.util.Optional;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
@@ -10,7 +9,9 @@ import org.squallnote.core.text.WordSet;
 final class Vocatives {
 
     private static final WordSet GREETINGS = WordSet.listed(Vocatives.class, "greetings.txt");
+
     private static final WordSet ALL = WordSet.listed(Vocatives.class, "everybody.txt");
+
     private static final WordSet BEFORE_THIRD_PERSON = WordSet.of(
             "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
             "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
@@ -19,23 +20,10 @@ final class Vocatives {
 
     private static final WordSet ABOUT_A_THING = WordSet.of("is", "are", "was", "were", "has", "does", "did", "will");
 
-    private static final WordSet SAME_IN_THE_PAST =
-            WordSet.of("put", "let", "cut", "read", "set", "shut", "split", "spread", "cost", "run", "come", "hold");
-
-    private static final WordSet DUTY = WordSet.of("needs", "has", "ought");
-
-    private static final WordSet STATES = WordSet.of("be", "have", "know", "get", "see", "feel", "like", "go");
-
     private static final WordSet COPY = WordSet.of("cc", "copy");
 
     /** "For Ines:", "question for Ines:", "one for Ines:". */
     private static final WordSet LABELS = WordSet.of("for", "question", "action", "one", "job", "task");
-
-    private static final WordSet WAITING = WordSet.of("waiting");
-
-    private static final WordSet TO = WordSet.of("to");
-
-    private static final WordSet WISHING = WordSet.of("need", "want", "like");
 
     private final People people;
 
@@ -167,78 +155,6 @@ final class Vocatives {
         return colon ? new Call(Addressees.of(found.addresses()), found.toExclusive()) : Call.NONE;
     }
 
-    /** "Tom: confirm the room", a line that gives somebody who is known a task. */
-    boolean isAssigned(Sentence sentence) {
-        People.Found found = people.at(sentence, 0);
-        return found.isSomebody() && isBeforeColonOrDash(sentence, found.toExclusive());
-    }
-
-    /** What such a line gives its person to do. */
-    Optional<SentenceAsks.Found> task(Sentence sentence) {
-        int from = people.at(sentence, 0).toExclusive();
-        return isAssigned(sentence) && from < sentence.size()
-                ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, from, sentence.size(), from))
-                : Optional.empty();
-    }
-
-    /** The same with a name that is not known: "Peter - report back". */
-    boolean isAssignedToUnknown(Sentence sentence) {
-        if (sentence.size() < 3
-                || !sentence.at(0).capital()
-                || NotNames.isOne(sentence, 0)
-                || people.at(sentence, 0).isSomebody()) {
-            return false;
-        }
-        return isBeforeColonOrDash(sentence, 1) || (sentence.at(1).capital() && isBeforeColonOrDash(sentence, 2));
-    }
-
-    /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
-    Optional<SentenceAsks.Found> toBeDoneBy(Sentence sentence) {
-        Optional<SentenceAsks.Found> awaited = awaitedFrom(sentence);
-        if (awaited.isPresent() || !TO.hasAnyOf(sentence)) {
-            return awaited;
-        }
-        for (int i = 0; i < sentence.size() - 2; i++) {
-            boolean needed = i > 0
-                    && WISHING.has(sentence, i)
-                    && sentence.at(i - 1).is("i", "we", "i'd", "we'd", "would", "will");
-            int name = needed ? i + 1 : i;
-            if (i > 0 && !needed) {
-                continue;
-            }
-            People.Found found = people.at(sentence, name);
-            int after = found.isSomebody() ? found.toExclusive() : sentence.size();
-            boolean duty = i == 0 && hasADuty(sentence, after);
-            int to = duty ? after + 1 : after;
-            boolean said = to < sentence.size() - 1
-                    && sentence.norm(to).equals("to")
-                    && !sentence.at(to).followsMark()
-                    && !sentence.norm(to + 1).equals("the");
-            if (said) {
-                Ask.Kind kind = needed ? Ask.Kind.NEED : Ask.Kind.REQUEST;
-                return Optional.of(new SentenceAsks.Found(kind, i, to + 1, to + 1));
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** "still waiting for Ines on the valve". */
-    private Optional<SentenceAsks.Found> awaitedFrom(Sentence sentence) {
-        for (int i = 0; i < sentence.size() - 2; i++) {
-            if (WAITING.has(sentence, i)
-                    && sentence.at(i + 1).is("for", "on")
-                    && people.at(sentence, i + 2).isSomebody()) {
-                return Optional.of(new SentenceAsks.Found(Ask.Kind.NEED, i, i + 2, i + 2));
-            }
-        }
-        return Optional.empty();
-    }
-
-    private static boolean isBeforeColonOrDash(Sentence sentence, int at) {
-        return at < sentence.size()
-                && (sentence.at(at).before() == ':' || sentence.at(at).before() == '-');
-    }
-
     private boolean isListOfNames(Sentence sentence, int at) {
         Word word = sentence.at(at);
         return word.isMention() || people.at(sentence, at).isSomebody();
@@ -349,7 +265,9 @@ final class Vocatives {
             return true;
         }
         if (!who.addresses().isEmpty()
-                && (tellsToDo(sentence, at) || isLetMe(sentence, at) || hasADuty(sentence, at))) {
+                && (NamedTasks.tellsToDo(sentence, at)
+                        || NamedTasks.isLetMe(sentence, at)
+                        || NamedTasks.hasADuty(sentence, at))) {
             return true;
         }
         if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {
@@ -383,33 +301,6 @@ final class Vocatives {
     /** "Ines is the valve open?" */
     private static boolean asksAboutAThing(Sentence sentence, int at) {
         return ABOUT_A_THING.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
-    }
-
-    /** "Ines check the valve": what a name without a mark is told to do; verbs with a past of the same form tell nothing. */
-    private static boolean tellsToDo(Sentence sentence, int at) {
-        boolean verb = Phrases.IMPERATIVE.has(sentence, at) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, at);
-        return verb && !SAME_IN_THE_PAST.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
-    }
-
-    /** What is told to somebody called in front without a mark. */
-    Optional<SentenceAsks.Found> told(Sentence sentence, Call opening) {
-        int at = opening.toExclusive();
-        boolean told = opening.isOne()
-                && at < sentence.size()
-                && !sentence.startsClause(at)
-                && (tellsToDo(sentence, at) || isLetMe(sentence, at));
-        return told ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, at, at + 1, at)) : Optional.empty();
-    }
-
-    /** "Ines needs to check the valve", not "Ines has to be in town". */
-    private static boolean hasADuty(Sentence sentence, int at) {
-        return DUTY.has(sentence, at) && sentence.norm(at + 1).equals("to") && !STATES.has(sentence, at + 2);
-    }
-
-    private static boolean isLetMe(Sentence sentence, int at) {
-        return sentence.norm(at).equals("let")
-                && sentence.at(Math.min(at + 1, sentence.size() - 1)).is("me", "us")
-                && sentence.norm(at + 2).equals("know");
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {

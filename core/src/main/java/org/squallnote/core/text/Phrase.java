@@ -2,6 +2,7 @@ package org.squallnote.core.text;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -107,7 +108,7 @@ final class Phrase {
     private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         boolean optional = piece.startsWith("[");
         String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
-        Set<String> words = new java.util.HashSet<>();
+        Set<String> words = new HashSet<>();
         for (String alternative : inner.split("\\|")) {
             if (alternative.startsWith("<")) {
                 Set<String> set = sets.get(alternative.substring(1, alternative.length() - 1));
@@ -131,7 +132,7 @@ final class Phrase {
 
     /** The words that a match can begin with. */
     Set<String> firstWords() {
-        Set<String> first = new java.util.HashSet<>();
+        Set<String> first = new HashSet<>();
         for (Element element : elements) {
             first.addAll(element.words());
             if (!element.optional()) {

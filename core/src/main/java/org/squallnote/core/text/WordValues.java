@@ -2,6 +2,7 @@ package org.squallnote.core.text;
 
 import java.util.Arrays;
 import java.util.Map;
+import java.util.Set;
 
 /** Words that stand for a number each, as "third" for 3; looking up a word of a sentence compares no letters. */
 public final class WordValues {
@@ -42,7 +43,7 @@ public final class WordValues {
     }
 
     /** All words that stand for a number. */
-    public java.util.Set<String> words() {
+    public Set<String> words() {
         return values.keySet();
     }
 }
