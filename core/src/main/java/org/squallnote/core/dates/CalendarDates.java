@@ -155,7 +155,7 @@ final class CalendarDates {
         boolean ends = next >= sentence.size() || sentence.at(next).followsMark();
         boolean allowed = ends || DateWords.mayFollowADate(sentence, next);
         boolean written = DateWords.isWrittenOrdinal(sentence, from + 1);
-        boolean limit = DateWords.isLimit(sentence.norm(from - 1));
+        boolean limit = DateLeads.isLimit(sentence, from - 1);
         if (!allowed || (written && !limit && (!ends || day < 4))) {
             return Optional.empty();
         }

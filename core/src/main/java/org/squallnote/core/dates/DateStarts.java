@@ -67,11 +67,10 @@ final class DateStarts {
     private static boolean isTheFirst(Sentence sentence, int i) {
         return sentence.norm(i).equals("the")
                 && DateWords.isWrittenOrdinal(sentence, i + 1)
-                && DateWords.isLimit(sentence.norm(i - 1));
+                && DateLeads.isLimit(sentence, i - 1);
     }
 
     private static boolean isWritten(Word word) {
-        return word.isNumber()
-                || (!word.isKnown() && (word.norm().startsWith("mid-") || DateWords.isSlipOfADay(word.norm())));
+        return word.isNumber() || word.norm().startsWith("mid-") || DateWords.isSlipOfADay(word.norm());
     }
 }

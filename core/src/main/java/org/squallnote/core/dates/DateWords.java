@@ -99,7 +99,7 @@ final class DateWords {
     /** 1 for Monday to 7, or {@link #NONE}. */
     static int weekdayIndex(Sentence sentence, int index) {
         int day = WEEKDAYS.at(sentence, index);
-        return day == NONE ? slipOf(sentence, index, WEEKDAYS) : day;
+        return day == NONE ? slipOf(sentence.norm(index), WEEKDAYS) : day;
     }
 
     /** The same for a word that stands in no sentence. */
@@ -111,19 +111,13 @@ final class DateWords {
     /** 1 to 12, or {@link #NONE}. */
     static int month(Sentence sentence, int index) {
         int month = MONTHS.at(sentence, index);
-        return month == NONE ? slipOf(sentence, index, MONTHS) : month;
+        return month == NONE ? slipOf(sentence.norm(index), MONTHS) : month;
     }
 
     /** The same for a word that stands in no sentence. */
     static int month(String word) {
         int month = MONTHS.of(word);
         return month == NONE ? slipOf(word, MONTHS) : month;
-    }
-
-    private static int slipOf(Sentence sentence, int index, WordValues known) {
-        boolean possible =
-                index >= 0 && index < sentence.size() && !sentence.at(index).isKnown();
-        return possible ? slipOf(sentence.norm(index), known) : NONE;
     }
 
     private static int slipOf(String word, WordValues known) {
@@ -157,25 +151,6 @@ final class DateWords {
 
     static boolean isWrittenOrdinal(Sentence sentence, int index) {
         return ORDINALS.at(sentence, index) != NONE;
-    }
-
-    /** Whether a date behind the words up to that place is a limit: "by", "ahead of", "prior to", "in time for". */
-    static boolean isLimit(Sentence sentence, int index) {
-        String before = sentence.norm(index - 1);
-        return switch (sentence.norm(index)) {
-            case "of" -> before.equals("ahead") || before.equals("advance");
-            case "to" -> before.equals("prior");
-            case "for" -> before.equals("time");
-            default -> isLimit(sentence.norm(index));
-        };
-    }
-
-    /** Whether a date behind the word is a limit: "by the first", "before Wednesday's meeting". */
-    static boolean isLimit(String word) {
-        return switch (word) {
-            case "by", "before", "until", "till" -> true;
-            default -> false;
-        };
     }
 
     static OptionalInt digits(String word) {

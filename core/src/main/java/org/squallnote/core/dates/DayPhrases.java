@@ -96,7 +96,7 @@ final class DayPhrases {
     /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
     private Optional<DatePhrase> dayOfSomething(int from) {
         String word = sentence.norm(from);
-        boolean limit = DateWords.isLimit(sentence, from - 1) || LIMIT_NOUNS.has(sentence, from + 1);
+        boolean limit = DateLeads.isLimit(sentence, from - 1) || LIMIT_NOUNS.has(sentence, from + 1);
         if (!limit || !word.endsWith("'s")) {
             return Optional.empty();
         }

@@ -2,6 +2,7 @@ package org.squallnote.core.reading;
 
 import java.util.List;
 import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DateLeads;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Clauses;
@@ -163,7 +164,7 @@ final class DateRoles {
             k = Math.min(k, phrase.fromInclusive() - 1);
         }
         String lead = k >= 0 && !isEdge(k + 1) ? DateLeads.at(sentence, k) : "";
-        int event = DateLeads.beforeEvent(sentence, phrase.fromInclusive());
+        int event = EventLeads.beforeEvent(sentence, phrase.fromInclusive());
         if (event >= 0 && parts.unitOf(event) == parts.unitOf(phrase.fromInclusive())) {
             k = event;
             lead = DateLeads.at(sentence, k);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DateLeads;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
 import org.squallnote.core.reading.DateRoles.Dated;
@@ -20,10 +21,6 @@ import org.squallnote.core.text.WordSet;
  * own sentences, else in one that says what its date is for, else in the subject.
  */
 final class Deadlines {
-
-    private static final WordSet AHEAD = WordSet.of("ahead");
-
-    private static final WordSet LIMITS = WordSet.of("by", "before", "until", "till");
 
     private static final WordSet STARTS =
             WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
@@ -100,18 +97,15 @@ final class Deadlines {
         for (int s = 0; s < asking.length; s++) {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
-            boolean limited = asking[s] && (LIMITS.hasAnyOf(sentence) || AHEAD.hasAnyOf(sentence));
-            for (int i = 0; i < sentence.size() && limited; i++) {
-                boolean ahead = sentence.norm(i).equals("ahead")
-                        && sentence.norm(i + 1).equals("of")
-                        && saysThen(sentence, i + 2);
-                if (!ahead && (!LIMITS.has(sentence, i) || !saysThen(sentence, i + 1))) {
+            for (int i = 0; i < sentence.size() && asking[s]; i++) {
+                if (!saysThen(sentence, i + 1) || !DateLeads.isLimit(sentence, i)) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
                 Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
-                    Deadline then = ahead || sentence.norm(i).equals("before") ? dayBefore(named.get()) : named.get();
+                    boolean before = DateLeads.at(sentence, i).equals("before");
+                    Deadline then = before ? dayBefore(named.get()) : named.get();
                     found.add(read.has("soft") ? then.softened() : then);
                 }
             }

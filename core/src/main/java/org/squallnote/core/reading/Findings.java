@@ -260,7 +260,7 @@ final class Findings {
                     || bare.startsWith("from:")) {
                 break;
             }
-            lines.addAll(SentenceSplitter.split(text, List.of(line), 50));
+            lines.addAll(SentenceSplitter.split(line.in(text)));
         }
         for (Sentence line : lines) {
             for (int i = 0; i < line.size(); i++) {

@@ -187,7 +187,7 @@ final class Imperatives {
         }
         int condition = -1;
         for (int i = 0; i < sentence.size() - 1; i++) {
-            if (sentence.startsPart(i) && i > 0 && condition >= 0 && i > condition) {
+            if (sentence.startsPart(i)) {
                 condition = -1;
             }
             if (CONDITIONS.has(sentence, i) && sentence.startsClause(i)) {

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.Word;
 import org.squallnote.core.text.WordSet;
 
 /** The people of a message by the names under which a text may call them. */
@@ -227,8 +226,7 @@ final class People {
         if (at >= sentence.size()) {
             return Set.of();
         }
-        Word word = sentence.at(at);
-        String name = word.isKnown() ? word.norm() : withoutAccents(word.norm());
+        String name = withoutAccents(sentence.norm(at));
         Set<String> exact = byName.get(name);
         if (exact != null) {
             return exact;

@@ -130,16 +130,19 @@ final class Questions {
         }
         for (int i = 0; i < sentence.size(); i++) {
             // "tom what did you pay": a name in front, as people type it in a chat.
-            boolean named = i == 1
-                    && !sentence.at(0).isKnown()
-                    && !LAUGHTER.has(sentence, 0)
-                    && !sentence.at(0).isNumber()
-                    && QUESTION_WORDS.has(sentence, 1);
+            boolean named = i == 1 && QUESTION_WORDS.has(sentence, 1) && mayBeAName();
             if ((named || sentence.startsClause(i)) && !sentence.at(i).quoted() && isBareQuestion(i)) {
                 return i;
             }
         }
         return -1;
+    }
+
+    private boolean mayBeAName() {
+        return !Phrases.BOOK.holds(sentence.at(0))
+                && !NotNames.isOne(sentence, 0)
+                && !LAUGHTER.has(sentence, 0)
+                && !sentence.at(0).isNumber();
     }
 
     private int afterLeadIn(int from) {

@@ -29,6 +29,8 @@ public final class PhraseBook {
     /** The numbers here by those in the vocabulary. */
     private int[] byVocabulary = {};
 
+    private WordSet all = WordSet.of();
+
     private PhraseBook() {}
 
     /** Reads files that lie beside a class, in their order: sets have to come before their use. */
@@ -59,7 +61,9 @@ public final class PhraseBook {
     }
 
     private void index() {
-        Vocabulary.add(numbers.keySet());
+        Set<String> words = new HashSet<>(numbers.keySet());
+        sets.values().forEach(words::addAll);
+        all = WordSet.of(words);
         byVocabulary = new int[Vocabulary.edition() + 1];
         numbers.forEach((word, number) -> byVocabulary[Vocabulary.numberOf(word)] = number);
         byFirstTwo = new Phrase[byFirstWord.size()][][];
@@ -117,6 +121,11 @@ public final class PhraseBook {
     /** A set to look words up in. */
     public WordSet set(String name) {
         return WordSet.of(words(name));
+    }
+
+    /** Whether the word stands in any phrase or set. */
+    public boolean holds(Word word) {
+        return all.has(word);
     }
 
     /** All phrases in the sentence, in the order of their first words. */

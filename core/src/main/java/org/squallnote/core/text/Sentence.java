@@ -29,7 +29,7 @@ public final class Sentence {
         this.clauseStarts = Clauses.startsIn(this.words);
         this.edition = Vocabulary.edition();
         for (Word word : this.words) {
-            if (word.isKnown()) {
+            if (word.number() > 0) {
                 mask[(word.number() >> 6) & (WordSet.MASK_ROWS - 1)] |= 1L << word.number();
             }
         }

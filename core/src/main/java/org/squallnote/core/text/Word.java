@@ -21,11 +21,6 @@ public record Word(String norm, int number, Span span, char before, boolean capi
         return before != NOTHING;
     }
 
-    /** Whether some rule waits for it: it is written right then. */
-    public boolean isKnown() {
-        return number > 0;
-    }
-
     /** Whether it begins with a digit. */
     public boolean isNumber() {
         return Letters.isDigit(norm.charAt(0));
