@@ -3,6 +3,7 @@ import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { Quote } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { usePhrases } from '@/api/queries'
+import { vFocus } from '@/ui/focus'
 
 /** The saved phrases: a few letters find one, Enter takes it. */
 const emit = defineEmits<{ take: [text: string] }>()
@@ -13,12 +14,6 @@ const found = computed(() =>
     `${phrase.name} ${phrase.text}`.toLowerCase().includes(letters.value.trim().toLowerCase()),
   ),
 )
-
-const vFocus = {
-  mounted: (element: HTMLElement) => {
-    element.focus()
-  },
-}
 
 function take(text: string | undefined, close: () => void): void {
   if (text !== undefined) {

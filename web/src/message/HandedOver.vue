@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { client, type MessageView } from '@/api/client'
 import { run } from '@/api/commands'
+import { vFocus } from '@/ui/focus'
 
 /** A message that a colleague has handed over to me, to be taken or not; of one that I gave away, what became of it. */
 const { message, handOver } = defineProps<{
@@ -36,11 +37,11 @@ async function settle(accepts: boolean): Promise<void> {
     class="bg-dusk-wash mt-2 flex flex-wrap items-center gap-2 rounded px-3 py-1.5"
     data-test="handed-over"
   >
-    <template v-if="handOver.mine">
-      {{ GIVEN[handOver.state] }} <b>{{ handOver.who }}</b><span v-if="handOver.word"
-        >: “{{ handOver.word }}”</span
-      >
-    </template>
+    <span v-if="handOver.mine"
+      >{{ GIVEN[handOver.state] }} <b>{{ handOver.who }}</b><template v-if="handOver.word"
+        >: “{{ handOver.word }}”</template
+      ></span
+    >
     <template v-else-if="handOver.state === 'OFFERED'">
       <span
         ><b>{{ handOver.who }}</b> hands this over to you.</span
@@ -48,7 +49,8 @@ async function settle(accepts: boolean): Promise<void> {
       <template v-if="declining">
         <input
           v-model="word"
-          class="field w-64 max-w-full"
+          v-focus
+          class="field w-full sm:w-64"
           maxlength="2000"
           placeholder="Why, in a word"
           aria-label="Why not"
@@ -76,13 +78,9 @@ async function settle(accepts: boolean): Promise<void> {
         </button>
       </template>
     </template>
-    <template v-else>
-      {{
-        handOver.state === 'ACCEPTED'
-          ? 'You have accepted this from'
-          : 'You have declined this from'
-      }}
-      <b>{{ handOver.who }}</b>.
-    </template>
+    <span v-else
+      >You have {{ handOver.state === 'ACCEPTED' ? 'accepted' : 'declined' }} this from
+      <b>{{ handOver.who }}</b>.</span
+    >
   </div>
 </template>

@@ -4,6 +4,7 @@ import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Person } from '@/api/client'
 import { personFrom, suggested } from '@/followups/details/people'
+import { vFocus } from '@/ui/focus'
 
 /** Whom a follow-up concerns. */
 const { known, above, letter } = defineProps<{
@@ -20,12 +21,6 @@ const shown = computed(() => {
     ? 'nobody'
     : names.slice(0, 2).join(', ') + (names.length > 2 ? ` and ${names.length - 2} more` : '')
 })
-
-const vFocus = {
-  mounted: (element: HTMLElement) => {
-    element.focus()
-  },
-}
 
 function add(person: Person): void {
   people.value = [...people.value, person]

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ref, watch } from 'vue'
+import { vFocus } from '@/ui/focus'
 
 /** Where it can be done: one of the places that were named before, or another one. */
 const { known, above, letter } = defineProps<{
@@ -11,12 +12,6 @@ const { known, above, letter } = defineProps<{
 const place = defineModel<string>({ required: true })
 const typed = ref(place.value)
 watch(place, (now) => (typed.value = now))
-
-const vFocus = {
-  mounted: (element: HTMLElement) => {
-    element.focus()
-  },
-}
 
 function take(value: string, close: () => void): void {
   place.value = value.trim()
