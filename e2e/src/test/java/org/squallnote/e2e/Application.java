@@ -14,7 +14,7 @@ import java.util.concurrent.TimeUnit;
 /** The packaged jar as a process of its own, that can be killed and started again on the same data. */
 final class Application implements AutoCloseable {
 
-    private static final Duration START = Duration.ofSeconds(90);
+    private static final Duration START = Duration.ofMinutes(5);
 
     private final Path data;
     private final List<String> options;

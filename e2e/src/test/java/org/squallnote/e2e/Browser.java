@@ -22,7 +22,7 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Debian's Chromium, headless, with the few steps that all tests take. */
 final class Browser implements AutoCloseable {
 
-    static final Duration PATIENCE = Duration.ofSeconds(20);
+    static final Duration PATIENCE = Duration.ofSeconds(60);
 
     private final ChromeDriver driver;
     private final String base;

@@ -38,7 +38,10 @@ final class DayPhrases {
             Optional<DatePhrase> stretch = stretches.at(from);
             return stretch.isPresent() ? stretch : calendar.at(from);
         }
-        Optional<DatePhrase> found = nearDay(from);
+        Optional<DatePhrase> found = periods.weekdayOfMonth(from);
+        if (found.isEmpty()) {
+            found = nearDay(from);
+        }
         for (int rule = 0; rule < OTHER_RULES && found.isEmpty(); rule++) {
             found = switch (rule) {
                 case 0 -> dayOfSomething(from);

@@ -113,6 +113,34 @@ final class PeriodPhrases {
         };
     }
 
+    /** "the second Tuesday of next month", "the last Friday in April". */
+    Optional<DatePhrase> weekdayOfMonth(int from) {
+        int at = sentence.norm(from).equals("the") ? from + 1 : from;
+        boolean last = sentence.norm(at).equals("last");
+        int which = DateWords.ordinal(sentence, at);
+        int weekday = DateWords.weekdayIndex(sentence, at + 1);
+        boolean of = sentence.norm(at + 2).equals("of") || sentence.norm(at + 2).equals("in");
+        if (weekday == DateWords.NONE || !of || !(last || (which >= 1 && which <= 5))) {
+            return Optional.empty();
+        }
+        int to = at + 4;
+        LocalDate month = context.today().withDayOfMonth(1);
+        int named = DateWords.month(sentence, at + 3);
+        String unit = sentence.norm(at + 4);
+        if (named != DateWords.NONE) {
+            month = month.withMonth(named).plusYears(named < month.getMonthValue() ? 1 : 0);
+        } else if (unit.equals("month") && sentence.at(at + 3).is("the", "this", "next")) {
+            month = month.plusMonths(sentence.norm(at + 3).equals("next") ? 1 : 0);
+            to++;
+        } else {
+            return Optional.empty();
+        }
+        DayOfWeek day = DayOfWeek.of(weekday);
+        LocalDate date =
+                month.with(last ? TemporalAdjusters.lastInMonth(day) : TemporalAdjusters.dayOfWeekInMonth(which, day));
+        return date.getMonth() == month.getMonth() ? DayPhrases.day(from, to, date) : Optional.empty();
+    }
+
     /** "mid-April": its fifteenth. */
     private Optional<DatePhrase> midMonth(int from) {
         String word = sentence.norm(from);
