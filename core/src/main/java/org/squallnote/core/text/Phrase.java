@@ -2,11 +2,13 @@ package org.squallnote.core.text;
 
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
 
 /**
  * A pattern over the words of a sentence, one line of a phrase list.
@@ -103,6 +105,23 @@ final class Phrase {
             }
         }
         return new BitSet();
+    }
+
+    /**
+     * A word behind the first one without which it cannot match, one bit for each that may stand there; all bits where
+     * there are fewer such words.
+     *
+     * @param rank zero for the rarest of them, one for the next
+     */
+    long need(int rank) {
+        return Stream.of(elements)
+                .skip(1)
+                .filter(element -> element.sort() == Sort.WORDS && !element.optional())
+                .map(element -> element.numbers().stream().mapToLong(n -> 1L << n).reduce(0, (a, b) -> a | b))
+                .sorted(Comparator.comparingInt(Long::bitCount))
+                .skip(rank)
+                .findFirst()
+                .orElse(-1L);
     }
 
     private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {

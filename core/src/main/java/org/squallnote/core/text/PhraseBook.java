@@ -25,11 +25,28 @@ public final class PhraseBook {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<List<Phrase>> byFirstWord = new ArrayList<>(List.of(List.of()));
     /** By the numbers of the first word and the one behind it; words without phrases have an empty row. */
-    private Phrase[][][] byFirstTwo = {};
+    private Candidates[][] byFirstTwo = {};
     /** The numbers here by those in the vocabulary. */
     private int[] byVocabulary = {};
 
     private WordSet all = WordSet.of();
+
+    /**
+     * Phrases that may begin at a place.
+     *
+     * @param needs of each phrase, one after the other, two of the words further on without which it cannot match
+     */
+    private record Candidates(Phrase[] phrases, long[] needs) {
+
+        static Candidates of(Phrase[] phrases) {
+            long[] needs = new long[2 * phrases.length];
+            for (int i = 0; i < phrases.length; i++) {
+                needs[2 * i] = phrases[i].need(0);
+                needs[2 * i + 1] = phrases[i].need(1);
+            }
+            return new Candidates(phrases, needs);
+        }
+    }
 
     private PhraseBook() {}
 
@@ -66,17 +83,17 @@ public final class PhraseBook {
         all = WordSet.of(words);
         byVocabulary = new int[Vocabulary.edition() + 1];
         numbers.forEach((word, number) -> byVocabulary[Vocabulary.numberOf(word)] = number);
-        byFirstTwo = new Phrase[byFirstWord.size()][][];
+        byFirstTwo = new Candidates[byFirstWord.size()][];
         for (int first = 0; first < byFirstTwo.length; first++) {
             List<Phrase> phrases = byFirstWord.get(first);
-            byFirstTwo[first] = phrases.isEmpty() ? new Phrase[0][] : rowOf(phrases);
+            byFirstTwo[first] = phrases.isEmpty() ? new Candidates[0] : rowOf(phrases);
         }
     }
 
-    private Phrase[][] rowOf(List<Phrase> phrases) {
+    private Candidates[] rowOf(List<Phrase> phrases) {
         BitSet seconds = new BitSet();
         phrases.forEach(phrase -> seconds.or(phrase.secondWords()));
-        Phrase[][] row = new Phrase[byFirstWord.size()][];
+        Candidates[] row = new Candidates[byFirstWord.size()];
         Arrays.fill(row, those(phrases, UNKNOWN));
         for (int second = seconds.nextSetBit(0); second >= 0; second = seconds.nextSetBit(second + 1)) {
             row[second] = those(phrases, second);
@@ -84,11 +101,11 @@ public final class PhraseBook {
         return row;
     }
 
-    private static Phrase[] those(List<Phrase> phrases, int second) {
-        return phrases.stream()
+    private static Candidates those(List<Phrase> phrases, int second) {
+        return Candidates.of(phrases.stream()
                 .filter(phrase ->
                         phrase.secondWords().isEmpty() || phrase.secondWords().get(second))
-                .toArray(Phrase[]::new);
+                .toArray(Phrase[]::new));
     }
 
     private int numberOf(String word) {
@@ -130,15 +147,19 @@ public final class PhraseBook {
 
     /** All phrases in the sentence, in the order of their first words. */
     public List<PhraseMatch> in(Sentence sentence) {
-        int[] words = new int[sentence.size()];
-        for (int i = 0; i < words.length; i++) {
+        int size = sentence.size();
+        int[] words = new int[size];
+        // At each place a bit for every word that stands there or further on.
+        long[] ahead = new long[size + 1];
+        for (int i = size - 1; i >= 0; i--) {
             words[i] = numberOf(sentence.at(i));
+            ahead[i] = ahead[i + 1] | 1L << words[i];
         }
         List<PhraseMatch> found = new ArrayList<>();
-        for (int i = 0; i < words.length; i++) {
-            Phrase[][] row = byFirstTwo[words[i]];
+        for (int i = 0; i < size; i++) {
+            Candidates[] row = byFirstTwo[words[i]];
             if (row.length > 0) {
-                match(sentence, words, i, row[i + 1 < words.length ? words[i + 1] : UNKNOWN], found);
+                match(sentence, words, i, row[i + 1 < size ? words[i + 1] : UNKNOWN], ahead[i], found);
             }
         }
         return found;
@@ -152,12 +173,16 @@ public final class PhraseBook {
         return -number < byVocabulary.length - 1 ? numbers.getOrDefault(word.norm(), UNKNOWN) : UNKNOWN;
     }
 
-    private static void match(Sentence sentence, int[] words, int at, Phrase[] candidates, List<PhraseMatch> found) {
+    private static void match(
+            Sentence sentence, int[] words, int at, Candidates candidates, long ahead, List<PhraseMatch> found) {
         boolean startsPart = sentence.startsClause(at);
-        for (Phrase phrase : candidates) {
-            PhraseMatch match = phrase.at(sentence, words, at, startsPart);
-            if (match.toExclusive() > 0) {
-                found.add(match);
+        long[] needs = candidates.needs();
+        for (int i = 0; i < candidates.phrases().length; i++) {
+            if ((needs[2 * i] & ahead) != 0 && (needs[2 * i + 1] & ahead) != 0) {
+                PhraseMatch match = candidates.phrases()[i].at(sentence, words, at, startsPart);
+                if (match.toExclusive() > 0) {
+                    found.add(match);
+                }
             }
         }
     }
