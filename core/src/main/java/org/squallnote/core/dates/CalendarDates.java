@@ -14,7 +14,8 @@ final class CalendarDates {
 
     private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
     private static final Pattern NUMERIC = Pattern.compile("(\\d{1,2})([/.-])(\\d{1,2})(?:\\2(\\d{2}|\\d{4}))?");
-    private static final int LONGEST = 10;
+    private static final Pattern NAMED_MONTH = Pattern.compile("(\\d{1,2})[/-](\\p{L}{3,9})(?:[/-](\\d{2}|\\d{4}))?");
+    private static final int LONGEST = 17;
 
     private final Sentence sentence;
     private final DateContext context;
@@ -43,7 +44,19 @@ final class CalendarDates {
         if (DateWords.isWrittenOrdinal(sentence, from)) {
             return dayThenMonth(from, from);
         }
-        return monthThenDay(from);
+        Optional<DatePhrase> dated = monthThenDay(from);
+        return dated.isPresent() ? dated : beforeMonth(from);
+    }
+
+    /** "before April": before it begins. */
+    private Optional<DatePhrase> beforeMonth(int from) {
+        int month = DateWords.month(sentence, from);
+        boolean before =
+                sentence.norm(from - 1).equals("before") && sentence.at(from).capital();
+        boolean ends = from + 1 >= sentence.size()
+                || sentence.at(from + 1).followsMark()
+                || DateWords.mayFollowADate(sentence, from + 1);
+        return month != DateWords.NONE && before && ends ? yearless(from, from + 1, month, 1) : Optional.empty();
     }
 
     /** "the last day of the month", "the last working day of April". */
@@ -173,7 +186,7 @@ final class CalendarDates {
         }
         Matcher numeric = NUMERIC.matcher(word);
         if (!numeric.matches()) {
-            return Optional.empty();
+            return withNamedMonth(from, NAMED_MONTH.matcher(word));
         }
         boolean dots = numeric.group(2).equals(".");
         int first = number(numeric, 1);
@@ -202,6 +215,20 @@ final class CalendarDates {
             return Optional.empty();
         }
         return yearless(from, from + 1, month, day);
+    }
+
+    /** "16-Mar", "16/Mar/2026". */
+    private Optional<DatePhrase> withNamedMonth(int from, Matcher written) {
+        int month = written.matches() ? DateWords.month(written.group(2)) : DateWords.NONE;
+        if (month == DateWords.NONE) {
+            return Optional.empty();
+        }
+        int day = number(written, 1);
+        if (written.group(3) == null) {
+            return yearless(from, from + 1, month, day);
+        }
+        int year = number(written, 3);
+        return exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
     }
 
     private boolean endsWithDot(int at) {

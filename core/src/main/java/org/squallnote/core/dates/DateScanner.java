@@ -163,6 +163,7 @@ public final class DateScanner {
                 || word.equals("before")
                 || word.equals("around")
                 || word.equals("about")
+                || word.equals("from")
                 || word.equals("until")
                 || word.equals("till");
         int timeAt = connected ? next + 1 : next;

@@ -21,6 +21,7 @@ final class DayPhrases {
     private final CalendarDates calendar;
     private final Stretches stretches;
     private final PeriodPhrases periods;
+    private final Feasts feasts;
 
     DayPhrases(Sentence sentence, DateContext context) {
         this.sentence = sentence;
@@ -28,6 +29,7 @@ final class DayPhrases {
         this.calendar = new CalendarDates(sentence, context);
         this.stretches = new Stretches(sentence, context);
         this.periods = new PeriodPhrases(sentence, context, this);
+        this.feasts = new Feasts(sentence, context.today());
     }
 
     /** The day phrase that begins at a word. */
@@ -50,7 +52,7 @@ final class DayPhrases {
                 case 3 -> periods.weekOrMonth(from);
                 case 4 -> stretches.at(from);
                 case 5 -> calendar.at(from);
-                default -> feast(from);
+                default -> feasts.at(from);
             };
         }
         return found;
@@ -280,30 +282,6 @@ final class DayPhrases {
                 || before.equals("before")
                 || before.equals("until")
                 || DateWords.digits(sentence.norm(at + 1)).isPresent());
-    }
-
-    private Optional<DatePhrase> feast(int from) {
-        int year = context.today().getYear();
-        LocalDate date;
-        int to = from + 1;
-        switch (sentence.norm(from)) {
-            case "christmas", "xmas" -> date = LocalDate.of(year, 12, 25);
-            case "easter" -> date = Easter.sundayOf(year);
-            case "new" -> {
-                if (!sentence.norm(from + 1).startsWith("year")) {
-                    return Optional.empty();
-                }
-                date = LocalDate.of(year, 1, 1);
-                to++;
-            }
-            default -> {
-                return Optional.empty();
-            }
-        }
-        if (date.isBefore(context.today())) {
-            date = sentence.norm(from).equals("easter") ? Easter.sundayOf(year + 1) : date.plusYears(1);
-        }
-        return day(from, to, date);
     }
 
     static Optional<DatePhrase> day(int from, int to, LocalDate day) {

@@ -64,7 +64,7 @@ final class NeighbourDays {
     private Optional<DatePhrase> closing(int from, int to, LocalDate day) {
         boolean closes = to >= sentence.size()
                 || sentence.at(to).followsMark()
-                || sentence.at(to).is("at", "please", "if");
+                || sentence.at(to).is("at", "please", "if", "won't", "will", "can't", "cannot", "and", "so");
         return closes ? Optional.of(new DatePhrase(from, to, day, Optional.empty(), Form.DAY)) : Optional.empty();
     }
 }

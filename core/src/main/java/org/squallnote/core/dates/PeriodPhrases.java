@@ -220,10 +220,21 @@ final class PeriodPhrases {
                 LocalDate inMonth = context.today().withDayOfMonth(1).withMonth(lastMonth);
                 return part.equals("end") ? DayPhrases.end(from, at + 1, endOfMonth(inMonth)) : Optional.empty();
             }
+            case "q1", "q2", "q3", "q4" -> {
+                LocalDate inMonth = context.today().withDayOfMonth(1).withMonth(3 * (unit.charAt(1) - '0'));
+                return part.equals("end")
+                        ? DayPhrases.end(from, at + 1, endOfMonth(nextTime(inMonth)))
+                        : Optional.empty();
+            }
             default -> {
                 return partOfNamed(from, at, part);
             }
         }
+    }
+
+    private LocalDate nextTime(LocalDate inMonth) {
+        boolean over = inMonth.with(TemporalAdjusters.lastDayOfMonth()).isBefore(context.today());
+        return over ? inMonth.plusYears(1) : inMonth;
     }
 
     private Optional<DatePhrase> partOfNamed(int from, int at, String part) {
@@ -235,10 +246,7 @@ final class PeriodPhrases {
         if (month == DateWords.NONE) {
             return Optional.empty();
         }
-        LocalDate inMonth = context.today().withDayOfMonth(1).withMonth(month);
-        if (inMonth.with(TemporalAdjusters.lastDayOfMonth()).isBefore(context.today())) {
-            inMonth = inMonth.plusYears(1);
-        }
+        LocalDate inMonth = nextTime(context.today().withDayOfMonth(1).withMonth(month));
         return partOfMonth(from, at + 1, part, inMonth, true);
     }
 

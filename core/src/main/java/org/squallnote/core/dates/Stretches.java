@@ -19,8 +19,8 @@ final class Stretches {
     private static final int FEW = 3;
 
     /** What is "held for seven days" ends then. */
-    private static final WordSet ENDING =
-            WordSet.of("held", "valid", "open", "reserved", "kept", "stands", "hold", "keep", "reserve");
+    private static final WordSet ENDING = WordSet.of(
+            "held", "valid", "good", "firm", "fixed", "open", "reserved", "kept", "stands", "hold", "keep", "reserve");
 
     private static final WordSet HELD =
             WordSet.of("it", "this", "that", "them", "offer", "price", "place", "quote", "room", "berth");
@@ -136,8 +136,7 @@ final class Stretches {
         }
         String unit = sentence.norm(i);
         // "a day or two"
-        if (counted
-                && number == 1
+        if (number == 1
                 && sentence.norm(i + 1).equals("or")
                 && sentence.norm(i + 2).equals("two")) {
             number = 2;

@@ -149,8 +149,15 @@ final class TimePhrases {
         String word = sentence.norm(from);
         if (!Character.isDigit(word.charAt(0))) {
             int hour = DateWords.number(sentence, from);
-            if (hour >= 1 && hour <= 12 && !word.startsWith("a") && isClockUnit(sentence.norm(from + 1))) {
+            boolean isHour = hour >= 1 && hour <= 12 && !word.startsWith("a");
+            if (isHour && isClockUnit(sentence.norm(from + 1))) {
                 return withUnit(from, hour, 0);
+            }
+            if (isHour && introduced(from)) {
+                int minutes = DateWords.number(sentence, from + 1);
+                if (minutes == 15 || minutes == 30 || minutes == 45) {
+                    return clock(from, from + 2, hour, minutes);
+                }
             }
             return bareHourAt(from);
         }
@@ -195,11 +202,19 @@ final class TimePhrases {
                 || sentence.norm(from + 1).equals("h");
         int hour = Integer.parseInt(word.substring(0, 2));
         int minutes = Integer.parseInt(word.substring(2));
-        if (!unit || hour > 23 || minutes > 59) {
+        // "by 1700" is a time, "by 2030" rather a year.
+        boolean bare = introduced(from)
+                && hour < 19
+                && minutes % 5 == 0
+                && (from + 1 >= sentence.size() || sentence.at(from + 1).followsMark() || isDayNext(from + 1));
+        if (!(unit || bare) || hour > 23 || minutes > 59) {
             return Optional.empty();
         }
-        return Optional.of(
-                new DatePhrase(from, from + 2, context.today(), Optional.of(LocalTime.of(hour, minutes)), Form.TIME));
+        return time(from, unit ? from + 2 : from + 1, LocalTime.of(hour, minutes));
+    }
+
+    private boolean isDayNext(int at) {
+        return sentence.at(at).is("on", "today", "tomorrow") || DateWords.isWeekday(sentence, at);
     }
 
     private static boolean isClockUnit(String word) {

@@ -35,6 +35,9 @@ final class DateRoles {
      */
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm) {}
 
+    /** A line such as "numbers today please" has at most so many words before the last one. */
+    private static final int LONGEST_BARE = 5;
+
     private static final WordSet VAGUE =
             WordSet.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
 
@@ -184,6 +187,24 @@ final class DateRoles {
         return new Dated(meant, role, Math.max(0, start), firm);
     }
 
+    /** "numbers today please": a thing and a day, without a verb. */
+    private boolean isWantedThen(DatePhrase phrase) {
+        int last = sentence.size() - 1;
+        int to = phrase.toExclusive();
+        boolean bare = sentence.norm(last).equals("please")
+                && (to == last || sentence.at(to).followsMark())
+                && last <= LONGEST_BARE
+                && !sentence.isQuestion();
+        for (int i = 0; bare && i < phrase.fromInclusive(); i++) {
+            boolean more = Phrases.EVENT.has(sentence, i)
+                    || Phrases.HAPPENING.has(sentence, i)
+                    || Phrases.MODAL.has(sentence, i)
+                    || Phrases.IMPERATIVE.has(sentence, i);
+            bare = !more;
+        }
+        return bare && phrase.fromInclusive() > 0;
+    }
+
     private boolean isEdge(int at) {
         char mark = at < sentence.size() && at > 0 ? sentence.at(at).before() : ' ';
         return mark != ' ' && mark != '"' && mark != ':';
@@ -196,7 +217,7 @@ final class DateRoles {
         if (phrase.form() == Form.STRETCH && isCountedFromSomethingElse(phrase.toExclusive())) {
             return Role.MENTION;
         }
-        if (hard || isDueBefore(phrase)) {
+        if (hard || isDueBefore(phrase) || isWantedThen(phrase)) {
             return Role.STATED;
         }
         switch (lead) {
@@ -300,6 +321,7 @@ final class DateRoles {
     private boolean isCountedFromSomethingElse(int after) {
         return sentence.at(Math.min(after, sentence.size() - 1)).is("after", "before", "following")
                 && after < sentence.size() - 1
+                && !sentence.at(after).followsMark()
                 && !sentence.at(after + 1).is("receipt", "receiving", "getting", "this", "today", "now", "reading");
     }
 

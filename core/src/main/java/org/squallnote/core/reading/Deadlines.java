@@ -22,6 +22,11 @@ import org.squallnote.core.text.WordSet;
  */
 final class Deadlines {
 
+    /** "as before", "an hour before": not just before what was named. */
+    private static final WordSet OTHERWISE_BEFORE = WordSet.of(
+            "as", "like", "than", "ever", "never", "did", "minute", "minutes", "hour", "hours", "day", "days", "night",
+            "evening", "week", "weeks", "month", "months", "year", "years", "time", "long", "not", "was", "were");
+
     private static final WordSet STARTS =
             WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
 
@@ -98,13 +103,13 @@ final class Deadlines {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() && asking[s]; i++) {
-                if (!saysThen(sentence, i + 1) || !DateLeads.isLimit(sentence, i)) {
+                if (!isBefore(sentence, i) && (!saysThen(sentence, i + 1) || !DateLeads.isLimit(sentence, i))) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
                 Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
-                    boolean before = DateLeads.at(sentence, i).equals("before");
+                    boolean before = DateLeads.at(sentence, i).equals("before") || isBefore(sentence, i);
                     Deadline then = before ? dayBefore(named.get()) : named.get();
                     found.add(read.has("soft") ? then.softened() : then);
                 }
@@ -113,6 +118,16 @@ final class Deadlines {
             last = here.isPresent() ? here : last;
         }
         return found;
+    }
+
+    /** "The photos must be with me before." */
+    private static boolean isBefore(Sentence sentence, int at) {
+        boolean closes = at == sentence.size() - 1 || sentence.at(at + 1).followsMark();
+        return at > 1
+                && closes
+                && sentence.at(at).is("before", "beforehand")
+                && !OTHERWISE_BEFORE.has(sentence, at - 1)
+                && !sentence.at(at - 1).isNumber();
     }
 
     /** "by then", "before that", "before it starts", "by the same date". */

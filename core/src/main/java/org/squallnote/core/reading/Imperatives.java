@@ -144,6 +144,13 @@ final class Imperatives {
             "for",
             "phone");
 
+    /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
+    private static final WordSet NO_THING = WordSet.of(
+            "to", "be", "not", "any", "some", "more", "nothing", "no", "help", "a", "an", "the", "i", "we", "only",
+            "just", "is", "was", "for", "of", "and", "or", "you", "him", "her", "them", "it", "your", "this", "that");
+
+    private static final WordSet THING_ASKED = Phrases.BOOK.set("thing-asked");
+
     private static final WordSet BY_WHEN =
             WordSet.of("by", "before", "until", "till", "today", "tomorrow", "tonight", "asap", "no", "this", "please");
 
@@ -213,9 +220,18 @@ final class Imperatives {
         return !joined
                 && at + 1 < sentence.size()
                 && !sentence.at(at + 1).followsMark()
-                && sentence.at(at)
-                        .is("reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm", "book", "order")
-                && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow");
+                && (isAnswer(at)
+                        || (sentence.at(at)
+                                        .is(
+                                                "reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm",
+                                                "book", "order")
+                                && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow")));
+    }
+
+    /** "Reply to this thread when yours are done." */
+    private boolean isAnswer(int at) {
+        return sentence.at(at).is("reply", "respond", "answer")
+                && sentence.at(at + 1).is("to", "here", "below", "via");
     }
 
     /** "Return flight is booked", "Deposit and names received": a noun after all. */
@@ -338,6 +354,25 @@ final class Imperatives {
             int first = parts.firstOfClause(parts.clauseOf(i));
             if (i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
                 found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, first, i + 1, first));
+                return;
+            }
+        }
+    }
+
+    /** "need bill number before 1": what the writer needs, without a subject and an article. */
+    void bareNeed(List<SentenceAsks.Found> found) {
+        int at = 0;
+        while (at < sentence.size() - 1 && (sentence.at(at).isMention() || Clauses.isLeadIn(sentence, at))) {
+            at++;
+        }
+        boolean thing = sentence.at(at).is("need", "want")
+                && at + 1 < sentence.size()
+                && !sentence.at(at + 1).followsMark()
+                && !sentence.isQuestion()
+                && !NO_THING.has(sentence, at + 1);
+        for (int i = at + 2; thing && i < sentence.size(); i++) {
+            if ((BY_WHEN.has(sentence, i) || THING_ASKED.has(sentence, i)) && !asks.isVoid(at, "need")) {
+                found.add(new SentenceAsks.Found(Ask.Kind.NEED, at, at + 1, at + 1));
                 return;
             }
         }

@@ -80,6 +80,12 @@ final class Questions {
     private static final WordSet TRAILING =
             WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
 
+    /** "did it arrive" asks, "did it yesterday" says that somebody has done it. */
+    private static final WordSet HAPPENING = WordSet.of(
+            "arrive", "work", "come", "go", "fit", "get", "help", "happen", "sell", "fail", "break", "leak", "hold",
+            "start", "stop", "turn", "reach", "make", "look", "cost", "pass", "land", "take", "hurt", "rain", "match",
+            "say", "show", "end", "run", "open", "close", "ever");
+
     private static final WordSet QUESTION_WORDS =
             WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
 
@@ -200,8 +206,9 @@ final class Questions {
         }
         return switch (norm) {
             case "did" ->
-                (!next.equals("it") && !next.equals("that") && !next.equals("the"))
-                        || (sentence.size() - i > 4 && !next.equals("it") && !next.equals("that"));
+                (next.equals("it") || next.equals("that"))
+                        ? HAPPENING.has(sentence, i + 2)
+                        : !next.equals("the") || sentence.size() - i > 4;
             case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
             case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
             case "has", "does", "is", "are", "was", "were", "am", "weren't", "wasn't" -> true;

@@ -42,6 +42,29 @@ final class Vocatives {
         }
     }
 
+    /** Behind a name without a comma: "Tom you're first off", "Tom I need the keys". */
+    private static final WordSet SPOKEN_TO = WordSet.of(
+            "you",
+            "you're",
+            "you've",
+            "you'll",
+            "you'd",
+            "your",
+            "i",
+            "i'm",
+            "i'll",
+            "i've",
+            "i'd",
+            "we",
+            "we're",
+            "we'll",
+            "we've",
+            "we'd",
+            "need",
+            "don't",
+            "remember",
+            "any");
+
     Vocatives(People people) {
         this.people = people;
     }
@@ -289,13 +312,7 @@ final class Vocatives {
                         && !next.equals("both")
                         && !next.equals("there")
                         && !next.equals("just"))
-                || next.equals("need")
-                || next.equals("i")
-                || next.equals("we")
-                || next.equals("i'm")
-                || next.equals("don't")
-                || next.equals("remember")
-                || next.equals("any");
+                || SPOKEN_TO.has(sentence, at);
     }
 
     /** "Ines is the valve open?" */

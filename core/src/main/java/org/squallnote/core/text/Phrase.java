@@ -117,7 +117,8 @@ final class Phrase {
         return Stream.of(elements)
                 .skip(1)
                 .filter(element -> element.sort() == Sort.WORDS && !element.optional())
-                .map(element -> element.numbers().stream().mapToLong(n -> 1L << n).reduce(0, (a, b) -> a | b))
+                .map(element ->
+                        element.numbers().stream().mapToLong(n -> 1L << n).reduce(0, (a, b) -> a | b))
                 .sorted(Comparator.comparingInt(Long::bitCount))
                 .skip(rank)
                 .findFirst()

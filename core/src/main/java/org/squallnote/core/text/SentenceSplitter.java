@@ -286,11 +286,19 @@ public final class SentenceSplitter {
         boolean between = Letters.isLetterOrDigit(next);
         return switch (c) {
             case '.' -> between && !isMissingSpace(i, next);
-            case '\'', '’', '-', '/', '@', '+' -> between;
+            case '-' -> between && !isEnding(i, to);
+            case '\'', '’', '/', '@', '+' -> between;
             case ':' -> (Letters.isDigit(next) && Letters.isDigit(chars[i - 1])) || next == '/';
             case ',' -> Letters.isDigit(next) && Letters.isDigit(chars[i - 1]);
             default -> Character.getType(c) == Character.NON_SPACING_MARK;
         };
+    }
+
+    /** "Friday-ish" is two words, of which the second makes the first a rough one. */
+    private boolean isEnding(int hyphen, int to) {
+        boolean ish =
+                hyphen + 3 < to && folded[hyphen + 1] == 'i' && folded[hyphen + 2] == 's' && folded[hyphen + 3] == 'h';
+        return ish && (hyphen + 4 == to || !Letters.isLetterOrDigit(chars[hyphen + 4]));
     }
 
     /** "there.Can you" lacks a space; "a.m", "3.5" and addresses do not. */
@@ -318,7 +326,8 @@ public final class SentenceSplitter {
             char next = last ? Word.NOTHING : chars[following];
             return switch (abbreviation) {
                 case "always" -> last;
-                case "digit" -> !Letters.isDigit(next);
+                // "bill no. before 1": behind another word; "no. that is wrong" answers.
+                case "digit" -> !Letters.isDigit(next) && (last || words.isEmpty() || !Character.isLowerCase(next));
                 default -> last || Character.isUpperCase(next);
             };
         }
