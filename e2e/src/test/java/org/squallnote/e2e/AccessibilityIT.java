@@ -105,12 +105,12 @@ class AccessibilityIT {
         browser.size(1280, 800);
     }
 
+    @SuppressWarnings("deprecation") // The other mode opens a window for each look, which a busy machine may refuse.
     private void check(String what) {
         List<Rule> violations = new AxeBuilder()
                 .withTags(List.of("wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"))
                 // Sentinels that keep the focus inside of a popover; they are left at once.
                 .exclude("[data-headlessui-focus-guard]")
-                // Without a second window: no frame of ours comes from elsewhere.
                 .setLegacyMode(true)
                 .analyze(browser.driver())
                 .getViolations();
