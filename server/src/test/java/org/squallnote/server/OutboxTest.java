@@ -164,7 +164,7 @@ class OutboxTest extends ServerTest {
     }
 
     private static void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
+        long end = System.nanoTime() + Duration.ofSeconds(90).toNanos();
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
             Thread.sleep(50);

@@ -60,6 +60,7 @@ final class Phrase {
     private final boolean startsPart;
     private int wantedAt = -1;
     private final BitSet second;
+    private final long[] needs;
 
     Phrase(String label, String line, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         this.label = label;
@@ -82,6 +83,7 @@ final class Phrase {
             throw new IllegalStateException("A phrase has to begin with a word: " + line);
         }
         second = possiblySecond();
+        needs = needed();
     }
 
     /** The numbers of all words that can stand second in a match; empty where any word or none can. */
@@ -114,15 +116,18 @@ final class Phrase {
      * @param rank zero for the rarest of them, one for the next
      */
     long need(int rank) {
+        return rank < needs.length ? needs[rank] : -1L;
+    }
+
+    private long[] needed() {
         return Stream.of(elements)
                 .skip(1)
                 .filter(element -> element.sort() == Sort.WORDS && !element.optional())
                 .map(element ->
                         element.numbers().stream().mapToLong(n -> 1L << n).reduce(0, (a, b) -> a | b))
                 .sorted(Comparator.comparingInt(Long::bitCount))
-                .skip(rank)
-                .findFirst()
-                .orElse(-1L);
+                .mapToLong(Long::longValue)
+                .toArray();
     }
 
     private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {

@@ -2,6 +2,8 @@ package org.squallnote.sources.mail;
 
 import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
+import jakarta.mail.event.MessageCountAdapter;
+import jakarta.mail.event.MessageCountEvent;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
@@ -45,6 +48,9 @@ final class FolderWatch implements Runnable {
     private static final Duration IDLE_ROUND = Duration.ofMinutes(4);
 
     private static final Duration POLL = Duration.ofSeconds(10);
+
+    /** So long after news the folder is looked at again, whatever was done meanwhile. */
+    private static final Duration SECOND_LOOK = Duration.ofMillis(300);
 
     /** What a watch tells its account. */
     interface Listener {
@@ -126,6 +132,12 @@ final class FolderWatch implements Runnable {
 
     private void follow(IMAPStore store, IMAPFolder folder, Backoff backoff) throws MessagingException {
         ImapCommands commands = new ImapCommands(folder);
+        folder.addMessageCountListener(new MessageCountAdapter() {
+            @Override
+            public void messagesAdded(MessageCountEvent news) {
+                lookAgain(commands);
+            }
+        });
         long validity = folder.getUIDValidity();
         Set<Long> known = new HashSet<>(journal.knownUids(folderName, validity));
         // Older mail may have a high UID when it was copied into the folder later; it stays out by its date.
@@ -166,20 +178,34 @@ final class FolderWatch implements Runnable {
             return;
         }
         // Any other command ends the IDLE. It is sent when a round is over, so that both sides see a living peer.
-        ScheduledFuture<?> roundOver = timer.schedule(
-                () -> {
-                    try {
-                        commands.noop();
-                    } catch (MessagingException e) {
-                        LOG.debug("Ending the IDLE on {} failed", folderName, e);
-                    }
-                },
-                IDLE_ROUND.toMillis(),
-                TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> roundOver =
+                timer.schedule(() -> endIdle(commands), IDLE_ROUND.toMillis(), TimeUnit.MILLISECONDS);
         try {
             folder.idle(true);
         } finally {
             roundOver.cancel(false);
+        }
+    }
+
+    /**
+     * Ends an IDLE that began in the meantime: what the server told between the last search and the IDLE does not end it
+     * by itself, and is told only once.
+     */
+    private void lookAgain(ImapCommands commands) {
+        if (!stopped) {
+            try {
+                timer.schedule(() -> endIdle(commands), SECOND_LOOK.toMillis(), TimeUnit.MILLISECONDS);
+            } catch (RejectedExecutionException e) {
+                LOG.debug("{} is no longer watched", folderName, e);
+            }
+        }
+    }
+
+    private void endIdle(ImapCommands commands) {
+        try {
+            commands.noop();
+        } catch (MessagingException e) {
+            LOG.debug("Ending the IDLE on {} failed", folderName, e);
         }
     }
 

@@ -180,7 +180,7 @@ class ChatSyncTest {
     }
 
     private static void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + Duration.ofSeconds(20).toNanos();
+        long end = System.nanoTime() + Duration.ofSeconds(90).toNanos();
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
             Thread.sleep(20);

@@ -59,7 +59,7 @@ class MailSyncTest {
                     .doesNotContain("ancient");
             journal.arrived.clear();
             server.deliver(raw("fresh"));
-            assertThat(journal.arrived.poll(10, TimeUnit.SECONDS)).isEqualTo("fresh");
+            assertThat(journal.arrived.poll(60, TimeUnit.SECONDS)).isEqualTo("fresh");
         }
     }
 
@@ -105,7 +105,7 @@ class MailSyncTest {
         MailAccount wrong = new MailAccount(ADDRESS, account().settings(), "wrong");
         try (MailSync sync = new MailSync(wrong, SINCE, journal, journal)) {
             sync.start();
-            assertThat(journal.statuses.poll(10, TimeUnit.SECONDS)).contains("refused the user name or password");
+            assertThat(journal.statuses.poll(60, TimeUnit.SECONDS)).contains("refused the user name or password");
         }
     }
 
@@ -218,7 +218,7 @@ class MailSyncTest {
     private void awaitLive() throws InterruptedException {
         String status;
         do {
-            status = journal.statuses.poll(20, TimeUnit.SECONDS);
+            status = journal.statuses.poll(60, TimeUnit.SECONDS);
             assertThat(status).isNotNull();
         } while (!status.equals("live"));
     }
