@@ -370,7 +370,7 @@ final class Vocatives {
 
     /** "can you check the valve Ines?": a name that nothing before it takes as its object. */
     private boolean isCalledAtTheEnd(Sentence sentence, int at) {
-        boolean spokenTo = sentence.hasWord("you", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
+        boolean spokenTo = sentence.hasWord("you", "your", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
         return spokenTo
                 && !sentence.at(at - 1).capital()
                 && !Phrases.GIVING.has(sentence, at - 1)

@@ -257,9 +257,20 @@ final class TurnStep {
             }
             paused.remove(i);
             if (!facts.thanksOnly() && !facts.solved() && !facts.withdraws()) {
-                debts.add(0, rest.debt());
+                Debt debt = rest.debt();
+                debts.add(0, passesItOn(event, debt) ? debt.answeredInMyPlace(event) : debt);
             }
         }
+    }
+
+    /** Whom I asked for it gives it to the one who asked me. */
+    private static boolean passesItOn(TurnEvent event, Debt debt) {
+        Facts facts = event.facts();
+        return !debt.to().isSameAs(event.from())
+                && event.isAddressedTo(debt.to().address())
+                && !facts.holding()
+                && !facts.promises()
+                && !facts.questionBack();
     }
 
     /** Incoming 4, 8 and 10. Answers whether the writer was awaited. */
