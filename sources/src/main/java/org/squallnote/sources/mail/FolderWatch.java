@@ -50,7 +50,7 @@ final class FolderWatch implements Runnable {
     private static final Duration POLL = Duration.ofSeconds(10);
 
     /** So long after news the folder is looked at again, whatever was done meanwhile. */
-    private static final Duration SECOND_LOOK = Duration.ofMillis(300);
+    private static final Duration SECOND_LOOK = Duration.ofMillis(100);
 
     /** What a watch tells its account. */
     interface Listener {

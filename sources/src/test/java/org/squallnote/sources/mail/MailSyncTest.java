@@ -64,6 +64,19 @@ class MailSyncTest {
     }
 
     @Test
+    void whatComesJustBeforeTheWatchGoesToSleepIsSeen() throws Exception {
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+            for (int i = 0; i < 36; i++) {
+                put("INBOX", "n" + i, Instant.now());
+                assertThat(journal.arrived.poll(60, TimeUnit.SECONDS)).isEqualTo("n" + i);
+                Thread.sleep(i % 12); // Falls into each step of the watch: saving, searching, going to sleep.
+            }
+        }
+    }
+
+    @Test
     void aRestartReadsOnlyWhatIsMissing() throws Exception {
         put("INBOX", "a", Instant.now());
         put("INBOX", "b", Instant.now());
