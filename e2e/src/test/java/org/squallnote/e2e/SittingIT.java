@@ -277,7 +277,8 @@ class SittingIT {
             String open = openMessage();
             if (browser.textOf("[data-test=reading]").startsWith("Asks you,")) {
                 browser.press("f");
-                browser.find("[data-test=sentence]");
+                // Where the thread is followed up already, the same key adds the message to that.
+                browser.find("[data-test=sentence], [data-test=add-to] [role=option]");
                 browser.press(Keys.ENTER);
                 keys += 2;
             } else {
