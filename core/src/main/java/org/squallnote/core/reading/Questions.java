@@ -81,7 +81,7 @@ final class Questions {
             WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
 
     /** "did it arrive" asks, "did it yesterday" says that somebody has done it. */
-    private static final WordSet HAPPENING = WordSet.of(
+    private static final WordSet WHAT_IT_DID = WordSet.of(
             "arrive", "work", "come", "go", "fit", "get", "help", "happen", "sell", "fail", "break", "leak", "hold",
             "start", "stop", "turn", "reach", "make", "look", "cost", "pass", "land", "take", "hurt", "rain", "match",
             "say", "show", "end", "run", "open", "close", "ever");
@@ -207,7 +207,7 @@ final class Questions {
         return switch (norm) {
             case "did" ->
                 (next.equals("it") || next.equals("that"))
-                        ? HAPPENING.has(sentence, i + 2)
+                        ? WHAT_IT_DID.has(sentence, i + 2)
                         : !next.equals("the") || sentence.size() - i > 4;
             case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
             case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");

@@ -13,9 +13,6 @@ final class SentenceAsks {
 
     private static final WordSet HOPING = WordSet.of("hoping", "hoped", "wondering", "wondered");
 
-    private static final WordSet OFTEN_DONE_BY_OTHERS =
-            WordSet.of("waiting", "wait", "await", "awaiting", "the", "your", "this", "these", "those", "that");
-
     /**
      * An ask of the sentence.
      *
@@ -92,9 +89,8 @@ final class SentenceAsks {
     }
 
     boolean isVoid(int at, String label) {
-        if (label.equals("need") && OFTEN_DONE_BY_OTHERS.has(sentence, at) && isPutOff(at)) {
-            // "I'm waiting for the maker's price and will come back to you" waits for somebody else; "the boat has to
-            // be out by Friday, we'll take care of that" is done by the writer.
+        if (label.equals("need") && sentence.at(at).is("waiting", "wait", "await", "awaiting") && isPutOff(at)) {
+            // "I'm waiting for the maker's price and will come back to you" waits for somebody else.
             return true;
         }
         for (PhraseMatch match : matches) {

@@ -199,11 +199,8 @@ final class TurnStep {
     /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
     private void answerInMyPlace(TurnEvent event) {
         Facts facts = event.facts();
-        boolean says = !facts.thanksOnly()
-                && !facts.questionBack()
-                && facts.nature() == Nature.PERSON
-                && facts.asked().isEmpty();
-        boolean answers = says && !facts.holding() && !facts.promises();
+        boolean says = saysSomething(facts);
+        boolean answers = answersNow(facts);
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
             boolean asker = debt.to().isSameAs(event.from());
@@ -231,6 +228,17 @@ final class TurnStep {
                 }
             }
         }
+    }
+
+    private static boolean saysSomething(Facts facts) {
+        return !facts.thanksOnly()
+                && !facts.questionBack()
+                && facts.nature() == Nature.PERSON
+                && facts.asked().isEmpty();
+    }
+
+    private static boolean answersNow(Facts facts) {
+        return saysSomething(facts) && !facts.holding() && !facts.promises();
     }
 
     /** In a mail to the asker; in a room only where it says that it answers that message. */
@@ -265,12 +273,9 @@ final class TurnStep {
 
     /** Whom I asked for it gives it to the one who asked me. */
     private static boolean passesItOn(TurnEvent event, Debt debt) {
-        Facts facts = event.facts();
-        return !debt.to().isSameAs(event.from())
-                && event.isAddressedTo(debt.to().address())
-                && !facts.holding()
-                && !facts.promises()
-                && !facts.questionBack();
+        return answersNow(event.facts())
+                && !debt.to().isSameAs(event.from())
+                && event.isAddressedTo(debt.to().address());
     }
 
     /** Incoming 4, 8 and 10. Answers whether the writer was awaited. */

@@ -19,6 +19,7 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BiConsumer;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -69,6 +70,9 @@ final class FolderWatch implements Runnable {
     private final Listener listener;
     private final ScheduledExecutorService timer;
     private final Set<Long> unreadable = new HashSet<>();
+    /** So that a thousand messages that are copied at once are looked at once. */
+    private final AtomicBoolean lookPending = new AtomicBoolean();
+
     private volatile boolean stopped;
     private volatile @Nullable IMAPStore open;
 
@@ -192,9 +196,15 @@ final class FolderWatch implements Runnable {
      * by itself, and is told only once.
      */
     private void lookAgain(ImapCommands commands) {
-        if (!stopped) {
+        if (!stopped && lookPending.compareAndSet(false, true)) {
             try {
-                timer.schedule(() -> endIdle(commands), SECOND_LOOK.toMillis(), TimeUnit.MILLISECONDS);
+                timer.schedule(
+                        () -> {
+                            lookPending.set(false);
+                            endIdle(commands);
+                        },
+                        SECOND_LOOK.toMillis(),
+                        TimeUnit.MILLISECONDS);
             } catch (RejectedExecutionException e) {
                 LOG.debug("{} is no longer watched", folderName, e);
             }

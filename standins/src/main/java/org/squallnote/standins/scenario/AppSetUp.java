@@ -25,7 +25,7 @@ public final class AppSetUp {
     public static final String SIGN_IN = "ines";
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final Duration PATIENCE = Duration.ofMinutes(5);
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
 
     private final HttpClient client = HttpClient.newBuilder()
             .cookieHandler(new CookieManager())
