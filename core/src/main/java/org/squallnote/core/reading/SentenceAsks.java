@@ -13,6 +13,10 @@ final class SentenceAsks {
 
     private static final WordSet HOPING = WordSet.of("hoping", "hoped", "wondering", "wondered");
 
+    /** Needs that begin so need nothing of the reader where the writer promises something besides. */
+    private static final WordSet OFTEN_OF_OTHERS =
+            WordSet.of("waiting", "wait", "await", "awaiting", "the", "this", "these", "those", "that");
+
     /**
      * An ask of the sentence.
      *
@@ -89,8 +93,9 @@ final class SentenceAsks {
     }
 
     boolean isVoid(int at, String label) {
-        if (label.equals("need") && sentence.at(at).is("waiting", "wait", "await", "awaiting") && isPutOff(at)) {
-            // "I'm waiting for the maker's price and will come back to you" waits for somebody else.
+        if (label.equals("need") && OFTEN_OF_OTHERS.has(sentence, at) && isPutOff(at)) {
+            // "I'm waiting for the maker's price and will come back to you" waits for somebody else; "the boat has to
+            // be out by Friday, we'll take care of that" is done by the writer.
             return true;
         }
         for (PhraseMatch match : matches) {
