@@ -323,6 +323,7 @@ final class PeriodPhrases {
         if (current && unit.equals("coming")) {
             unit = sentence.norm(from + 2);
             to++;
+            next = unit.equals("week");
         }
         if (!current && !next) {
             return Optional.empty();

@@ -11,9 +11,14 @@ import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
+import org.squallnote.core.text.WordSet;
 
 /** What the own words do besides asking: thank, confirm, put off, promise, take back. */
 final class Acts {
+
+    /** How a sentence begins that says why the question before it is asked, not what was done. */
+    private static final WordSet REASON_STARTS =
+            WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
 
     private final List<ReadSentence> said;
     private final DateContext context;
@@ -285,6 +290,7 @@ final class Acts {
             boolean aside = read.consistsOf("thanks", "willing")
                     || read.has("introduction")
                     || read.has("reason")
+                    || (asked && isReasonBehind(read))
                     || isGreetingOnly(read);
             boolean clarify = asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence());
             if (clarify) {
@@ -315,6 +321,15 @@ final class Acts {
             }
         }
         return false;
+    }
+
+    /** "Which Tuesdays? I'm away for two of them." */
+    private static boolean isReasonBehind(ReadSentence read) {
+        return REASON_STARTS.has(read.sentence(), 0)
+                && !read.has("confirm")
+                && !read.has("solved")
+                && !read.has("promise")
+                && !read.has("holding");
     }
 
     private static boolean isGreetingOnly(ReadSentence read) {

@@ -109,7 +109,7 @@ final class GovernedDates {
             if (isForThatTime(i)) {
                 return Role.EVENT;
             }
-            if (isLeaving(i) || isResult(i)) {
+            if (isLeaving(i) || isResult(i) || isToArrive(i, unit)) {
                 return Role.TIED;
             }
             if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.has(sentence, i)) {
@@ -250,6 +250,16 @@ final class GovernedDates {
             case "find" -> sentence.norm(i + 1).equals("out");
             default -> false;
         };
+    }
+
+    /** "It would help if the samples could reach the lab on Friday": handed over by then. */
+    private boolean isToArrive(int i, int unit) {
+        return (sentence.norm(i).equals("reach") || sentence.norm(i).equals("reaches"))
+                && !sentence.isQuestion()
+                && acts.stream()
+                        .anyMatch(act -> SentenceAsks.isAsk(act.label())
+                                && act.fromInclusive() < i
+                                && parts.unitOf(act.fromInclusive()) == unit);
     }
 
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */

@@ -2,6 +2,7 @@ package org.squallnote.core.reading;
 
 import java.util.List;
 import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
@@ -74,7 +75,7 @@ final class Softness {
                         || (act.toExclusive() >= phrase.fromInclusive() - 2
                                 && act.toExclusive() <= phrase.fromInclusive());
                 boolean ofSomethingElse =
-                        !sameClause && (isOfAThing(act.toExclusive()) || isOfAThing(firstOfClause(act)));
+                        !sameClause && (isOfAThing(act.toExclusive()) || beginsWithAThing(act));
                 if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
                     return true;
                 }
@@ -99,8 +100,15 @@ final class Softness {
         return open && phrase.form() == DatePhrase.Form.TIME;
     }
 
-    private int firstOfClause(PhraseMatch act) {
-        return parts.firstOfClause(parts.clauseOf(act.fromInclusive()));
+    /** "by Friday, as a PDF if possible", "by Friday, A3 if you can". */
+    private boolean beginsWithAThing(PhraseMatch act) {
+        int first = parts.firstOfClause(parts.clauseOf(act.fromInclusive()));
+        boolean named = first < act.fromInclusive()
+                && sentence.norm(act.fromInclusive()).equals("if")
+                && !Clauses.isLeadIn(sentence, first)
+                && !Clauses.isConjunction(sentence, first)
+                && !DateRoles.PRONOUNS.has(sentence, first);
+        return named || isOfAThing(first);
     }
 
     /** "with the annex if possible", "if possible as a PDF": not the day is flexible. */

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
@@ -215,7 +216,7 @@ final class TurnStep {
                                 || event.answers()
                                         .filter(debt.messageId()::equals)
                                         .isEmpty());
-                if (thanksForIt) {
+                if (thanksForIt || (facts.acknowledges() && isAnsweredInTheRoom(event, debt))) {
                     debts.remove(i);
                 }
             } else if ((answers || (says && debt.openToAll() && facts.promises()))
@@ -228,6 +229,26 @@ final class TurnStep {
                 }
             }
         }
+    }
+
+    /** In a room, somebody else has written an answer since, and the thanks name no other message. */
+    private boolean isAnsweredInTheRoom(TurnEvent thanks, Debt debt) {
+        if (thanks.channel() != Channel.CHAT || thanks.answers().isPresent()) {
+            return false;
+        }
+        for (int i = before.size() - 1; i >= 0; i--) {
+            TurnEvent earlier = before.get(i);
+            if (earlier.messageId().equals(debt.messageId())) {
+                return false;
+            }
+            boolean byAnother = earlier.direction() == Direction.INCOMING
+                    && !earlier.reaction()
+                    && !earlier.from().isSameAs(thanks.from());
+            if (byAnother && answersNow(earlier.facts())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean saysSomething(Facts facts) {
@@ -244,7 +265,7 @@ final class TurnStep {
     /** In a mail to the asker; in a room only where it says that it answers that message. */
     private static boolean answersIt(TurnEvent event, Debt debt) {
         return event.answers().filter(debt.messageId()::equals).isPresent()
-                || (event.channel() == org.squallnote.core.message.Channel.MAIL
+                || (event.channel() == Channel.MAIL
                         && event.answers().isEmpty());
     }
 
