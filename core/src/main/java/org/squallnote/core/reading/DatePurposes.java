@@ -180,6 +180,14 @@ final class DatePurposes {
         return false;
     }
 
+    /** "they want to have it by then", but "they want to be finished by then". */
+    private static boolean isHad(Sentence sentence, int verb) {
+        return sentence.at(Math.min(verb, sentence.size() - 1))
+                .is(
+                        "have", "get", "know", "hear", "see", "receive", "send", "submit", "print", "order", "book",
+                        "tell");
+    }
+
     static boolean saysWhatFor(ReadSentence read, Dated dated) {
         Sentence sentence = read.sentence();
         int unit = read.parts().unitOf(dated.phrase().fromInclusive());
@@ -217,8 +225,11 @@ final class DatePurposes {
                         "wait",
                         "like",
                         "likes" -> {
-                    return !(sentence.norm(i).equals("need")
-                            && sentence.norm(i + 1).equals("to"));
+                    boolean ownPlan = sentence.norm(i + 1).equals("to")
+                            && (sentence.norm(i).equals("need")
+                                    || (sentence.at(i).is("want", "wants", "like", "likes", "hope", "hoping")
+                                            && !isHad(sentence, i + 2)));
+                    return !ownPlan;
                 }
                 case "expected", "expect" -> {
                     if (!sentence.norm(i - 1).equals("not")) {

@@ -273,7 +273,7 @@ final class Deadlines {
                     || (afterAsk
                             && (isDay(dated) || DatePurposes.isAtThatTime(read, dated))
                             && (DatePurposes.isWhatItIsNeededFor(read) || DatePurposes.isWishedFor(read, dated)));
-            if (dated.role() != Role.MENTION && (fragment || says)) {
+            if (dated.role() != Role.MENTION && (fragment || (says && !OthersParts.isOne(read, dated)))) {
                 found.add(deadline(read.sentence(), dated, false));
             }
         }

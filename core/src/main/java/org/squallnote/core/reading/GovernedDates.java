@@ -42,6 +42,12 @@ final class GovernedDates {
     private static final WordSet HAVING =
             WordSet.of("have", "get", "receive", "know", "hear", "see", "having", "getting");
 
+    /** "move the van today": what somebody is asked to do at once is to be done by then. */
+    private static final WordSet DONE_AT_ONCE =
+            WordSet.of("move", "open", "close", "start", "stop", "put", "take", "run", "feed", "water", "begin");
+
+    private static final WordSet COMPLETING = WordSet.of("complete", "finish", "fill", "answer", "completing");
+
     private static final WordSet SUBJECTS = WordSet.of(
             "i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
 
@@ -76,6 +82,9 @@ final class GovernedDates {
     Role role(DatePhrase phrase, boolean needed) {
         int unit = parts.unitOf(phrase.fromInclusive());
         int start = phrase.fromInclusive() - 1;
+        if (isAskedOfThePast(unit)) {
+            return Role.EVENT;
+        }
         boolean needsHere = false;
         for (int i = start; i >= 0 && parts.unitOf(i) == unit; i--) {
             String norm = sentence.norm(i);
@@ -83,7 +92,7 @@ final class GovernedDates {
             boolean place = sentence.norm(i - 1).equals("at");
             boolean head = i == start || HEADS.has(sentence, i + 1);
             if (near && head && !place && Phrases.EVENT.has(sentence, i) && !Phrases.GIVING.has(sentence, i)) {
-                return Role.EVENT;
+                return isCompleted(i) ? Role.TIED : Role.EVENT;
             }
             if (norm.equals("who")
                     || norm.equals("which")
@@ -99,6 +108,7 @@ final class GovernedDates {
             if ((norm.equals("make") && sentence.norm(i + 1).equals("it"))
                     || (norm.equals("have") && FREE.has(sentence, i + 1))
                     || isUseThen(i)
+                    || isNeedOfSomebody(i)
                     || isDoneByThen(i)
                     || isAskedOfTheWriter(i)) {
                 return Role.EVENT;
@@ -109,7 +119,7 @@ final class GovernedDates {
             if (isForThatTime(i)) {
                 return Role.EVENT;
             }
-            if (isLeaving(i) || isResult(i) || isToArrive(i, unit)) {
+            if (isLeaving(i) || isResult(i) || isDealtWith(i) || isToArrive(i, unit)) {
                 return Role.TIED;
             }
             if (sentence.norm(i - 2).equals("before") && Phrases.HAPPENING.has(sentence, i)) {
@@ -118,7 +128,7 @@ final class GovernedDates {
                 continue;
             }
             if (HAPPENS.has(sentence, i) && isVerbHere(i) && !(needed && norm.equals("be"))) {
-                return Role.EVENT;
+                return DONE_AT_ONCE.has(sentence, i) && isRequestedForNow(phrase, unit) ? Role.TIED : Role.EVENT;
             }
             if (Phrases.GIVING.has(sentence, i) && isVerbHere(i) && !isNeedOfAll(i)) {
                 // "Who's bringing the cake on Thursday?" asks now who will do it then.
@@ -163,17 +173,45 @@ final class GovernedDates {
 
     /** A date in front of its verb: "on Friday please send me …". */
     private Role followed(DatePhrase phrase, int unit) {
+        int clause = parts.clauseOf(phrase.fromInclusive());
+        boolean said = saysSomething(parts.firstOfClause(clause), phrase.fromInclusive() - 1);
         for (int i = phrase.toExclusive();
                 i < Math.min(sentence.size(), phrase.toExclusive() + 6) && parts.unitOf(i) == unit;
                 i++) {
             if (Phrases.HAPPENING.has(sentence, i)) {
                 return Role.EVENT;
             }
-            if (Phrases.GIVING.has(sentence, i)) {
+            if (Phrases.GIVING.has(sentence, i) && !(said && parts.clauseOf(i) != clause && !isDenied(i))) {
                 return Role.TIED;
             }
         }
         return Role.EVENT;
+    }
+
+    /** "Did you see Tom on Thursday?" */
+    private boolean isAskedOfThePast(int unit) {
+        int first = parts.firstOfUnit(unit);
+        while (first < sentence.size() - 1 && Clauses.isLeadIn(sentence, first)) {
+            first++;
+        }
+        return sentence.isQuestion()
+                && sentence.at(first).is("did", "was", "were")
+                && !sentence.at(Math.min(first + 2, sentence.size() - 1)).is("want", "need");
+    }
+
+    /** "I need you at the desk on Thursday", "I need a lift on Thursday". */
+    private boolean isNeedOfSomebody(int i) {
+        if (!sentence.norm(i).equals("need")) {
+            return false;
+        }
+        boolean you =
+                sentence.norm(i + 1).equals("you") && !sentence.norm(i + 2).equals("to");
+        return you || (sentence.norm(i + 1).equals("a") && Phrases.USABLE.has(sentence, i + 2));
+    }
+
+    /** "He makes his list on Thursday, if I don't have it then …" */
+    private boolean isDenied(int verb) {
+        return sentence.at(Math.max(0, verb - 1)).is("don't", "haven't", "not", "hasn't", "doesn't");
     }
 
     /** "How many chairs do we need on Saturday?" is asked now and about Saturday. */
@@ -208,10 +246,11 @@ final class GovernedDates {
 
     /** "Can I call you on Friday?", "Do we need to bring anything on Friday?" ask about a day of the writer. */
     private boolean isAskedOfTheWriter(int i) {
-        if (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i)) {
+        boolean obliged = sentence.norm(i - 1).equals("to");
+        boolean there = obliged && sentence.norm(i).equals("be");
+        if (!there && (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i))) {
             return false;
         }
-        boolean obliged = sentence.norm(i - 1).equals("to");
         int subject = obliged ? i - 3 : i - 1;
         return subject > 0
                 && sentence.at(subject).is("i", "we")
@@ -260,6 +299,37 @@ final class GovernedDates {
                         .anyMatch(act -> SentenceAsks.isAsk(act.label())
                                 && act.fromInclusive() < i
                                 && parts.unitOf(act.fromInclusive()) == unit);
+    }
+
+    /** "complete the survey": a thing to be filled in, not the one that takes place. */
+    private boolean isCompleted(int noun) {
+        return COMPLETING.has(sentence, noun - 2)
+                || COMPLETING.has(sentence, noun - 1)
+                || sentence.norm(noun - 3).equals("respond")
+                || (sentence.norm(noun - 3).equals("fill")
+                        && (sentence.norm(noun - 2).equals("in")
+                                || sentence.norm(noun - 2).equals("out")));
+    }
+
+    /** "go through the list", "take me off the list", "run it past Tom": a result as well. */
+    private boolean isDealtWith(int verb) {
+        return switch (sentence.norm(verb)) {
+            case "go" -> isNear(verb, "through", "over");
+            case "run" -> isNear(verb, "past", "by");
+            case "take" -> isNear(verb, "off", "down");
+            case "put" -> isNear(verb, "up", "away");
+            case "work" -> isNear(verb, "out", "out");
+            default -> false;
+        };
+    }
+
+    private boolean isNear(int verb, String particle, String other) {
+        for (int i = verb + 1; i <= verb + 2; i++) {
+            if (sentence.norm(i).equals(particle) || sentence.norm(i).equals(other)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "leave the key at reception" hands it over; "we leave on Friday" does not. */

@@ -19,6 +19,7 @@ final class Phrases {
     static final WordSet USABLE = BOOK.set("usable");
     static final WordSet WEEKDAY = BOOK.set("weekday");
     static final WordSet OBJECT = BOOK.set("object");
+    static final WordSet AUDIENCE = BOOK.set("audience");
     static final WordSet MODAL = BOOK.set("modal");
 
     private Phrases() {}

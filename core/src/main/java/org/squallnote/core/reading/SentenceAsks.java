@@ -13,6 +13,8 @@ final class SentenceAsks {
 
     private static final WordSet HOPING = WordSet.of("hoping", "hoped", "wondering", "wondered");
 
+    private static final WordSet THANKS = WordSet.of("thanks", "thank");
+
     /** Needs that begin so need nothing of the reader where the writer promises something besides. */
     private static final WordSet OFTEN_OF_OTHERS =
             WordSet.of("waiting", "wait", "await", "awaiting", "the", "this", "these", "those", "that");
@@ -105,6 +107,9 @@ final class SentenceAsks {
             }
             switch (match.label()) {
                 case "courtesy" -> {
+                    if (match.fromInclusive() == at && THANKS.has(sentence, at) && label.equals("request")) {
+                        continue; // "Thanks for letting me know by Friday": asked ahead.
+                    }
                     if (sameClause && (match.covers(at) || at >= match.fromInclusive() - 2)) {
                         return true;
                     }

@@ -23,6 +23,7 @@ final class SentencesRead {
     private final MessageToRead message;
     private final Vocatives vocatives;
     private final NamedTasks tasks;
+    private final OthersDoings others;
     private final Asked asked;
     private final DateContext context;
     private Addressees greeted = Addressees.UNSAID;
@@ -36,6 +37,7 @@ final class SentencesRead {
         this.message = message;
         this.vocatives = new Vocatives(people);
         this.tasks = new NamedTasks(people);
+        this.others = new OthersDoings(people);
         this.asked = new Asked(message, me);
         this.context = context;
     }
@@ -87,6 +89,7 @@ final class SentencesRead {
         }
         Optional<SentenceAsks.Found> toBeDone = tasks.toBeDoneBy(sentence);
         toBeDone.ifPresent(found::add);
+        found.removeIf(ask -> others.isOne(sentence, asks.parts(), ask));
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
         }

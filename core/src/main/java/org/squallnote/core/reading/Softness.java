@@ -35,7 +35,11 @@ final class Softness {
             boolean overlaps =
                     act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
             boolean states = act.label().equals("hard") || act.label().equals("closing");
-            if (states && (after || before || overlaps) && !isSaidOfAThing(act) && !isOpeningHour(act, phrase)) {
+            if (states
+                    && (after || before || overlaps)
+                    && !isSaidOfAThing(act)
+                    && !isOpeningHour(act, phrase)
+                    && !isQuestionOfWriter(act)) {
                 return true;
             }
         }
@@ -74,8 +78,7 @@ final class Softness {
                 boolean adjacent = act.fromInclusive() == phrase.toExclusive()
                         || (act.toExclusive() >= phrase.fromInclusive() - 2
                                 && act.toExclusive() <= phrase.fromInclusive());
-                boolean ofSomethingElse =
-                        !sameClause && (isOfAThing(act.toExclusive()) || beginsWithAThing(act));
+                boolean ofSomethingElse = !sameClause && (isOfAThing(act.toExclusive()) || beginsWithAThing(act));
                 if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
                     return true;
                 }
@@ -89,6 +92,14 @@ final class Softness {
         int before = act.fromInclusive() - 1;
         int relative = BE.has(sentence, before) ? before - 1 : before;
         return act.label().equals("closing") && RELATIVE.has(sentence, relative);
+    }
+
+    /** "Do I have to be there on Thursday?" */
+    private boolean isQuestionOfWriter(PhraseMatch act) {
+        return sentence.isQuestion()
+                && act.fromInclusive() > 1
+                && sentence.at(act.fromInclusive() - 1).is("i", "we")
+                && sentence.at(act.fromInclusive() - 2).is("do", "will", "would", "did");
     }
 
     /** "The café is open until 5." */

@@ -265,8 +265,7 @@ final class TurnStep {
     /** In a mail to the asker; in a room only where it says that it answers that message. */
     private static boolean answersIt(TurnEvent event, Debt debt) {
         return event.answers().filter(debt.messageId()::equals).isPresent()
-                || (event.channel() == Channel.MAIL
-                        && event.answers().isEmpty());
+                || (event.channel() == Channel.MAIL && event.answers().isEmpty());
     }
 
     /** Outgoing 4: my question back is answered, so that I owe the first ask again, unless it has been settled. */

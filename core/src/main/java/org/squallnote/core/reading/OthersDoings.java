@@ -1,0 +1,153 @@
+package org.squallnote.core.reading;
+
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/**
+ * Words that would ask, said of somebody else: "she will let me know by Friday", "the plumber has promised to get back
+ * to us". Only a verb in its bare form can be mistaken so.
+ */
+final class OthersDoings {
+
+    /** Verbs before "to" whose subject does what follows. */
+    private static final WordSet BEFORE_TO = WordSet.of(
+            "want",
+            "wants",
+            "wanted",
+            "promise",
+            "promises",
+            "promised",
+            "going",
+            "gonna",
+            "supposed",
+            "agree",
+            "agrees",
+            "agreed",
+            "offer",
+            "offers",
+            "offered",
+            "plan",
+            "plans",
+            "planned",
+            "hope",
+            "hopes",
+            "hoped",
+            "hoping",
+            "intend",
+            "intends",
+            "decided",
+            "forgot",
+            "tried",
+            "trying",
+            "meant",
+            "expected",
+            "likely",
+            "able",
+            "about",
+            "ready",
+            "willing",
+            "had",
+            "has",
+            "have",
+            "need",
+            "needs",
+            "meaning",
+            "planning",
+            "due",
+            "bound",
+            "said");
+
+    /** Verbs whose object does what follows: "I expect the office to". */
+    private static final WordSet BEFORE_OBJECT =
+            WordSet.of("expect", "expecting", "waiting", "wait", "wants", "got", "asked", "told", "reminded");
+
+    /** Those who are asked as well, or may be. */
+    private static final WordSet ASKED = WordSet.of(
+            "you",
+            "your",
+            "you're",
+            "you'll",
+            "you'd",
+            "yours",
+            "everybody",
+            "anybody",
+            "whoever",
+            "all",
+            "each",
+            "those",
+            "both",
+            "please",
+            "kindly",
+            "people",
+            "who",
+            "best",
+            "better",
+            "sure");
+
+    private static final WordSet WILL = WordSet.of("he'll", "she'll", "they'll", "it'll", "we'll", "i'll", "that'll");
+
+    private static final WordSet BETWEEN = WordSet.of(
+            "also",
+            "then",
+            "just",
+            "hopefully",
+            "probably",
+            "soon",
+            "still",
+            "certainly",
+            "surely",
+            "definitely",
+            "be");
+
+    private final People people;
+
+    OthersDoings(People people) {
+        this.people = people;
+    }
+
+    boolean isOne(Sentence sentence, Parts parts, SentenceAsks.Found ask) {
+        int at = ask.from();
+        while (at > 0 && sentence.at(at).is("back", "to", "over", "me", "us")) {
+            at--; // "back to me by Friday" in "get back to me by Friday"
+        }
+        if (ask.kind() != Ask.Kind.REQUEST
+                || !(Phrases.IMPERATIVE.has(sentence, at) || Phrases.GIVING.has(sentence, at))) {
+            return false;
+        }
+        int before = at - 1;
+        while (before > 0 && BETWEEN.has(sentence, before)) {
+            before--;
+        }
+        int first = parts.firstOfClause(parts.clauseOf(at));
+        if (before <= first && !WILL.has(sentence, before)) {
+            return false;
+        }
+        boolean said = WILL.has(sentence, before)
+                || Phrases.MODAL.has(sentence, before)
+                || (sentence.norm(before).equals("to") && isTheirs(sentence, before, first));
+        return said && !isAskedToo(sentence, first, Math.max(before, ask.to()));
+    }
+
+    private static boolean isTheirs(Sentence sentence, int to, int first) {
+        if (BEFORE_TO.has(sentence, to - 1)) {
+            return true;
+        }
+        for (int i = to - 2; i >= Math.max(first, to - 6); i--) {
+            if (BEFORE_OBJECT.has(sentence, i)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean isAskedToo(Sentence sentence, int first, int end) {
+        for (int i = first; i < end; i++) {
+            if (ASKED.has(sentence, i)
+                    || Phrases.AUDIENCE.has(sentence, i)
+                    || (sentence.at(i).capital() && people.at(sentence, i).isSomebody())) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
