@@ -337,7 +337,7 @@ final class Imperatives {
                 || first.equals("yeah")
                 || first.equals("yep")
                 || first.equals("ok");
-        if (!answer && !asks.isVoid(last, "request")) {
+        if (!answer && !asks.isVoid(last, "request") && !asks.isVoid(0, "request")) {
             found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, 0, sentence.size(), 0));
         }
     }

@@ -39,6 +39,8 @@ final class Signatures {
     /** Neither a close nor a name is longer. */
     private static final int LONGEST_LAST_LINE = 90;
 
+    private static final int LONGEST_GREETING = 40;
+
     private Signatures() {}
 
     private static List<String> footers(boolean whole) {
@@ -54,6 +56,7 @@ final class Signatures {
         int first = firstOwn(kinds, lines);
         boolean signature = false;
         boolean wordsSeen = false;
+        boolean said = false;
         for (int i = 0; i < kinds.length; i++) {
             if (kinds[i] != Kind.OWN) {
                 // Own words under a quotation are an answer to it, whatever stood above.
@@ -70,8 +73,9 @@ final class Signatures {
                 signature = true;
             } else if (!signature && i > first && wordsSeen && isShort(line)) {
                 names = names.isEmpty() ? namesOf(writer) : names;
-                signature = endsLetter(lines, kinds, i, names);
+                signature = endsLetter(lines, kinds, i, names) && (said || !thanks(wordsOf(line)));
             }
+            said |= wordsSeen || !isGreeting(line);
             wordsSeen = true;
             if (signature) {
                 kinds[i] = Kind.SIGNATURE;
@@ -140,12 +144,20 @@ final class Signatures {
             following++;
         }
         boolean last = following >= kinds.length || kinds[following] != Kind.OWN;
-        boolean thanks = words.startsWith("thank") || words.contains("thanks") || words.equals("cheers");
         if (last) {
-            return !thanks;
+            return !thanks(words);
         }
         String next = lines.get(following);
         return (next.split(" ").length <= 5 && !next.endsWith("?") && !next.endsWith(".")) || next.length() <= 3;
+    }
+
+    private static boolean thanks(String words) {
+        return words.startsWith("thank") || words.contains("thanks") || words.equals("cheers");
+    }
+
+    /** "Hi Ines,": under it alone, thanks are what the message says. */
+    private static boolean isGreeting(String line) {
+        return line.length() <= LONGEST_GREETING && (line.endsWith(",") || line.endsWith("!"));
     }
 
     private static String withoutName(String words, List<String> names) {

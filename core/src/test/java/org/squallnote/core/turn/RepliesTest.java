@@ -24,7 +24,7 @@ class RepliesTest {
             case "question" -> "owe";
             default -> "";
         };
-        assertThat(turnAfter("me > Rosa", "Rosa > me", reply[1])).as(line).isEqualTo(expected);
+        assertTurn("me > Rosa", "Rosa > me", "Ines", line, expected);
     }
 
     @ParameterizedTest
@@ -36,12 +36,22 @@ class RepliesTest {
             case "question" -> "Rosa";
             default -> "";
         };
-        assertThat(turnAfter("Rosa > me", "me > Rosa", reply[1])).as(line).isEqualTo(expected);
+        assertTurn("Rosa > me", "me > Rosa", "Rosa", line, expected);
     }
 
-    private static String turnAfter(String asking, String replying, String reply) {
-        List<String> lines = List.of(
-                "== a reply | mail", asking + ": Hello, could you send me the list?", replying + " [re 1]: " + reply);
-        return Stories.told(TurnFold.over(Stories.in(lines).get(0).events()).state());
+    /** The reply alone, between a greeting and a name, and behind thanks and above a quote. */
+    private static void assertTurn(String asking, String replying, String to, String line, String expected) {
+        String reply = line.split("\t")[1];
+        String ask = asking + ": Hello, could you send me the list?";
+        for (String letter : List.of(
+                reply,
+                "Hi " + to + ",\\n\\n" + reply + "\\n\\nBest,\\nKim",
+                "Dear " + to + ",\\n\\nthanks for your mail. " + reply + "\\n\\n> Could you send me the list?")) {
+            List<String> lines = List.of("== a reply | mail", ask, replying + " [re 1]: " + letter);
+            assertThat(Stories.told(
+                            TurnFold.over(Stories.in(lines).get(0).events()).state()))
+                    .as(letter)
+                    .isEqualTo(expected);
+        }
     }
 }
