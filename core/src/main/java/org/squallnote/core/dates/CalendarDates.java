@@ -8,6 +8,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Dates by the calendar: "30 August", "Aug 30th, 2026", "the 30th", "30/8", "30.8.", "2026-08-30". */
 final class CalendarDates {
@@ -16,6 +17,10 @@ final class CalendarDates {
     private static final Pattern NUMERIC = Pattern.compile("(\\d{1,2})([/.-])(\\d{1,2})(?:\\2(\\d{2}|\\d{4}))?");
     private static final Pattern NAMED_MONTH = Pattern.compile("(\\d{1,2})[/-](\\p{L}{3,9})(?:[/-](\\d{2}|\\d{4}))?");
     private static final int LONGEST = 17;
+
+    /** Behind these, "30 march" is a date, though "march" is no name. */
+    private static final WordSet BEFORE_A_MONTH =
+            WordSet.of("by", "on", "before", "until", "till", "than", "from", "since", "to", "for", "around", "the");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -127,7 +132,8 @@ final class CalendarDates {
                 || (sentence.norm(next).equals("march")
                         && !sentence.at(next).capital()
                         && next == at + 1
-                        && ordinal < 0)) {
+                        && ordinal < 0
+                        && !BEFORE_A_MONTH.has(sentence, from - 1))) {
             return Optional.empty();
         }
         return yearAfter(from, next + 1, month, day);

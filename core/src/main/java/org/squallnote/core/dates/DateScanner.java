@@ -9,9 +9,13 @@ import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /** Finds the date phrases of a sentence from left to right, each as long as it can be. */
 public final class DateScanner {
+
+    private static final WordSet BEFORE_THE_END =
+            WordSet.of("the", "on", "about", "around", "approximately", "roughly");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -87,12 +91,7 @@ public final class DateScanner {
         if (!joined || first.get().form() == Form.PAST) {
             return hyphenRange(first.get());
         }
-        int secondAt = next
-                + 1
-                + (sentence.norm(next + 1).equals("the")
-                                || sentence.norm(next + 1).equals("on")
-                        ? 1
-                        : 0);
+        int secondAt = next + 1 + (BEFORE_THE_END.has(sentence, next + 1) ? 1 : 0);
         Optional<DatePhrase> second =
                 phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
         if (second.isEmpty()) {

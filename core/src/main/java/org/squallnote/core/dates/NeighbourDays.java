@@ -16,6 +16,8 @@ final class NeighbourDays {
     /** A farther day is told by its date. */
     private static final int FARTHEST = 31;
 
+    private static final int MOST_WEEKS = 8;
+
     private final Sentence sentence;
 
     NeighbourDays(Sentence sentence) {
@@ -33,6 +35,10 @@ final class NeighbourDays {
         boolean one = word.equals("the") || word.equals("a") || word.equals("one");
         int days = one ? 1 : DateWords.number(sentence, from);
         String unit = sentence.norm(from + 1);
+        boolean weeks = unit.equals(days == 1 ? "week" : "weeks") || (days == 1 && unit.equals("fortnight"));
+        if (weeks && !word.equals("the") && days <= MOST_WEEKS) {
+            return weeks(from, named, unit.equals("fortnight") ? 2 : days);
+        }
         boolean eve = days == 1 && (unit.equals("night") || unit.equals("evening") || unit.equals("afternoon"));
         if (days < 1 || days > FARTHEST || (!eve && !unit.equals(days == 1 ? "day" : "days"))) {
             return Optional.empty();
@@ -40,8 +46,18 @@ final class NeighbourDays {
         String way = sentence.norm(from + 2);
         int to = endOfTelling(from + 2);
         return switch (way) {
-            case "before", "earlier", "prior", "ahead" -> closing(from, to, named.minusDays(days));
+            case "before", "beforehand", "earlier", "prior", "ahead" -> closing(from, to, named.minusDays(days));
             case "after", "later", "afterwards" -> closing(from, to, named.plusDays(days));
+            default -> Optional.empty();
+        };
+    }
+
+    /** "a week before", "two weeks ahead", "a fortnight beforehand". */
+    private Optional<DatePhrase> weeks(int from, LocalDate named, int weeks) {
+        int to = endOfTelling(from + 2);
+        return switch (sentence.norm(from + 2)) {
+            case "before", "beforehand", "earlier", "prior", "ahead" -> closing(from, to, named.minusWeeks(weeks));
+            case "after", "later", "afterwards" -> closing(from, to, named.plusWeeks(weeks));
             default -> Optional.empty();
         };
     }
@@ -64,7 +80,10 @@ final class NeighbourDays {
     private Optional<DatePhrase> closing(int from, int to, LocalDate day) {
         boolean closes = to >= sentence.size()
                 || sentence.at(to).followsMark()
-                || sentence.at(to).is("at", "please", "if", "won't", "will", "can't", "cannot", "and", "so");
+                || sentence.at(to)
+                        .is(
+                                "at", "please", "if", "whether", "that", "what", "which", "how", "or", "won't", "will",
+                                "can't", "and", "so");
         return closes ? Optional.of(new DatePhrase(from, to, day, Optional.empty(), Form.DAY)) : Optional.empty();
     }
 }

@@ -271,7 +271,10 @@ final class PeriodPhrases {
                         : Optional.empty();
             }
             case "beginning", "start" -> {
-                return DayPhrases.day(from, end, monday.isBefore(context.today()) ? context.today() : monday);
+                // "At the beginning of the week", said when that is over, is the one to come.
+                boolean over = context.today().getDayOfWeek().compareTo(DayOfWeek.TUESDAY) > 0;
+                LocalDate soonest = over ? monday.plusWeeks(1) : context.today();
+                return DayPhrases.day(from, end, monday.isBefore(context.today()) ? soonest : monday);
             }
             case "early" -> {
                 return DayPhrases.day(from, end, monday.plusDays(1));

@@ -214,7 +214,8 @@ final class TimePhrases {
     }
 
     private boolean isDayNext(int at) {
-        return sentence.at(at).is("on", "today", "tomorrow") || DateWords.isWeekday(sentence, at);
+        return sentence.at(at).is("on", "today", "tomorrow", "please", "if", "or", "so", "whether")
+                || DateWords.isWeekday(sentence, at);
     }
 
     private static boolean isClockUnit(String word) {

@@ -113,7 +113,9 @@ final class DatePurposes {
     static boolean isWhatItIsNeededFor(ReadSentence read) {
         Sentence sentence = read.sentence();
         for (int i = 0; i < sentence.size() - 1; i++) {
-            boolean writer = sentence.norm(i).equals("i") || sentence.norm(i).equals("we");
+            boolean writer = sentence.norm(i).equals("i")
+                    || sentence.norm(i).equals("we")
+                    || (sentence.norm(i).equals("would") && sentence.norm(i - 1).equals("and"));
             boolean must = sentence.norm(i + 1).equals("must")
                     || (sentence.at(i + 1).is("have", "need")
                             && sentence.norm(i + 2).equals("to"));

@@ -211,7 +211,7 @@ final class DateRoles {
     }
 
     private Role role(DatePhrase phrase, int k, String lead, boolean hard, boolean needed) {
-        if (phrase.form() == Form.PAST || isMissed(phrase)) {
+        if (phrase.form() == Form.PAST || isMissed(phrase) || isDenied(k, phrase)) {
             return Role.MENTION;
         }
         if (phrase.form() == Form.STRETCH && isCountedFromSomethingElse(phrase.toExclusive())) {
@@ -305,6 +305,18 @@ final class DateRoles {
             }
         }
         return false;
+    }
+
+    /** "by Friday, not Thursday", "not on Thursday but on Friday"; "not before Thursday" says something else. */
+    private boolean isDenied(int lead, DatePhrase phrase) {
+        int first = Math.max(lead, 0);
+        boolean on = sentence.at(first).is("on", "by");
+        int not = on && lead >= 0 ? lead - 1 : phrase.fromInclusive() - 1;
+        return not >= 0
+                && sentence.norm(not).equals("not")
+                && (not == 0
+                        || sentence.at(not).followsMark()
+                        || sentence.norm(phrase.toExclusive()).equals("but"));
     }
 
     /** "ring them before they close at half five". */

@@ -103,7 +103,7 @@ final class Deadlines {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() && asking[s]; i++) {
-                if (!isBefore(sentence, i) && (!saysThen(sentence, i + 1) || !DateLeads.isLimit(sentence, i))) {
+                if (!pointsBack(sentence, i)) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
@@ -118,6 +118,29 @@ final class Deadlines {
             last = here.isPresent() ? here : last;
         }
         return found;
+    }
+
+    private static boolean pointsBack(Sentence sentence, int at) {
+        return isBefore(sentence, at) || (saysThen(sentence, at + 1) && DateLeads.isLimit(sentence, at));
+    }
+
+    /** Behind which word a date has to stand: "I order on Friday, so tell me before that" does not set the Friday. */
+    private static int lastPointingBack(ReadSentence read) {
+        for (int i = read.sentence().size() - 2; i > 0; i--) {
+            if (pointsBack(read.sentence(), i) && !isInDate(read, i)) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private static boolean isInDate(ReadSentence read, int at) {
+        for (DatePhrase phrase : read.dates()) {
+            if (phrase.fromInclusive() <= at && at < phrase.toExclusive()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "The photos must be with me before." */
@@ -236,8 +259,9 @@ final class Deadlines {
 
     private List<Deadline> ofAskSentence(ReadSentence read) {
         List<Deadline> found = new ArrayList<>();
+        int from = read.dates().isEmpty() ? -1 : lastPointingBack(read);
         for (Dated dated : datesOf(read)) {
-            if (belongsToWanted(read, dated) && counts(read, dated)) {
+            if (dated.lead() > from && belongsToWanted(read, dated) && counts(read, dated)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
         }
@@ -263,7 +287,12 @@ final class Deadlines {
     /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
     private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
         List<Deadline> found = new ArrayList<>();
-        for (Dated dated : datesOf(read)) {
+        List<Dated> dates = datesOf(read);
+        boolean stated = dates.stream().anyMatch(dated -> dated.role() == Role.STATED);
+        for (Dated dated : dates) {
+            if (stated && dated.role() != Role.STATED) {
+                continue; // "We see her on Saturday and have to tell her by the day before."
+            }
             boolean fragment = afterAsk && DatePurposes.isFragment(read, dated);
             boolean says = (dated.role() == Role.STATED
                             && (DatePurposes.saysWhatFor(read, dated)

@@ -82,7 +82,7 @@ final class GovernedDates {
     Role role(DatePhrase phrase, boolean needed) {
         int unit = parts.unitOf(phrase.fromInclusive());
         int start = phrase.fromInclusive() - 1;
-        if (isAskedOfThePast(unit)) {
+        if (isAskedOfThePast(unit) || sentence.norm(phrase.toExclusive() - 1).equals("year")) {
             return Role.EVENT;
         }
         boolean needsHere = false;
@@ -350,6 +350,7 @@ final class GovernedDates {
                 || before.equals("his")
                 || before.equals("her")
                 || before.equals("of")
+                || before.equals("by")
                 || before.equals("this"));
     }
 }

@@ -172,6 +172,10 @@ final class Imperatives {
             if (sentence.norm(i).equals("let") && ME.has(sentence, i + 1) && !LET_ME.has(sentence, i + 2)) {
                 continue; // "Let me run it past the treasurer": what the writer will do.
             }
+            if (isEmphatic(i) && !asks.isVoid(i, "request")) {
+                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 2, i + 1));
+                continue;
+            }
             boolean verb = Phrases.IMPERATIVE.has(sentence, i);
             boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.has(sentence, i);
             if (!verb && !nounToo) {
@@ -185,6 +189,17 @@ final class Imperatives {
                 found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
             }
         }
+    }
+
+    /** "Do think of a title": urged, not asked whether. */
+    private boolean isEmphatic(int at) {
+        return sentence.norm(at).equals("do")
+                && !sentence.isQuestion()
+                && at + 2 < sentence.size()
+                && !sentence.at(at + 1).followsMark()
+                && (Phrases.IMPERATIVE.has(sentence, at + 1)
+                        || sentence.at(at + 1)
+                                .is("think", "let", "try", "come", "tell", "ask", "write", "call", "check"));
     }
 
     /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */

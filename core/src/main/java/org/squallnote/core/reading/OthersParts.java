@@ -29,7 +29,7 @@ final class OthersParts {
         boolean asked = false;
         boolean said = false;
         for (int i = first; i < dated.lead(); i++) {
-            theirs |= owed && THEIRS.has(sentence, i);
+            theirs |= owed && THEIRS.has(sentence, i) && i + 1 < dated.lead();
             owed |= sentence.at(i).is("need", "needs", "has", "have", "must", "wants", "want", "should", "owes");
             asked |= WHAT_WAS_ASKED.has(sentence, i) && !sentence.norm(i - 1).endsWith("d");
             said |= SAID.has(sentence, i) && sentence.norm(i - 1).equals("i") && i + 3 < dated.lead();

@@ -77,7 +77,8 @@ final class Softness {
                 boolean sameClause = parts.clauseOf(act.fromInclusive()) == parts.clauseOf(phrase.fromInclusive());
                 boolean adjacent = act.fromInclusive() == phrase.toExclusive()
                         || (act.toExclusive() >= phrase.fromInclusive() - 2
-                                && act.toExclusive() <= phrase.fromInclusive());
+                                && act.toExclusive() <= phrase.fromInclusive()
+                                && !sentence.at(act.toExclusive()).is("otherwise", "else", "or"));
                 boolean ofSomethingElse = !sameClause && (isOfAThing(act.toExclusive()) || beginsWithAThing(act));
                 if (!ofSomethingElse && (dates == 1 || sameClause || adjacent)) {
                     return true;
