@@ -369,6 +369,9 @@ final class Acts {
     }
 
     private static boolean startsWithAnswer(ReadSentence read) {
-        return saysYesOrNo(read.sentence()) && !Clauses.isConjunction(read.sentence(), 1);
+        // "Sure, by when?" is willing, and asks back.
+        return saysYesOrNo(read.sentence())
+                && !read.sentence().norm(0).equals("sure")
+                && !Clauses.isConjunction(read.sentence(), 1);
     }
 }

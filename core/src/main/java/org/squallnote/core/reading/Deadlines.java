@@ -24,8 +24,9 @@ final class Deadlines {
 
     /** "as before", "an hour before": not just before what was named. */
     private static final WordSet OTHERWISE_BEFORE = WordSet.of(
-            "as", "like", "than", "ever", "never", "did", "minute", "minutes", "hour", "hours", "day", "days", "night",
-            "evening", "week", "weeks", "month", "months", "year", "years", "time", "long", "not", "was", "were");
+            "as", "or", "like", "than", "ever", "never", "did", "minute", "minutes", "hour", "hours", "day", "days",
+            "night", "evening", "week", "weeks", "month", "months", "year", "years", "time", "long", "not", "was",
+            "were");
 
     private static final WordSet STARTS =
             WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
@@ -67,9 +68,7 @@ final class Deadlines {
             }
             asked = mine || (asked && read.asks().isEmpty());
         }
-        if (inAsks.isEmpty()) {
-            inAsks.addAll(byThen());
-        }
+        inAsks.addAll(byThen());
         Optional<Deadline> found = best(inAsks);
         if (found.isEmpty() || !found.get().firm()) {
             List<Deadline> all = new ArrayList<>(inAsks);
@@ -103,7 +102,7 @@ final class Deadlines {
             ReadSentence read = sentences.get(s);
             Sentence sentence = read.sentence();
             for (int i = 0; i < sentence.size() && asking[s]; i++) {
-                if (!pointsBack(sentence, i)) {
+                if (!pointsBack(sentence, i) || isInDate(read, i)) {
                     continue;
                 }
                 Optional<Deadline> here = lastBefore(read, i);
@@ -126,7 +125,7 @@ final class Deadlines {
 
     /** Behind which word a date has to stand: "I order on Friday, so tell me before that" does not set the Friday. */
     private static int lastPointingBack(ReadSentence read) {
-        for (int i = read.sentence().size() - 2; i > 0; i--) {
+        for (int i = read.sentence().size() - 1; i > 0; i--) {
             if (pointsBack(read.sentence(), i) && !isInDate(read, i)) {
                 return i;
             }

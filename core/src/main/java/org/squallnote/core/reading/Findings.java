@@ -71,6 +71,7 @@ final class Findings {
         Optional<Deadline> replyBy = dated ? deadlines.explicit(Reader.bounded(message.subject())) : Optional.empty();
         Hints hints = automatic || replyBy.isEmpty() ? hints(asksMe) : new Hints(List.of(), Optional.empty());
         boolean says = !automatic;
+        boolean nods = says && sentences.isEmpty() && words.areOnlyPictures();
         return new Reading(
                 nature.nature(),
                 nature.why(),
@@ -80,9 +81,9 @@ final class Findings {
                 asksMe,
                 replyBy,
                 dated ? deadlines.events() : List.of(),
-                says && acts.acknowledges(),
-                says && acts.opensWithThanks(),
-                says && acts.onlyThanks(),
+                nods || (says && acts.acknowledges()),
+                nods || (says && acts.opensWithThanks()),
+                nods || (says && acts.onlyThanks()),
                 says && acts.holds(),
                 says ? acts.promises() : List.of(),
                 withdrawal,

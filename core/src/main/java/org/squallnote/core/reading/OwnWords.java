@@ -37,6 +37,22 @@ public record OwnWords(String text, List<Line> lines) {
         lines = List.copyOf(lines);
     }
 
+    /** Whether nothing was written but emojis: a thumb put up, a heart. */
+    boolean areOnlyPictures() {
+        boolean some = false;
+        for (Span line : ownLines()) {
+            for (int i = line.fromInclusive(); i < line.toExclusive(); i++) {
+                char c = text.charAt(i);
+                boolean picture = SentenceSplitter.isPicture(c);
+                if (!picture && !Character.isWhitespace(c) && Character.getType(c) != Character.FORMAT) {
+                    return false;
+                }
+                some |= picture;
+            }
+        }
+        return some;
+    }
+
     /** Cuts a plain text of an unknown writer. */
     public static OwnWords of(String text) {
         return of(text, "");

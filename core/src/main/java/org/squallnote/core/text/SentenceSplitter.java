@@ -251,7 +251,8 @@ public final class SentenceSplitter {
         }
     }
 
-    private static boolean isPicture(char c) {
+    /** Whether it is an emoji or a part of one. */
+    public static boolean isPicture(char c) {
         int type = Character.getType(c);
         return type == Character.SURROGATE || type == Character.OTHER_SYMBOL || type == Character.NON_SPACING_MARK;
     }
