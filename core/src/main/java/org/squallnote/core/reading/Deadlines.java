@@ -68,7 +68,7 @@ final class Deadlines {
             }
             asked = mine || (asked && read.asks().isEmpty());
         }
-        inAsks.addAll(byThen());
+        inAsks.addAll(byThen(!inAsks.isEmpty()));
         Optional<Deadline> found = best(inAsks);
         if (found.isEmpty() || !found.get().firm()) {
             List<Deadline> all = new ArrayList<>(inAsks);
@@ -94,8 +94,12 @@ final class Deadlines {
         return events;
     }
 
-    /** "Please confirm by then", "by the same date": the last date before it. */
-    private List<Deadline> byThen() {
+    /**
+     * "Please confirm by then", "by the same date": the last date before it.
+     *
+     * @param sooner only what has to be before it, where another day is named as well
+     */
+    private List<Deadline> byThen(boolean sooner) {
         List<Deadline> found = new ArrayList<>();
         Optional<Deadline> last = Optional.empty();
         for (int s = 0; s < asking.length; s++) {
@@ -109,6 +113,9 @@ final class Deadlines {
                 Optional<Deadline> named = here.isPresent() ? here : last;
                 if (named.isPresent()) {
                     boolean before = DateLeads.at(sentence, i).equals("before") || isBefore(sentence, i);
+                    if (sooner && !before) {
+                        continue;
+                    }
                     Deadline then = before ? dayBefore(named.get()) : named.get();
                     found.add(read.has("soft") ? then.softened() : then);
                 }
