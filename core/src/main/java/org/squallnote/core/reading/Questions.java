@@ -86,6 +86,14 @@ final class Questions {
             "start", "stop", "turn", "reach", "make", "look", "cost", "pass", "land", "take", "hurt", "rain", "match",
             "say", "show", "end", "run", "open", "close", "ever");
 
+    private static final WordSet ARTICLES = WordSet.of("the", "a", "an", "my", "our", "his", "her");
+
+    private static final WordSet PREDICATES = WordSet.of(
+            "ok", "okay", "fine", "ready", "free", "full", "empty", "there", "here", "back", "on", "off", "in", "out",
+            "up", "down", "done", "right", "wrong", "good", "bad", "late", "early", "away", "home", "enough", "shut",
+            "cold", "hot", "wet", "dry", "loud", "long", "worth", "able", "any", "sent", "paid", "made", "found",
+            "lost", "left", "set", "put", "for", "from", "with", "at", "about");
+
     private static final WordSet QUESTION_WORDS =
             WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
 
@@ -211,7 +219,8 @@ final class Questions {
                         : !next.equals("the") || sentence.size() - i > 4;
             case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
             case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
-            case "has", "does", "is", "are", "was", "were", "am", "weren't", "wasn't" -> true;
+            case "was" -> !ARTICLES.has(sentence, i + 1) || hasPredicate(i + 3);
+            case "has", "does", "is", "are", "were", "am", "weren't", "wasn't" -> true;
             default ->
                 next.equals("you")
                         || next.equals("we")
@@ -223,6 +232,17 @@ final class Questions {
                         || next.equals("that")
                         || next.equals("it");
         };
+    }
+
+    /** "was the door locked", but "was the fuel filter" says what it was. */
+    private boolean hasPredicate(int from) {
+        for (int i = from; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            if (norm.endsWith("ed") || norm.endsWith("en") || norm.endsWith("ing") || PREDICATES.has(sentence, i)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "which pontoon", "how many": a question word with hardly anything behind it. */
