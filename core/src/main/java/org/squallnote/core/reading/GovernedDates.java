@@ -272,6 +272,7 @@ final class GovernedDates {
             case "give" ->
                 sentence.norm(i + 2).equals("hand") || sentence.norm(i + 3).equals("hand");
             case "look" -> sentence.norm(i + 1).equals("after");
+            case "get" -> i + 1 < sentence.size() && sentence.at(i + 1).is("in", "there", "home", "up", "together");
             case "pick" -> i + 1 < sentence.size() && sentence.at(i + 1).is("me", "us", "him", "her", "them");
             case "have" ->
                 i + 1 < sentence.size()

@@ -245,8 +245,9 @@ final class Imperatives {
 
     /** "Reply to this thread when yours are done." */
     private boolean isAnswer(int at) {
-        return sentence.at(at).is("reply", "respond", "answer")
-                && sentence.at(at + 1).is("to", "here", "below", "via");
+        return (sentence.at(at).is("reply", "respond", "answer")
+                        && sentence.at(at + 1).is("to", "here", "below", "via"))
+                || (sentence.norm(at).equals("sign") && sentence.at(at + 1).is("at", "here", "below", "on", "and"));
     }
 
     /** "Return flight is booked", "Deposit and names received": a noun after all. */

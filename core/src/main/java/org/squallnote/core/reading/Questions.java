@@ -330,7 +330,13 @@ final class Questions {
                     }
                 }
                 case "reported" -> {
-                    if (match.fromInclusive() < start || !isShapedLikeQuestion(start)) {
+                    boolean apart = match.fromInclusive() < start
+                            && parts.clauseOf(match.fromInclusive()) != clause
+                            && isShapedLikeQuestion(start);
+                    boolean mine = sentence.isQuestion()
+                            && sentence.norm(match.fromInclusive() - 1).equals("i")
+                            && sentence.norm(match.fromInclusive()).equals("thought");
+                    if (!apart && !mine && (match.fromInclusive() < start || !isShapedLikeQuestion(start))) {
                         return true;
                     }
                 }

@@ -157,7 +157,7 @@ final class SentenceAsks {
     private boolean isMineToAsk(PhraseMatch reported) {
         String before = sentence.norm(reported.fromInclusive() - 1);
         return reported.label().equals("reported")
-                && sentence.norm(reported.fromInclusive()).startsWith("want")
+                && sentence.at(reported.fromInclusive()).is("want", "wanted", "meant", "mean", "forgot")
                 && (before.equals("i") || before.equals("we") || before.equals("just"));
     }
 }
