@@ -56,6 +56,10 @@ final class DatePurposes {
             "could",
             "for",
             "no",
+            "there's",
+            "there",
+            "is",
+            "it's",
             "later",
             "than");
 

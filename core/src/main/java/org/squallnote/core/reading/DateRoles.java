@@ -131,6 +131,24 @@ final class DateRoles {
     /** "send me the file back for Thursday": the day of the giving, as behind a pronoun. */
     private static final WordSet DONE = WordSet.of("back", "over", "ready", "done", "through");
 
+    /** "We need two people for Saturday." */
+    private static final WordSet HELPERS = WordSet.of(
+            "people",
+            "volunteers",
+            "helpers",
+            "hands",
+            "persons",
+            "players",
+            "singers",
+            "drivers",
+            "somebody",
+            "anybody",
+            "volunteer",
+            "helper",
+            "driver",
+            "cook",
+            "speaker");
+
     /** "an answer for Friday". */
     private static final WordSet ANSWERS = WordSet.of("answer", "reply", "decision", "response", "yes", "verdict");
 
@@ -216,6 +234,9 @@ final class DateRoles {
         }
         if (phrase.form() == Form.STRETCH && isCountedFromSomethingElse(phrase.toExclusive())) {
             return Role.MENTION;
+        }
+        if (sentence.isQuestion() && isAskedAbout(phrase)) {
+            return Role.EVENT;
         }
         if (hard || isDueBefore(phrase) || isWantedThen(phrase)) {
             return Role.STATED;
@@ -307,10 +328,37 @@ final class DateRoles {
         return false;
     }
 
+    /** "Do you need my list by Thursday?", "Do I have to be done by then?", "Will you be back by Thursday?" ask about the day. */
+    private boolean isAskedAbout(DatePhrase phrase) {
+        int first = parts.firstOfUnit(parts.unitOf(phrase.fromInclusive()));
+        while (first < sentence.size() - 3
+                && !sentence.norm(first).equals("do")
+                && (Clauses.isLeadIn(sentence, first) || sentence.at(first).is("when", "what"))) {
+            first++;
+        }
+        String subject = sentence.norm(first + 1);
+        boolean writer = subject.equals("i") || subject.equals("we");
+        return switch (sentence.norm(first)) {
+            case "do" ->
+                (subject.equals("you") && sentence.at(first + 2).is("need", "want", "require"))
+                        || (writer && sentence.at(first + 2).is("have", "need"));
+            case "if" -> first > 0 && writer && sentence.norm(first - 1).equals("what");
+            case "will" ->
+                subject.equals("you")
+                        && sentence.norm(first + 2).equals("be")
+                        && sentence.at(Math.min(first + 3, sentence.size() - 1))
+                                .is("back", "there", "here", "in", "home", "away");
+            default -> false;
+        };
+    }
+
     /** "by Friday, not Thursday", "not on Thursday but on Friday"; "not before Thursday" says something else. */
     private boolean isDenied(int lead, DatePhrase phrase) {
         int first = Math.max(lead, 0);
         boolean on = sentence.at(first).is("on", "by");
+        if (sentence.norm(first).equals("before") && sentence.norm(first - 1).equals("not")) {
+            return true;
+        }
         int not = on && lead >= 0 ? lead - 1 : phrase.fromInclusive() - 1;
         return not >= 0
                 && sentence.norm(not).equals("not")
@@ -480,6 +528,9 @@ final class DateRoles {
         }
         if (ANSWERS.has(sentence, k - 1)) {
             return Role.TIED;
+        }
+        if (HELPERS.has(sentence, k - 1)) {
+            return Role.EVENT;
         }
         if (PRONOUNS.has(sentence, k - 1) || DONE.has(sentence, k - 1)) {
             return needs || gives ? Role.TIED : Role.EVENT;

@@ -49,7 +49,8 @@ final class GovernedDates {
     private static final WordSet COMPLETING = WordSet.of("complete", "finish", "fill", "answer", "completing");
 
     private static final WordSet SUBJECTS = WordSet.of(
-            "i", "you", "we", "he", "she", "they", "who", "which", "that", "it", "has", "have", "had", "was", "were");
+            "i", "you", "we", "he", "she", "they", "who", "what", "which", "that", "it", "has", "have", "had", "was",
+            "were");
 
     private static final WordSet PAST = WordSet.of(
             "made", "sent", "gave", "wrote", "told", "said", "brought", "took", "got", "found", "saw", "met", "had",
