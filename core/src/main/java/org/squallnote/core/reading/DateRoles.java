@@ -132,27 +132,10 @@ final class DateRoles {
     private static final WordSet DONE = WordSet.of("back", "over", "ready", "done", "through");
 
     /** "We need two people for Saturday." */
-    private static final WordSet HELPERS = WordSet.of(
-            "people",
-            "volunteers",
-            "helpers",
-            "hands",
-            "persons",
-            "players",
-            "singers",
-            "drivers",
-            "somebody",
-            "anybody",
-            "volunteer",
-            "helper",
-            "driver",
-            "cook",
-            "speaker");
+    private static final WordSet HELPERS = Phrases.BOOK.set("helpers");
 
     /** "an answer for Friday". */
     private static final WordSet ANSWERS = WordSet.of("answer", "reply", "decision", "response", "yes", "verdict");
-
-    private static final WordSet AWAITED = WordSet.of("due", "needed", "supposed");
 
     private static final WordSet NEEDING = WordSet.of("need", "needs", "needed", "want", "wants");
 
@@ -165,6 +148,7 @@ final class DateRoles {
     private final DateContext context;
     private final Softness softness;
     private final GovernedDates governed;
+    private final IdleDates idle;
 
     DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context) {
         this.sentence = sentence;
@@ -172,6 +156,7 @@ final class DateRoles {
         this.context = context;
         this.softness = new Softness(sentence, parts, acts);
         this.governed = new GovernedDates(sentence, parts, acts);
+        this.idle = new IdleDates(sentence, parts);
     }
 
     Dated roleOf(DatePhrase phrase, int dates, boolean needed) {
@@ -229,13 +214,10 @@ final class DateRoles {
     }
 
     private Role role(DatePhrase phrase, int k, String lead, boolean hard, boolean needed) {
-        if (phrase.form() == Form.PAST || isMissed(phrase) || isDenied(k, phrase)) {
+        if (phrase.form() == Form.PAST || idle.isMention(k, phrase)) {
             return Role.MENTION;
         }
-        if (phrase.form() == Form.STRETCH && isCountedFromSomethingElse(phrase.toExclusive())) {
-            return Role.MENTION;
-        }
-        if (sentence.isQuestion() && isAskedAbout(phrase)) {
+        if (idle.isAskedAbout(phrase)) {
             return Role.EVENT;
         }
         if (hard || isDueBefore(phrase) || isWantedThen(phrase)) {
@@ -314,59 +296,6 @@ final class DateRoles {
         return governed.role(phrase, needed);
     }
 
-    /** "It should have reached us by 15 May", "it was due on the 4th": a day that has passed, whatever the year. */
-    private boolean isMissed(DatePhrase phrase) {
-        int unit = parts.unitOf(phrase.fromInclusive());
-        for (int i = phrase.fromInclusive() - 1; i > 0 && parts.unitOf(i) == unit; i--) {
-            boolean should =
-                    sentence.norm(i).equals("have") && sentence.at(i - 1).is("should", "ought", "supposed");
-            boolean was = AWAITED.has(sentence, i) && sentence.at(i - 1).is("was", "were");
-            if (should || was) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** "Do you need my list by Thursday?", "Do I have to be done by then?", "Will you be back by Thursday?" ask about the day. */
-    private boolean isAskedAbout(DatePhrase phrase) {
-        int first = parts.firstOfUnit(parts.unitOf(phrase.fromInclusive()));
-        while (first < sentence.size() - 3
-                && !sentence.norm(first).equals("do")
-                && (Clauses.isLeadIn(sentence, first) || sentence.at(first).is("when", "what"))) {
-            first++;
-        }
-        String subject = sentence.norm(first + 1);
-        boolean writer = subject.equals("i") || subject.equals("we");
-        return switch (sentence.norm(first)) {
-            case "do" ->
-                (subject.equals("you") && sentence.at(first + 2).is("need", "want", "require"))
-                        || (writer && sentence.at(first + 2).is("have", "need"));
-            case "if" -> first > 0 && writer && sentence.norm(first - 1).equals("what");
-            case "will" ->
-                subject.equals("you")
-                        && sentence.norm(first + 2).equals("be")
-                        && sentence.at(Math.min(first + 3, sentence.size() - 1))
-                                .is("back", "there", "here", "in", "home", "away");
-            default -> false;
-        };
-    }
-
-    /** "by Friday, not Thursday", "not on Thursday but on Friday"; "not before Thursday" says something else. */
-    private boolean isDenied(int lead, DatePhrase phrase) {
-        int first = Math.max(lead, 0);
-        boolean on = sentence.at(first).is("on", "by");
-        if (sentence.norm(first).equals("before") && sentence.norm(first - 1).equals("not")) {
-            return true;
-        }
-        int not = on && lead >= 0 ? lead - 1 : phrase.fromInclusive() - 1;
-        return not >= 0
-                && sentence.norm(not).equals("not")
-                && (not == 0
-                        || sentence.at(not).followsMark()
-                        || sentence.norm(phrase.toExclusive()).equals("but"));
-    }
-
     /** "ring them before they close at half five". */
     private boolean isBeforeThat(int at) {
         for (int i = at - 1; i >= Math.max(0, at - 5) && parts.clauseOf(i) == parts.clauseOf(at); i--) {
@@ -375,14 +304,6 @@ final class DateRoles {
             }
         }
         return false;
-    }
-
-    /** "ten working days after the trip", but "after receipt of this letter". */
-    private boolean isCountedFromSomethingElse(int after) {
-        return sentence.at(Math.min(after, sentence.size() - 1)).is("after", "before", "following")
-                && after < sentence.size() - 1
-                && !sentence.at(after).followsMark()
-                && !sentence.at(after + 1).is("receipt", "receiving", "getting", "this", "today", "now", "reading");
     }
 
     /** "After Friday it's too late." */

@@ -10,79 +10,13 @@ import org.squallnote.core.text.WordSet;
 final class OthersDoings {
 
     /** Verbs before "to" whose subject does what follows. */
-    private static final WordSet BEFORE_TO = WordSet.of(
-            "want",
-            "wants",
-            "wanted",
-            "promise",
-            "promises",
-            "promised",
-            "going",
-            "gonna",
-            "supposed",
-            "agree",
-            "agrees",
-            "agreed",
-            "offer",
-            "offers",
-            "offered",
-            "plan",
-            "plans",
-            "planned",
-            "hope",
-            "hopes",
-            "hoped",
-            "hoping",
-            "intend",
-            "intends",
-            "decided",
-            "forgot",
-            "tried",
-            "trying",
-            "meant",
-            "expected",
-            "likely",
-            "able",
-            "about",
-            "ready",
-            "willing",
-            "had",
-            "has",
-            "have",
-            "need",
-            "needs",
-            "meaning",
-            "planning",
-            "due",
-            "bound",
-            "said");
+    private static final WordSet BEFORE_TO = Phrases.BOOK.set("intending");
 
     /** Verbs whose object does what follows: "I expect the office to". */
-    private static final WordSet BEFORE_OBJECT =
-            WordSet.of("expect", "expecting", "waiting", "wait", "wants", "got", "asked", "told", "reminded");
+    private static final WordSet BEFORE_OBJECT = Phrases.BOOK.set("expecting");
 
     /** Those who are asked as well, or may be. */
-    private static final WordSet ASKED = WordSet.of(
-            "you",
-            "your",
-            "you're",
-            "you'll",
-            "you'd",
-            "yours",
-            "everybody",
-            "anybody",
-            "whoever",
-            "all",
-            "each",
-            "those",
-            "both",
-            "please",
-            "kindly",
-            "people",
-            "who",
-            "best",
-            "better",
-            "sure");
+    private static final WordSet ASKED = Phrases.BOOK.set("asked-too");
 
     private static final WordSet WILL = WordSet.of("he'll", "she'll", "they'll", "it'll", "we'll", "i'll", "that'll");
 

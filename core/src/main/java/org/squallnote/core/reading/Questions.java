@@ -88,11 +88,7 @@ final class Questions {
 
     private static final WordSet ARTICLES = WordSet.of("the", "a", "an", "my", "our", "his", "her");
 
-    private static final WordSet PREDICATES = WordSet.of(
-            "ok", "okay", "fine", "ready", "free", "full", "empty", "there", "here", "back", "on", "off", "in", "out",
-            "up", "down", "done", "right", "wrong", "good", "bad", "late", "early", "away", "home", "enough", "shut",
-            "cold", "hot", "wet", "dry", "loud", "long", "worth", "able", "any", "sent", "paid", "made", "found",
-            "lost", "left", "set", "put", "for", "from", "with", "at", "about");
+    private static final WordSet PREDICATES = Phrases.BOOK.set("predicate");
 
     private static final WordSet QUESTION_WORDS =
             WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
