@@ -35,12 +35,11 @@ final class NeighbourDays {
         boolean one = word.equals("the") || word.equals("a") || word.equals("one");
         int days = one ? 1 : DateWords.number(sentence, from);
         String unit = sentence.norm(from + 1);
-        boolean weeks = unit.equals(days == 1 ? "week" : "weeks") || (days == 1 && unit.equals("fortnight"));
-        if (weeks && !word.equals("the") && days <= MOST_WEEKS) {
-            return weeks(from, named, unit.equals("fortnight") ? 2 : days);
-        }
+        int weeks = word.equals("the") ? 0 : weeks(unit, days);
         boolean eve = days == 1 && (unit.equals("night") || unit.equals("evening") || unit.equals("afternoon"));
-        if (days < 1 || days > FARTHEST || (!eve && !unit.equals(days == 1 ? "day" : "days"))) {
+        if (weeks > 0 && weeks <= MOST_WEEKS) {
+            days = 7 * weeks;
+        } else if (days < 1 || days > FARTHEST || (!eve && !unit.equals(days == 1 ? "day" : "days"))) {
             return Optional.empty();
         }
         String way = sentence.norm(from + 2);
@@ -52,14 +51,12 @@ final class NeighbourDays {
         };
     }
 
-    /** "a week before", "two weeks ahead", "a fortnight beforehand". */
-    private Optional<DatePhrase> weeks(int from, LocalDate named, int weeks) {
-        int to = endOfTelling(from + 2);
-        return switch (sentence.norm(from + 2)) {
-            case "before", "beforehand", "earlier", "prior", "ahead" -> closing(from, to, named.minusWeeks(weeks));
-            case "after", "later", "afterwards" -> closing(from, to, named.plusWeeks(weeks));
-            default -> Optional.empty();
-        };
+    /** How many weeks "a week", "two weeks" or "a fortnight" are; 0 for any other unit. */
+    private static int weeks(String unit, int number) {
+        if (number == 1 && unit.equals("fortnight")) {
+            return 2;
+        }
+        return unit.equals(number == 1 ? "week" : "weeks") ? number : 0;
     }
 
     private Optional<DatePhrase> weekday(int from, int wayAt, LocalDate named, DayOfWeek weekday) {

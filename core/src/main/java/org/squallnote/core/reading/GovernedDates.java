@@ -248,8 +248,7 @@ final class GovernedDates {
     /** "Can I call you on Friday?", "Do we need to bring anything on Friday?" ask about a day of the writer. */
     private boolean isAskedOfTheWriter(int i) {
         boolean obliged = sentence.norm(i - 1).equals("to");
-        boolean there = obliged && sentence.norm(i).equals("be");
-        if (!there && (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i))) {
+        if (!Phrases.GIVING.has(sentence, i) || HAVING.has(sentence, i)) {
             return false;
         }
         int subject = obliged ? i - 3 : i - 1;
@@ -320,14 +319,14 @@ final class GovernedDates {
             case "run" -> isNear(verb, "past", "by");
             case "take" -> isNear(verb, "off", "down");
             case "put" -> isNear(verb, "up", "away");
-            case "work" -> isNear(verb, "out", "out");
+            case "work" -> isNear(verb, "out");
             default -> false;
         };
     }
 
-    private boolean isNear(int verb, String particle, String other) {
-        for (int i = verb + 1; i <= verb + 2; i++) {
-            if (sentence.norm(i).equals(particle) || sentence.norm(i).equals(other)) {
+    private boolean isNear(int verb, String... particles) {
+        for (int i = verb + 1; i < Math.min(sentence.size(), verb + 3); i++) {
+            if (sentence.at(i).is(particles)) {
                 return true;
             }
         }

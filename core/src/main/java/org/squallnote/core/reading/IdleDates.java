@@ -69,12 +69,11 @@ final class IdleDates {
 
     /** "by Friday, not Thursday", "not on Thursday but on Friday"; "not before Thursday" says something else. */
     private boolean isDenied(int lead, DatePhrase phrase) {
-        int first = Math.max(lead, 0);
-        boolean on = sentence.at(first).is("on", "by");
-        if (sentence.norm(first).equals("before") && sentence.norm(first - 1).equals("not")) {
+        String word = sentence.norm(lead);
+        if (word.equals("before") && sentence.norm(lead - 1).equals("not")) {
             return true;
         }
-        int not = on && lead >= 0 ? lead - 1 : phrase.fromInclusive() - 1;
+        int not = word.equals("on") || word.equals("by") ? lead - 1 : phrase.fromInclusive() - 1;
         return not >= 0
                 && sentence.norm(not).equals("not")
                 && (not == 0

@@ -243,7 +243,7 @@ final class Imperatives {
                                 && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow")));
     }
 
-    /** "Reply to this thread when yours are done." */
+    /** "Reply to this thread when yours are done", "sign at the bottom": no object follows, and none is missing. */
     private boolean isAnswer(int at) {
         return (sentence.at(at).is("reply", "respond", "answer")
                         && sentence.at(at + 1).is("to", "here", "below", "via"))

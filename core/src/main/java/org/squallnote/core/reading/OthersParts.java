@@ -20,6 +20,7 @@ final class OthersParts {
 
     private OthersParts() {}
 
+    /** Whether the date, though stated, is somebody else's or of another time. */
     static boolean isOne(ReadSentence read, Dated dated) {
         Sentence sentence = read.sentence();
         int unit = read.parts().unitOf(dated.phrase().fromInclusive());

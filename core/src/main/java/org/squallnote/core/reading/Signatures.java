@@ -73,7 +73,7 @@ final class Signatures {
                 signature = true;
             } else if (!signature && i > first && wordsSeen && isShort(line)) {
                 names = names.isEmpty() ? namesOf(writer) : names;
-                signature = endsLetter(lines, kinds, i, names) && (said || !thanks(wordsOf(line)));
+                signature = endsLetter(lines, kinds, i, names) && (said || !isThanks(wordsOf(line)));
             }
             said |= wordsSeen || !isGreeting(line);
             wordsSeen = true;
@@ -145,13 +145,13 @@ final class Signatures {
         }
         boolean last = following >= kinds.length || kinds[following] != Kind.OWN;
         if (last) {
-            return !thanks(words);
+            return !isThanks(words);
         }
         String next = lines.get(following);
         return (next.split(" ").length <= 5 && !next.endsWith("?") && !next.endsWith(".")) || next.length() <= 3;
     }
 
-    private static boolean thanks(String words) {
+    private static boolean isThanks(String words) {
         return words.startsWith("thank") || words.contains("thanks") || words.equals("cheers");
     }
 

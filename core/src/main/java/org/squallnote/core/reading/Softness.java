@@ -35,11 +35,7 @@ final class Softness {
             boolean overlaps =
                     act.fromInclusive() < phrase.fromInclusive() && act.toExclusive() > phrase.fromInclusive() - 1;
             boolean states = act.label().equals("hard") || act.label().equals("closing");
-            if (states
-                    && (after || before || overlaps)
-                    && !isSaidOfAThing(act)
-                    && !isOpeningHour(act, phrase)
-                    && !isQuestionOfWriter(act)) {
+            if (states && (after || before || overlaps) && !isSaidOfAThing(act) && !isOpeningHour(act, phrase)) {
                 return true;
             }
         }
@@ -93,14 +89,6 @@ final class Softness {
         int before = act.fromInclusive() - 1;
         int relative = BE.has(sentence, before) ? before - 1 : before;
         return act.label().equals("closing") && RELATIVE.has(sentence, relative);
-    }
-
-    /** "Do I have to be there on Thursday?" */
-    private boolean isQuestionOfWriter(PhraseMatch act) {
-        return sentence.isQuestion()
-                && act.fromInclusive() > 1
-                && sentence.at(act.fromInclusive() - 1).is("i", "we")
-                && sentence.at(act.fromInclusive() - 2).is("do", "will", "would", "did");
     }
 
     /** "The café is open until 5." */

@@ -23,6 +23,9 @@ final class TurnStep {
 
     private static final int SHORTEST_TELLING_WORD = 4;
 
+    /** Thanks in a room are for something that was written not longer ago than so many messages. */
+    private static final int FARTHEST_ANSWER = 50;
+
     private final List<TurnEvent> before;
     private final List<Debt> debts;
     private final List<Paused> paused;
@@ -236,7 +239,7 @@ final class TurnStep {
         if (thanks.channel() != Channel.CHAT || thanks.answers().isPresent()) {
             return false;
         }
-        for (int i = before.size() - 1; i >= 0; i--) {
+        for (int i = before.size() - 1; i >= Math.max(0, before.size() - FARTHEST_ANSWER); i--) {
             TurnEvent earlier = before.get(i);
             if (earlier.messageId().equals(debt.messageId())) {
                 return false;

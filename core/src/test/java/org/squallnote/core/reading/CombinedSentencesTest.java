@@ -11,7 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.squallnote.core.text.WordList;
 
-/** Some ten thousand messages put together from the parts in parts.txt and the frames below. */
+/** Almost nine thousand messages put together from the parts in parts.txt and the frames below. */
 class CombinedSentencesTest {
 
     /** What is read of a whole message, so that a part stands before, behind and between other sentences. */
@@ -108,18 +108,11 @@ class CombinedSentencesTest {
             String text = frame.replace("{}", sides[0]);
             String day = sides.length > 1 ? sides[1] : "-";
             String wanted = day.equals("-") ? expected.replace("{} firm", "- -") : expected.replace("{}", day);
-            String got = reading(String.format(Locale.ROOT, letter, text));
+            String got = OtherVoicesTest.read("m", String.format(Locale.ROOT, letter, text));
             if (!got.equals(wanted)) {
                 misses.add(text + " was " + got);
             }
         }
         return misses;
-    }
-
-    private static String reading(String text) {
-        Reading reading = OtherVoicesTest.READER.read(OtherVoicesTest.message("m", text));
-        return (reading.asksMe() ? "yes " : "no ")
-                + reading.replyBy().map(FiguresTest::written).orElse("-") + " "
-                + reading.replyBy().map(day -> day.firm() ? "firm" : "soft").orElse("-");
     }
 }

@@ -51,11 +51,17 @@ class OtherVoicesTest {
     @MethodSource("lines")
     void isReadAsAPersonWouldReadIt(String line) {
         String[] parts = line.split("\t");
-        Reading reading = READER.read(message(parts[0], parts[4].replace("\\n", "\n")));
-        String got = (reading.asksMe() ? "yes" : "no") + " "
+        assertThat(read(parts[0], parts[4].replace("\\n", "\n")))
+                .as(parts[4])
+                .isEqualTo(parts[1] + " " + parts[2] + " " + parts[3]);
+    }
+
+    /** "yes 2026-03-13 firm": whether a text asks, by when, and how strictly. */
+    static String read(String how, String text) {
+        Reading reading = READER.read(message(how, text));
+        return (reading.asksMe() ? "yes " : "no ")
                 + reading.replyBy().map(FiguresTest::written).orElse("-") + " "
                 + reading.replyBy().map(day -> day.firm() ? "firm" : "soft").orElse("-");
-        assertThat(got).as(parts[4]).isEqualTo(parts[1] + " " + parts[2] + " " + parts[3]);
     }
 
     static MessageToRead message(String how, String text) {

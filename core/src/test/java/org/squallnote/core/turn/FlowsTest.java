@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.squallnote.core.text.WordList;
@@ -20,22 +19,27 @@ class FlowsTest {
 
     private static final Map<String, List<String>> PARTS = new LinkedHashMap<>();
 
-    /** The stories as they are told in the file, each from its head to its last line. */
-    static Stream<String> flows() {
-        List<String> stories = new ArrayList<>();
+    /** Each story from its head to its last line. */
+    private static final List<String> STORIES = new ArrayList<>();
+
+    static {
         List<String> section = new ArrayList<>();
         for (String line : WordList.lines(FlowsTest.class, "flows.txt")) {
+            int last = STORIES.size() - 1;
             if (line.startsWith(":: ")) {
                 section = PARTS.computeIfAbsent(line.substring(3), any -> new ArrayList<>());
             } else if (line.startsWith("== ")) {
-                stories.add(line);
-            } else if (stories.isEmpty()) {
+                STORIES.add(line);
+            } else if (STORIES.isEmpty()) {
                 section.add(line);
             } else {
-                stories.set(stories.size() - 1, stories.get(stories.size() - 1) + "\n" + line);
+                STORIES.set(last, STORIES.get(last) + "\n" + line);
             }
         }
-        return stories.stream();
+    }
+
+    static List<String> flows() {
+        return STORIES;
     }
 
     @ParameterizedTest
@@ -44,11 +48,7 @@ class FlowsTest {
         List<String> misses = new ArrayList<>();
         for (String told : choicesOf(flow)) {
             Stories.Story story = Stories.in(told.lines().toList()).get(0);
-            TurnFold fold = TurnFold.over(story.events());
-            List<String> turns = new ArrayList<>();
-            for (int i = 0; i < story.events().size(); i++) {
-                turns.add(Stories.told(fold.after(i)));
-            }
+            List<String> turns = Stories.turnsOf(story);
             if (!turns.equals(story.expected())) {
                 misses.add(told + " was " + turns);
             }

@@ -77,6 +77,16 @@ final class Stories {
         return sorted(String.join(",", said));
     }
 
+    /** The state after each message of a story, as {@link #told} says it. */
+    static List<String> turnsOf(Story story) {
+        TurnFold fold = TurnFold.over(story.events());
+        List<String> turns = new ArrayList<>();
+        for (int i = 0; i < story.events().size(); i++) {
+            turns.add(told(fold.after(i)));
+        }
+        return turns;
+    }
+
     private static String sorted(String words) {
         Set<String> parts = new TreeSet<>();
         for (String part : words.split(",")) {

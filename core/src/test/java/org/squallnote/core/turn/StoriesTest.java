@@ -18,12 +18,7 @@ class StoriesTest {
     @ParameterizedTest
     @MethodSource("stories")
     void theTurnAfterEveryMessage(Stories.Story story) {
-        TurnFold fold = TurnFold.over(story.events());
-        List<String> told = new ArrayList<>();
-        for (int i = 0; i < story.events().size(); i++) {
-            told.add(Stories.told(fold.after(i)));
-        }
-        assertThat(told).as(story.name()).isEqualTo(story.expected());
+        assertThat(Stories.turnsOf(story)).as(story.name()).isEqualTo(story.expected());
     }
 
     @ParameterizedTest
