@@ -6,6 +6,7 @@ import java.net.HttpURLConnection;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,12 +18,15 @@ final class Application implements AutoCloseable {
     private static final Duration START = Duration.ofMinutes(5);
 
     private final Path data;
+    private final Clock clock;
     private final List<String> options;
     private Process process;
     private int port;
 
-    Application(Path data, String... options) {
+    /** @param clock by which it goes; started again it goes on by the same */
+    Application(Path data, Clock clock, String... options) {
         this.data = data;
+        this.clock = clock;
         this.options = List.of(options);
     }
 
@@ -30,27 +34,21 @@ final class Application implements AutoCloseable {
         try {
             Path running = data.resolve("running");
             Files.deleteIfExists(running);
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:+UseSerialGC",
-                    "-XX:TieredStopAtLevel=1",
-                    "-Xmx512m",
-                    "-jar",
-                    System.getProperty("squallnote.jar"),
-                    "--data=" + data,
-                    "--server.port=0"));
+            List<String> command = new ArrayList<>(PackagedJar.command());
+            command.addAll(List.of("--data=" + data, "--server.port=0", "--clock=" + clock.instant()));
             command.addAll(options);
+            long began = System.nanoTime();
             process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
                     .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                     .start();
-            long until = System.nanoTime() + START.toNanos();
             while (!answers(running)) {
-                if (!process.isAlive() || System.nanoTime() > until) {
+                if (!process.isAlive() || System.nanoTime() - began > START.toNanos()) {
                     throw new IllegalStateException("The application did not start:\n" + Files.readString(log()));
                 }
-                Thread.sleep(100);
+                process.waitFor(50, TimeUnit.MILLISECONDS);
             }
+            Patience.started(Duration.ofNanos(System.nanoTime() - began));
             return this;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -76,18 +74,13 @@ final class Application implements AutoCloseable {
 
     /** Hands a file of mail to it, as the command for that does; waits until it is taken in. */
     void importFile(Path file, String signIn) throws IOException, InterruptedException {
-        Process command = new ProcessBuilder(
-                        Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                        "-jar",
-                        System.getProperty("squallnote.jar"),
-                        "import",
-                        "--data=" + data,
-                        "--account=" + signIn,
-                        file.toString())
+        List<String> command = new ArrayList<>(PackagedJar.command());
+        command.addAll(List.of("import", "--data=" + data, "--account=" + signIn, file.toString()));
+        Process taking = new ProcessBuilder(command)
                 .redirectErrorStream(true)
                 .redirectOutput(ProcessBuilder.Redirect.appendTo(log().toFile()))
                 .start();
-        if (!command.waitFor(10, TimeUnit.MINUTES) || command.exitValue() != 0) {
+        if (!taking.waitFor(10, TimeUnit.MINUTES) || taking.exitValue() != 0) {
             throw new IllegalStateException("The file was not taken in:\n" + Files.readString(log()));
         }
     }

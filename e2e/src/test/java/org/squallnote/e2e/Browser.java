@@ -22,8 +22,6 @@ import org.openqa.selenium.support.ui.WebDriverWait;
 /** Debian's Chromium, headless, with the few steps that all tests take. */
 final class Browser implements AutoCloseable {
 
-    static final Duration PATIENCE = Duration.ofSeconds(60);
-
     private final ChromeDriver driver;
     private final String base;
 
@@ -139,7 +137,7 @@ final class Browser implements AutoCloseable {
 
     /** Waits on a condition; an element just replaced, or still covered, counts as not yet there. */
     <T> T until(Supplier<T> condition, String what) {
-        return new WebDriverWait(driver, PATIENCE, Duration.ofMillis(50))
+        return new WebDriverWait(driver, Patience.now(), Duration.ofMillis(50))
                 .withMessage(() -> "Waited for " + what + "; the page says:\n" + text())
                 .ignoreAll(List.of(
                         StaleElementReferenceException.class,

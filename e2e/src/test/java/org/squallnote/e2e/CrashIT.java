@@ -6,9 +6,9 @@ import jakarta.mail.MessagingException;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -35,9 +35,10 @@ class CrashIT {
 
     @Test
     void aKillDuringTheFirstSyncAndDuringSendingLosesAndDoublesNothing() throws Exception {
-        try (Quay quay = Quay.open()) {
-            fill(quay.mail());
-            Application application = new Application(data, "--squallnote.outbox.hold=0s").start();
+        Clock clock = Days.clockFrom(Days.WORKING_DAY);
+        try (Quay quay = Quay.open(clock)) {
+            fill(quay.mail(), clock.instant());
+            Application application = new Application(data, clock, "--squallnote.outbox.hold=0s").start();
             try {
                 AppSetUp setUp = new AppSetUp(application.address());
                 assertThat(setUp.awaitApplication()).isTrue();
@@ -45,7 +46,7 @@ class CrashIT {
                         quay.mail().imapPort(),
                         quay.mail().smtpPort(),
                         quay.chat().address(),
-                        ZoneId.systemDefault().getId());
+                        Days.ZONE.getId());
                 for (int atLeast : new int[] {150, 900}) {
                     AppSetUp running = setUp;
                     untilStored(running, atLeast);
@@ -148,17 +149,13 @@ class CrashIT {
                 .toList();
     }
 
-    private static void fill(MailStandIn mail) throws IOException {
+    private static void fill(MailStandIn mail, Instant now) throws IOException {
         mail.addMailbox("bulk.writer@elsewhere.example", "invented");
         for (int i = 0; i < MESSAGES; i++) {
             String raw = "Message-ID: <bulk-" + i + "@elsewhere.example>\r\n"
                     + "From: Bulk Writer <bulk.writer@elsewhere.example>\r\nTo: <" + MerrowQuay.OWN + ">\r\n"
                     + "Subject: Question " + i + "\r\n\r\nCould you answer question " + i + "?\r\n";
-            mail.put(
-                    MerrowQuay.OWN,
-                    "INBOX",
-                    raw.getBytes(StandardCharsets.UTF_8),
-                    Instant.now().minus(Duration.ofMinutes(i)));
+            mail.put(MerrowQuay.OWN, "INBOX", raw.getBytes(StandardCharsets.UTF_8), now.minus(Duration.ofMinutes(i)));
         }
     }
 

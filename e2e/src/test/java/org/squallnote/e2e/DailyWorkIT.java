@@ -8,7 +8,6 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
-import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
@@ -18,11 +17,10 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.Select;
-import org.squallnote.standins.scenario.MerrowQuay;
 
-/** A first day with Squallnote, from the first visit on; each step goes on where the one before ended. */
+/** What is done every day, each thing by itself, in any order: each test prepares what it needs. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@TestMethodOrder(MethodOrderer.Random.class)
 class DailyWorkIT {
 
     private static final String PASSWORD = "a good long password";
@@ -30,94 +28,29 @@ class DailyWorkIT {
     @TempDir
     static Path data;
 
-    private Quay quay;
-    private Application application;
+    private Office office;
     private Browser browser;
 
     @BeforeAll
-    void open() throws IOException {
-        quay = Quay.open();
-        application = new Application(data, "--squallnote.outbox.hold=2s").start();
-        browser = new Browser(application.address());
+    void open() throws IOException, InterruptedException {
+        office = Office.open(data, Days.WORKING_DAY, mail -> {}, "--squallnote.outbox.hold=1s");
+        browser = office.browser();
+        office.signIn();
     }
 
+    /** The log of the browser, over all that was done. */
     @AfterAll
-    void close() {
-        if (browser != null) {
-            browser.close();
+    void thePageNeverBrokeItsContentPolicy() {
+        try {
+            assertThat(browser.driver().manage().logs().get(LogType.BROWSER).getAll())
+                    .extracting(entry -> entry.getMessage())
+                    .noneMatch(message -> message.contains("Content Security Policy"));
+        } finally {
+            office.close();
         }
-        application.close();
-        quay.close();
     }
 
     @Test
-    @Order(1)
-    void theFirstVisitMakesTheOwnersAccount() {
-        browser.open("/");
-        browser.untilText("Make the owner's account");
-        browser.type("input[name=name]", "Ines Calloway");
-        browser.type("input[name=username]", "ines");
-        browser.type("input[name=password]", PASSWORD);
-        browser.click("button[type=submit]");
-        browser.untilText("Intake is empty");
-    }
-
-    @Test
-    @Order(2)
-    void aMailAccountIsTestedStepByStepAndConnected() {
-        browser.open("/settings/sources");
-        browser.click("[data-test=add-mail]");
-        browser.type("input[name=address]", MerrowQuay.OWN);
-        browser.type("input[name=fromName]", "Ines Calloway");
-        browser.type("input[name=password]", "wrong");
-        server("imap", quay.mail().imapPort());
-        server("smtp", quay.mail().smtpPort());
-        browser.click("[data-test=test]");
-        browser.untilText("The server refused the user name or password");
-        WebElement password = browser.find("input[name=password]");
-        password.clear();
-        password.sendKeys(MerrowQuay.PASSWORD);
-        browser.click("[data-test=test]");
-        browser.untilText("New mail is announced at once.");
-        assertThat(browser.text()).contains("Sent mail: Sent", "Signed in without encryption, on this machine.");
-        browser.click("[data-test=save]");
-        browser.find("[data-status=LIVE]");
-    }
-
-    private void server(String kind, int port) {
-        browser.find("input[name=" + kind + "-host]").clear();
-        browser.type("input[name=" + kind + "-host]", "127.0.0.1");
-        new Select(browser.find("select[name=" + kind + "-encryption]")).selectByValue("NONE");
-        browser.js(
-                "const f = document.querySelector(arguments[0]); f.value = arguments[1]; f.dispatchEvent(new Event('input'))",
-                "input[name=" + kind + "-port]",
-                String.valueOf(port));
-    }
-
-    @Test
-    @Order(3)
-    void aChatAccountIsConnected() {
-        browser.click("[data-test=add-chat]");
-        browser.type("input[name=name]", "Harbour chat");
-        browser.find("input[name=homeserver]").clear();
-        browser.type("input[name=homeserver]", quay.chat().address());
-        browser.type("input[name=user]", "ines");
-        browser.type("input[name=password]", MerrowQuay.PASSWORD);
-        browser.click("[data-test=save]");
-        browser.until(() -> browser.all("[data-status=LIVE]").size() == 2 ? true : null, "two live sources");
-    }
-
-    @Test
-    @Order(4)
-    void categoriesAreAdded() {
-        browser.open("/settings/categories");
-        browser.type("[data-test=add-category] input[name=name]", "Crane", Keys.ENTER);
-        browser.untilText("Added category Crane");
-        browser.find("[data-test=category-row]");
-    }
-
-    @Test
-    @Order(5)
     void threeMessagesAreDecidedByKeyboard() {
         browser.open("/intake");
         openMessage("Tilda Brandt");
@@ -139,16 +72,16 @@ class DailyWorkIT {
         browser.press("n");
         browser.untilText("Nothing to do: Chandlery Lane");
 
-        openMessage("Oona Fairweather", "Could we have the slipway");
+        openMessage("Ivy Thornton");
         browser.press("a");
-        browser.type("[data-test=answer] textarea", "Saturday is fine, the slipway is yours from nine.");
+        browser.type("[data-test=answer] textarea", "We have one for you, with power.");
         browser.pressWith(Keys.CONTROL, Keys.ENTER);
-        browser.untilText("Answer to Oona Fairweather");
+        browser.untilText("Answer to Ivy Thornton");
     }
 
     @Test
-    @Order(6)
     void undoByKeyBringsAMessageBack() {
+        browser.open("/intake");
         openMessage("Harbour Pilot Weekly", "tides, tales and tar");
         browser.press("n");
         browser.until(() -> isListed("tides, tales and tar") ? null : true, "the message gone");
@@ -157,31 +90,37 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(7)
     void theFollowUpLeadsBackToItsMessage() {
+        Office.Written asked = office.written("noor", "Ledger", "Could you scan the ledger of the slipway?");
+        String followUp = office.followUp(asked.id(), "Scan the ledger");
         browser.open("/follow-ups");
-        browser.click("[data-test=follow-up] [data-follow-up]");
+        browser.click("[data-follow-up='" + followUp + "']");
         browser.find("[data-test=snapshot]");
-        assertThat(browser.text()).contains("Could you send me the berth plan for pontoon C");
+        assertThat(browser.text()).contains("Could you scan the ledger of the slipway?");
         browser.click("[data-test=way-back]");
         WebElement pointed = browser.find("[data-test=thread-message][data-pointed=true]");
-        assertThat(pointed.getText()).contains("Could you send me the berth plan");
+        assertThat(pointed.getText()).contains("Could you scan the ledger");
     }
 
     @Test
-    @Order(8)
     void theTurnChangesWithMyAnswerAndWithTheirs() {
-        // The answer of step 5 has gone out by now; Oona has answered it and asks something else.
+        String message = idOf("Oona Fairweather", "Could we have the slipway");
+        office.answer(message, "That is fine, the slipway is yours from nine.");
         browser.open("/threads");
         browser.until(
-                () -> threadLine("Slipway on Saturday").contains("Do we need to bring our own trolley?") ? true : null,
+                () -> threadLine("Slipway for two boats").contains("Do we need to bring our own trolley?")
+                        ? true
+                        : null,
                 "what I owe Oona now");
-        openThread("Slipway on Saturday");
-        browser.untilText("Saturday is fine, the slipway is yours from nine.");
+        openThread("Slipway for two boats");
+        browser.untilText("That is fine, the slipway is yours from nine.");
         assertThat(browser.textOf("[data-test=turn]")).isEqualTo("With me");
         assertThat(browser.textOf("[data-test=owed]")).contains("I owe Oona Fairweather");
         browser.escape();
+    }
 
+    @Test
+    void whatOthersOweStandsInItsOwnList() {
         browser.open("/threads");
         browser.click("[data-test=turn-WITH_OTHERS]");
         String owed = browser.until(
@@ -193,14 +132,15 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(9)
     void aClosedThreadOpensAgainWhenTheyWrite() {
-        browser.open("/threads");
-        openThread("Slipway on Saturday");
+        Office.Written asked = office.written("felix", "Dredger", "Could you clear the fairway for the dredger?");
+        browser.open("/threads/" + office.threadOf(asked.id()));
         browser.click("[data-test=close-ANSWERED]");
         browser.find("[data-test=open-again]");
         assertThat(browser.textOf("[data-test=turn]")).isEqualTo("Closed as answered");
-        quay.life().writeAgain("oona", "One more thing: is the winch working?");
+        office.quay()
+                .life()
+                .write("felix", "Re: Dredger", List.of(asked.mailId()), "One more thing: is the winch working?");
         browser.untilText("Opened again, since they ask something.");
         browser.untilText("is the winch working?");
         assertThat(browser.textOf("[data-test=turn]")).isEqualTo("With me");
@@ -208,7 +148,6 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(10)
     void aNewMessageIsOnTheScreenWithoutAReloadInBothTabs() {
         browser.open("/intake");
         String first = browser.driver().getWindowHandle();
@@ -217,7 +156,7 @@ class DailyWorkIT {
         String second = browser.driver().getWindowHandle();
         browser.driver().switchTo().window(first);
         long sent = System.nanoTime();
-        quay.life().write("ruben", "Spreaders", "Could the small crane be free on Thursday?");
+        office.quay().life().write("ruben", "Spreaders", "Could the small crane be free on Thursday?");
         browser.until(() -> listed().contains("Ruben Castile") ? true : null, "Ruben's message");
         System.out.printf("A message is on the screen %.1f s after it was sent%n", (System.nanoTime() - sent) / 1e9);
         browser.driver().switchTo().window(second);
@@ -236,27 +175,27 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(11)
     void aFollowUpEndsWhenMyAnswerIsSeen() {
+        Office.Written asked = office.written("stellan", "Plan", "Could you send me the plan of the north pier?");
+        String followUp = office.followUp(asked.id(), "Send Stellan the plan");
         browser.open("/follow-ups");
-        browser.click("[data-test=follow-up] [data-follow-up]");
+        browser.click("[data-follow-up='" + followUp + "']");
         browser.click("[data-test=way-back]");
         browser.click("[data-test=thread-message][data-pointed=true] a");
         browser.click("[data-test=decide-answer]");
         browser.type("[data-test=answer] textarea", "Here is the plan.");
         browser.click("[data-test=send]");
-        browser.untilText("Done, since your answer was seen: Send Tilda the berth plan");
+        browser.untilText("Done, since your answer was seen: Send Stellan the plan");
         browser.click("[data-test=undo]");
         browser.untilText("Undone: Done, since your answer was seen");
         browser.open("/follow-ups");
-        browser.find("[data-test=follow-up] [aria-label^='Done: Send Tilda']");
+        browser.find("[data-test=follow-up] [aria-label^='Done: Send Stellan']");
     }
 
     @Test
-    @Order(12)
     void whatWasReadIsCorrectedByOneKeyAndRemembered() {
         browser.open("/intake");
-        openMessage("Bo Lindgren", "Can I have Friday afternoon off");
+        openMessage("Bo Lindgren", "afternoon off");
         browser.press("w");
         browser.untilText("Asks you nothing, since you said so");
         browser.press("u");
@@ -273,20 +212,24 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(13)
     void anotherWorkingWeekIsReadAgain() {
         browser.open("/settings/working-time");
-        browser.click("[data-day=FRIDAY] input[type=checkbox]");
-        new Select(browser.find("select[name=region]")).selectByValue("gb-eng");
-        browser.click("[data-test=working-time] button[type=submit]");
-        browser.untilText("Working time saved");
-        browser.untilText("Next:");
-        browser.open("/settings/working-time");
-        assertThat(browser.textOf("[data-day=FRIDAY]")).contains("off");
+        try {
+            browser.click("[data-day=FRIDAY] input[type=checkbox]");
+            new Select(browser.find("select[name=region]")).selectByValue("gb-sct");
+            browser.click("[data-test=working-time] button[type=submit]");
+            browser.untilText("Working time saved");
+            browser.untilText("Next:");
+            browser.open("/settings/working-time");
+            assertThat(browser.textOf("[data-day=FRIDAY]")).contains("off");
+        } finally {
+            browser.click("[data-day=FRIDAY] input[type=checkbox]");
+            browser.click("[data-test=working-time] button[type=submit]");
+            browser.untilText("Working time saved");
+        }
     }
 
     @Test
-    @Order(14)
     void aDraftSurvivesAReload() {
         browser.open("/intake");
         openMessage("Percival Drake");
@@ -301,18 +244,17 @@ class DailyWorkIT {
     }
 
     @Test
-    @Order(15)
     void aReloadShowsTheSame() {
+        office.followUp(idOf("Wilma Prosser", ""), "Measure the terrace");
         browser.open("/follow-ups");
-        browser.find("[data-test=follow-up]");
+        browser.untilText("Measure the terrace");
         String before = browser.textOf("main");
         browser.driver().navigate().refresh();
-        browser.find("[data-test=follow-up]");
+        browser.untilText("Measure the terrace");
         assertThat(browser.textOf("main")).isEqualTo(before);
     }
 
     @Test
-    @Order(16)
     void aSecondUserSeesNothingOfThis() {
         browser.open("/settings/account");
         browser.type("input[name=new-name]", "Bo Lindgren");
@@ -320,7 +262,7 @@ class DailyWorkIT {
         browser.type("input[name=new-password]", PASSWORD);
         browser.click("[data-test=add-account] button");
         browser.untilText("Bo Lindgren can sign in as bo");
-        try (Browser other = new Browser(application.address())) {
+        try (Browser other = new Browser(office.application().address())) {
             other.signIn("bo", PASSWORD);
             other.untilText("Intake is empty");
             other.open("/follow-ups");
@@ -332,12 +274,14 @@ class DailyWorkIT {
         }
     }
 
-    @Test
-    @Order(17)
-    void thePageNeverBrokeItsContentPolicy() {
-        assertThat(browser.driver().manage().logs().get(LogType.BROWSER).getAll())
-                .extracting(entry -> entry.getMessage())
-                .noneMatch(message -> message.contains("Content Security Policy"));
+    private String idOf(String from, String about) {
+        for (var line : office.setUp().call("GET", "/api/intake", null).path("lines")) {
+            if (line.path("from").asString("").equals(from)
+                    && line.path("about").asString("").contains(about)) {
+                return line.path("id").asString("");
+            }
+        }
+        throw new AssertionError("Nothing from " + from + " in Intake");
     }
 
     private void openMessage(String from) {

@@ -5,13 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
-import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
@@ -23,7 +20,7 @@ import org.squallnote.standins.scenario.MerrowQuay;
 
 /** Each way of deciding by keyboard: several asks, recipes, answers with phrases, handing over, capturing, changed keys. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+@TestMethodOrder(MethodOrderer.Random.class)
 class WaysIT {
 
     @TempDir
@@ -34,8 +31,8 @@ class WaysIT {
 
     @BeforeAll
     void open() throws IOException, InterruptedException {
-        office = Office.open(data, mail -> {}, "--squallnote.outbox.hold=2s");
-        new Habits(office.setUp()).make(LocalDate.now(ZoneId.systemDefault()));
+        office = Office.open(data, Days.WORKING_DAY, mail -> {}, "--squallnote.outbox.hold=2s");
+        new Habits(office.setUp()).make(office.quay().calendar());
         browser = office.browser();
         office.signIn();
     }
@@ -57,7 +54,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(1)
     void aMessageThatAsksTwoThingsBecomesTwoFollowUps() {
         openMessage("Greta Holm");
         untilPressed("sentence", "f");
@@ -70,7 +66,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(2)
     void everyPartOfTheSentenceIsReachedByALetter() {
         openMessage("Tilda Brandt");
         untilPressed("sentence", "f");
@@ -87,7 +82,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(3)
     void aRecipeShowsWhatItWouldDoAndDoesItInTwoKeys() {
         openMessage("Noor Haddad");
         untilPressed("recipes", "r");
@@ -102,7 +96,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(4)
     void aRecipeIsWrittenWithADryRun() {
         browser.open("/settings/recipes");
         browser.click("[data-test=recipe-new]");
@@ -116,7 +109,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(5)
     void anAnswerQuotesTheAskTakesAPhraseAndIsWaitedFor() throws Exception {
         openMessage("Percival Drake");
         untilPressed("answer", "a");
@@ -142,8 +134,8 @@ class WaysIT {
         List<MimeMessage> sent = office.quay().mail().messages(MerrowQuay.OWN, "Sent");
         for (MimeMessage each : sent) {
             try {
-                boolean recent = each.getSentDate().getTime() > System.currentTimeMillis() - 60_000;
-                if (recent && each.getHeader("To", ",").contains(name)) {
+                boolean here = each.getSentDate().toInstant().isAfter(Days.WORKING_DAY);
+                if (here && each.getHeader("To", ",").contains(name)) {
                     return each;
                 }
             } catch (jakarta.mail.MessagingException e) {
@@ -154,7 +146,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(6)
     void aMessageIsHandedOverAndTheThreadWaitsForWhoGotIt() {
         openMessage("Harriet Pole");
         untilPressed("hand-over", "h");
@@ -168,7 +159,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(7)
     void linesAreCapturedFromAnywhereOneAfterTheOther() {
         browser.open("/threads");
         browser.find("[data-row]");
@@ -195,7 +185,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(8)
     void aSharedPageComesToTheCaptureLineWithItsAddress() {
         browser.open("/capture?title=Tide%20tables&url=https%3A%2F%2Ftides.example%2Fmarch");
         browser.find("[data-test=capture-field]");
@@ -206,7 +195,6 @@ class WaysIT {
     }
 
     @Test
-    @Order(9)
     void aKeyOfOnesOwnChoiceCountsInsteadOfTheFirstOne() {
         browser.open("/settings/keys");
         browser.click("[aria-label='Key for Nothing to do']");

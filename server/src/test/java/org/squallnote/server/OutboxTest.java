@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -38,7 +39,7 @@ class OutboxTest extends ServerTest {
         server.addMailbox(ME, "secret");
         server.addMailbox(TILDA, "secret");
         server.addFolder(ME, "Sent");
-        chat = Homeserver.start(0, "merrowquay.example");
+        chat = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         UUID id = UUID.randomUUID();
         accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", false, MONDAY));
         me = new SignedIn(id, "Ines", "Europe/London", false);

@@ -3,6 +3,7 @@ package org.squallnote.sources.chat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -35,7 +36,7 @@ class ChatSyncTest {
 
     @BeforeEach
     void open() throws Exception {
-        server = Homeserver.start(0, "merrowquay.example");
+        server = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         ines = server.state().addUser("ines", "Ines", "secret");
         bo = server.state().addUser("bo", "Bo", "secret");
         room = server.state().addRoom(Optional.of("Crew"), List.of(ines, bo), SINCE.minusSeconds(99));

@@ -4,6 +4,7 @@ import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
+import java.time.Clock;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 
@@ -25,10 +26,11 @@ public final class Homeserver implements AutoCloseable {
      *
      * @param port zero for any free one
      * @param serverName the part of user and room ids behind the colon
+     * @param clock by which what clients send is stamped
      */
-    public static Homeserver start(int port, String serverName) throws IOException {
+    public static Homeserver start(int port, String serverName, Clock clock) throws IOException {
         HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 64);
-        HomeserverState state = new HomeserverState(serverName);
+        HomeserverState state = new HomeserverState(serverName, clock);
         ExecutorService workers = Executors.newCachedThreadPool(work -> {
             Thread thread = new Thread(work, "homeserver");
             thread.setDaemon(true);

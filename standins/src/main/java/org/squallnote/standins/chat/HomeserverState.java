@@ -1,5 +1,6 @@
 package org.squallnote.standins.chat;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -26,6 +27,7 @@ public final class HomeserverState {
     record Session(String token, String userId, String deviceId) {}
 
     private final String serverName;
+    private final Clock clock;
     private final Map<String, User> users = new HashMap<>();
     private final Map<String, Session> sessions = new HashMap<>();
     private final List<RoomEvent> events = new ArrayList<>();
@@ -36,8 +38,9 @@ public final class HomeserverState {
     private final Map<String, String> readMarkers = new HashMap<>();
     private final List<Consumer<Sent>> listeners = new CopyOnWriteArrayList<>();
 
-    HomeserverState(String serverName) {
+    HomeserverState(String serverName, Clock clock) {
         this.serverName = serverName;
+        this.clock = clock;
     }
 
     /** A message that a client has sent. */
@@ -125,7 +128,7 @@ public final class HomeserverState {
         if (known != null) {
             return known;
         }
-        ObjectNode event = event(roomId, session.userId(), type, content, Instant.now());
+        ObjectNode event = event(roomId, session.userId(), type, content, clock.instant());
         String id = event.path("event_id").asString("");
         eventOfTransaction.put(transaction, id);
         append(roomId, event, Optional.of(session.token() + " " + transactionId));

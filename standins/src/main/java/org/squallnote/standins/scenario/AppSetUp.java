@@ -64,6 +64,7 @@ public final class AppSetUp {
                         .put("password", MerrowQuay.PASSWORD)
                         .put("zone", zone));
         call("GET", "/api/session", null);
+        keepHolidays();
         addMail("Ines", MerrowQuay.OWN, "Ines Calloway", imapPort, smtpPort);
         addMail("Office", MerrowQuay.OFFICE, "Merrow Quay office", imapPort, smtpPort);
         call(
@@ -91,6 +92,12 @@ public final class AppSetUp {
                     "/api/categories/" + UUID.randomUUID(),
                     object().put("name", category[0]).put("hue", category[1]).put("letter", category[2]));
         }
+    }
+
+    private void keepHolidays() {
+        ObjectNode form = (ObjectNode)
+                call("GET", "/api/settings/working-time", null).path("form").deepCopy();
+        call("PUT", "/api/settings/working-time", form.put("region", QuayCalendar.REGION));
     }
 
     private void addMail(String name, String address, String fromName, int imapPort, int smtpPort) {
@@ -126,16 +133,16 @@ public final class AppSetUp {
     }
 
     /** Decides a part of what came in, as Ines did over the last days. */
-    public void decideSome(LocalDate today) {
+    public void decideSome(QuayCalendar calendar) {
         JsonNode categories = call("GET", "/api/categories", null);
         JsonNode intake = call("GET", "/api/intake", null).path("lines");
         followUp(
                 intake,
                 categories,
                 "Percival Drake",
-                "end of the month",
+                "harbour rules",
                 "Put the chain before the harbour meeting",
-                today.plusDays(6),
+                calendar.day(5),
                 true,
                 "Berths",
                 30);
@@ -145,7 +152,7 @@ public final class AppSetUp {
                 "Anselm Roche",
                 "surveyor's report",
                 "Send Anselm the surveyor's report for the Marigold",
-                today.minusDays(1),
+                calendar.day(-1),
                 true,
                 "Insurance",
                 20);
@@ -155,7 +162,7 @@ public final class AppSetUp {
                 "Noor Haddad",
                 "third one",
                 "Send Noor the café's electricity invoice",
-                today.plusDays(2),
+                calendar.day(2),
                 true,
                 "Invoices",
                 10);
@@ -165,7 +172,7 @@ public final class AppSetUp {
                 "Stellan Voss",
                 "sponsor",
                 "Propose a sponsorship to Stellan",
-                today.plusDays(4),
+                calendar.day(3),
                 false,
                 "Regatta",
                 25);
@@ -175,7 +182,7 @@ public final class AppSetUp {
                 "Harriet Pole",
                 "insurance confirmation",
                 "Send Harriet the insurance confirmation for the regatta",
-                today.minusDays(2),
+                calendar.day(-2),
                 false,
                 "Council",
                 15);
@@ -189,7 +196,16 @@ public final class AppSetUp {
                 false,
                 "Repairs",
                 10);
-        followUp(intake, categories, "Gus Ferrant", "toner", "Put toner into the printer", today, false, "", 5);
+        followUp(
+                intake,
+                categories,
+                "Gus Ferrant",
+                "toner",
+                "Put toner into the printer",
+                calendar.day(0),
+                false,
+                "",
+                5);
         find(intake, "Wilma Prosser", "").ifPresent(line -> act(line, "nothing"));
         find(intake, "Harbour Pilot Weekly", "").ifPresent(line -> act(line, "nothing"));
         JsonNode open = call("GET", "/api/follow-ups", null).path("open");

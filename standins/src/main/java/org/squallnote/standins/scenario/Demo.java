@@ -1,9 +1,9 @@
 package org.squallnote.standins.scenario;
 
 import java.io.IOException;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
@@ -21,17 +21,19 @@ public final class Demo {
     /**
      * Runs until it is ended.
      *
-     * @param args the application's address, the IMAP, SMTP and chat port
+     * @param args the application's address, the IMAP, SMTP and chat port, and the moment at which it starts if that is not now
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String app = args[0];
         ZoneId zone = ZoneId.systemDefault();
-        Instant start = Instant.now();
+        Instant start = args.length > 4 ? Instant.parse(args[4]) : Instant.now();
+        Clock clock = Clock.offset(Clock.systemUTC(), Duration.between(Instant.now(), start));
+        QuayCalendar calendar = new QuayCalendar(start, zone);
         MailStandIn mail = MailStandIn.start(Integer.parseInt(args[1]), Integer.parseInt(args[2]));
-        Homeserver chat = Homeserver.start(Integer.parseInt(args[3]), "merrowquay.example");
-        MerrowQuay quay = new MerrowQuay(mail, chat, start, zone);
+        Homeserver chat = Homeserver.start(Integer.parseInt(args[3]), "merrowquay.example", clock);
+        MerrowQuay quay = new MerrowQuay(mail, chat, start, calendar);
         quay.play();
-        Life life = new Life(quay, mail, chat, ANSWER_AFTER);
+        Life life = new Life(quay, mail, chat, ANSWER_AFTER, clock);
         life.start(Optional.of(NEWS_EVERY));
         AppSetUp setUp = new AppSetUp(app);
         if (!setUp.awaitApplication()) {
@@ -42,8 +44,8 @@ public final class Demo {
         if (!setUp.awaitSources()) {
             System.err.println("The sources were not read in time; Settings › Sources says why.");
         }
-        setUp.decideSome(LocalDate.ofInstant(start, zone));
-        new Habits(setUp).make(LocalDate.ofInstant(start, zone));
+        setUp.decideSome(calendar);
+        new Habits(setUp).make(calendar);
         System.out.println();
         System.out.println("Squallnote is ready:  " + app);
         System.out.println("Sign in as            " + AppSetUp.SIGN_IN);

@@ -21,7 +21,7 @@ public final class Habits {
     }
 
     /** Makes all of it. */
-    public void make(LocalDate today) {
+    public void make(QuayCalendar calendar) {
         UUID received = phrase(
                 "Received", "Dear {name},\n\nthank you, I have it. You will hear from me by {date}.\n\nBest\n{me}");
         phrase(
@@ -71,15 +71,15 @@ public final class Habits {
                 step("MARK_READ", Map.of()));
         capture(
                 "Order varnish for the dinghies",
-                today.plusDays(8),
+                calendar.day(6),
                 "Repairs",
                 "workshop",
-                today.plusDays(5),
+                calendar.day(3),
                 "two tins of gloss",
                 "brushes");
         capture(
                 "Walk the pontoons with Gus",
-                today.plusDays(1),
+                calendar.day(1),
                 "Berths",
                 "pontoons",
                 null,

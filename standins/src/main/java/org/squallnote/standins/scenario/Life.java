@@ -4,6 +4,7 @@ import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayDeque;
@@ -13,7 +14,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -29,15 +29,13 @@ public final class Life implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(Life.class);
     private static final Duration LOOK = Duration.ofMillis(500);
 
-    /** What somebody last wrote in: enough to write in it again. */
-    private record Exchange(Script.Person to, String subject, List<String> references) {}
-
     private record News(boolean mail, String from, String about, String text) {}
 
     private final MerrowQuay quay;
     private final MailStandIn mail;
     private final HomeserverState chat;
     private final Duration answerAfter;
+    private final Clock clock;
     private final ScheduledExecutorService timer = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "merrow-quay");
         thread.setDaemon(true);
@@ -46,18 +44,19 @@ public final class Life implements AutoCloseable {
     private final Map<String, Deque<String>> answers = new HashMap<>();
     private final Deque<News> news = new ArrayDeque<>();
     private final Map<String, Integer> seen = new HashMap<>();
-    private final Map<String, Exchange> lastExchange = new ConcurrentHashMap<>();
 
     /**
      * Prepares the life at the quay.
      *
      * @param answerAfter how long people take to answer
+     * @param clock by which they date what they write
      */
-    public Life(MerrowQuay quay, MailStandIn mail, Homeserver chat, Duration answerAfter) {
+    public Life(MerrowQuay quay, MailStandIn mail, Homeserver chat, Duration answerAfter, Clock clock) {
         this.quay = quay;
         this.mail = mail;
         this.chat = chat.state();
         this.answerAfter = answerAfter;
+        this.clock = clock;
         load();
     }
 
@@ -162,26 +161,29 @@ public final class Life implements AutoCloseable {
             references.add(id);
             Script.Person to = new Script.Person(
                     "", Optional.ofNullable(writer.getPersonal()).orElse(""), writer.getAddress(), false);
-            lastExchange.put(person.key(), new Exchange(to, message.getSubject(), List.copyOf(references)));
             send(person, to, message.getSubject(), references, nextAnswer(person.key()));
         } catch (MessagingException e) {
             LOG.warn("{} could not answer", person.name(), e);
         }
     }
 
-    private void send(Script.Person from, Script.Person to, String subject, List<String> references, String text)
+    private String send(Script.Person from, Script.Person to, String subject, List<String> references, String text)
             throws MessagingException {
+        String id = quay.nextLetterId(from);
+        Instant now = clock.instant();
         mail.deliver(MailWriter.write(new MailWriter.Letter(
-                quay.nextLetterId(from),
+                id,
                 from,
                 List.of(to),
                 List.of(),
                 subject,
-                Instant.now(),
+                now,
                 references,
                 "",
                 "",
-                text)));
+                quay.calendar().said(text, now),
+                now)));
+        return id;
     }
 
     private void heard(HomeserverState.Sent sent) {
@@ -197,7 +199,7 @@ public final class Life implements AutoCloseable {
                                 quay.userId(key),
                                 "m.room.message",
                                 quay.text(nextAnswer(key)),
-                                Instant.now())),
+                                clock.instant())),
                         answerAfter.toMillis(),
                         TimeUnit.MILLISECONDS);
             }
@@ -221,26 +223,20 @@ public final class Life implements AutoCloseable {
                     quay.roomId(next.about()),
                     quay.userId(next.from()),
                     "m.room.message",
-                    quay.text(next.text()),
-                    Instant.now());
+                    quay.text(quay.calendar().said(next.text(), clock.instant())),
+                    clock.instant());
         }
     }
 
-    /** Lets somebody write a mail to Ines. */
-    public void write(String key, String subject, String text) {
-        try {
-            send(quay.person(key), quay.ines(), subject, List.of(), text);
-        } catch (MessagingException e) {
-            throw new IllegalStateException(e);
-        }
+    /** Lets somebody write a mail to Ines; answers its identifier. */
+    public String write(String key, String subject, String text) {
+        return write(key, subject, List.of(), text);
     }
 
-    /** Lets somebody who has answered write once more in the same thread. */
-    public void writeAgain(String key, String text) {
-        Exchange last = Optional.ofNullable(lastExchange.get(key))
-                .orElseThrow(() -> new IllegalStateException(key + " has not answered yet"));
+    /** Lets somebody write to Ines in a thread. */
+    public String write(String key, String subject, List<String> references, String text) {
         try {
-            send(quay.person(key), last.to(), last.subject(), last.references(), text);
+            return send(quay.person(key), quay.ines(), subject, references, text);
         } catch (MessagingException e) {
             throw new IllegalStateException(e);
         }

@@ -29,7 +29,7 @@ final class MailWriter {
 
     private MailWriter() {}
 
-    /** A mail; {@code kind} and {@code file} as in the scenario. */
+    /** A mail; {@code kind} and {@code file} as in the scenario, {@code eventAt} what an invitation invites to. */
     record Letter(
             String id,
             Script.Person from,
@@ -40,7 +40,8 @@ final class MailWriter {
             List<String> references,
             String kind,
             String file,
-            String text) {}
+            String text,
+            Instant eventAt) {}
 
     static byte[] write(Letter letter) {
         try {
@@ -132,7 +133,7 @@ final class MailWriter {
     private static MimeMultipart invitation(Letter letter) throws MessagingException, IOException {
         DateTimeFormatter stamp =
                 DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss'Z'").withZone(ZoneOffset.UTC);
-        Instant start = letter.sentAt().plusSeconds(4 * 86_400L);
+        Instant start = letter.eventAt();
         String calendar = String.join(
                 "\r\n",
                 "BEGIN:VCALENDAR",

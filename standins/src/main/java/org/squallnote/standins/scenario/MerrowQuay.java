@@ -1,7 +1,6 @@
 package org.squallnote.standins.scenario;
 
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -33,18 +32,18 @@ public final class MerrowQuay {
     private final MailStandIn mail;
     private final HomeserverState chat;
     private final Instant start;
-    private final ZoneId zone;
+    private final QuayCalendar calendar;
     private final Script script;
     private final Map<String, String> userIds = new HashMap<>();
     private final Map<String, String> roomIds = new HashMap<>();
     private int letters;
 
     /** Prepares the scenario for a start. */
-    public MerrowQuay(MailStandIn mail, Homeserver chat, Instant start, ZoneId zone) {
+    public MerrowQuay(MailStandIn mail, Homeserver chat, Instant start, QuayCalendar calendar) {
         this.mail = mail;
         this.chat = chat.state();
         this.start = start;
-        this.zone = zone;
+        this.calendar = calendar;
         this.script = Script.load("merrow-quay.txt");
     }
 
@@ -103,10 +102,10 @@ public final class MerrowQuay {
             if (to.isEmpty()) {
                 to = List.of(outgoing ? person(lastWriter.orElseThrow()) : mine);
             }
-            Instant at = line.when().at(start, zone);
+            Instant at = calendar.at(line.when());
             String id = "merrow-" + ++letters + "." + at.getEpochSecond() + "@"
                     + from.address().substring(from.address().indexOf('@') + 1);
-            String subject = references.isEmpty() ? conversation.subject() : "Re: " + conversation.subject();
+            String subject = (references.isEmpty() ? "" : "Re: ") + calendar.said(conversation.subject(), at);
             byte[] raw = MailWriter.write(new MailWriter.Letter(
                     id,
                     from,
@@ -117,7 +116,8 @@ public final class MerrowQuay {
                     references,
                     line.options().getOrDefault("kind", ""),
                     line.options().getOrDefault("file", ""),
-                    line.text()));
+                    calendar.said(line.text(), at),
+                    calendar.at(2, 10)));
             mail.put(mailbox, outgoing ? "Sent" : "INBOX", raw, at);
             references.add(id);
             if (!outgoing) {
@@ -130,12 +130,12 @@ public final class MerrowQuay {
         String roomId = roomId(conversation.place());
         String[] last = new String[1];
         for (Script.Line line : conversation.lines()) {
-            Instant at = line.when().at(start, zone);
+            Instant at = calendar.at(line.when());
             String sender = userId(line.from().orElse("ines"));
             inOrder.add(() -> {
                 String react = line.options().get("react");
                 if (react == null) {
-                    last[0] = chat.addEvent(roomId, sender, "m.room.message", text(line.text()), at);
+                    last[0] = chat.addEvent(roomId, sender, "m.room.message", text(calendar.said(line.text(), at)), at);
                 } else {
                     ObjectNode content = JSON.createObjectNode();
                     content.putObject("m.relates_to")
@@ -178,6 +178,10 @@ public final class MerrowQuay {
 
     String roomId(String key) {
         return Optional.ofNullable(roomIds.get(key)).orElseThrow(() -> new IllegalStateException("No room " + key));
+    }
+
+    QuayCalendar calendar() {
+        return calendar;
     }
 
     Script script() {

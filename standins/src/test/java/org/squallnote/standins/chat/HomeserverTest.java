@@ -8,6 +8,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -32,7 +33,7 @@ class HomeserverTest {
 
     @BeforeEach
     void open() throws Exception {
-        server = Homeserver.start(0, "merrowquay.example");
+        server = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         ines = server.state().addUser("ines", "Ines", "secret");
         bo = server.state().addUser("bo", "Bo", "secret");
         room = server.state().addRoom(Optional.of("Crew"), List.of(ines, bo), Instant.now());

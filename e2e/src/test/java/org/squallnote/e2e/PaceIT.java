@@ -1,0 +1,95 @@
+package org.squallnote.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import org.squallnote.standins.scenario.AppSetUp;
+
+/** How quickly Intake is decided with a store as it is after some years; the figures are printed, no time is a test. */
+class PaceIT {
+
+    private static final int OLD = 20_000;
+    private static final int TO_DECIDE = 100;
+    private static final int MOST_MILLISECONDS = 50;
+
+    @TempDir
+    static Path data;
+
+    private Browser browser;
+
+    private int left() {
+        return Integer.parseInt(browser.textOf("[data-test=progress]").split(" ")[0]);
+    }
+
+    private void awaitLeft(int count) {
+        browser.until(() -> left() == count ? Boolean.TRUE : null, count + " left");
+    }
+
+    /** The figures that Intake is made for; both are printed. */
+    @Test
+    void aHundredMessagesAreDecidedByKeyboardAlone() throws IOException, InterruptedException {
+        try (Office office = Office.open(data, Days.WORKING_DAY, PierMail::fill)) {
+            office.application().importFile(PierMail.old(data, OLD), AppSetUp.SIGN_IN);
+            browser = office.browser();
+            office.signIn();
+            decideAHundred();
+        }
+    }
+
+    private void decideAHundred() {
+        browser.open("/intake");
+        browser.find("article");
+        browser.js("""
+                window.waits = [];
+                const shown = () => document.querySelector('article')?.dataset.message;
+                let key = 0, before = shown();
+                addEventListener('keydown', () => (key = performance.now()), true);
+                new MutationObserver(() => {
+                  const now = shown();
+                  if (now && now !== before) {
+                    if (key) window.waits.push(performance.now() - key);
+                    before = now;
+                  }
+                }).observe(document.body, { subtree: true, childList: true, attributes: true });
+                """);
+        int start = left();
+        int keys = 0;
+        for (int i = 0; i < TO_DECIDE; i++) {
+            String open = openMessage();
+            if (browser.textOf("[data-test=reading]").startsWith("Asks you,")) {
+                browser.press("f");
+                // Where the thread is followed up already, the same key adds the message to that.
+                browser.find("[data-test=sentence], [data-test=add-to] [role=option]");
+                browser.press(Keys.ENTER);
+                keys += 2;
+            } else {
+                browser.press("n");
+                keys++;
+            }
+            browser.until(() -> openMessage().equals(open) ? null : Boolean.TRUE, "the next message");
+        }
+        awaitLeft(start - TO_DECIDE);
+        double each = (double) keys / TO_DECIDE;
+        List<Double> waits = new ArrayList<>();
+        ((List<?>) browser.js("return window.waits")).forEach(wait -> waits.add(((Number) wait).doubleValue()));
+        Collections.sort(waits);
+        System.out.printf(
+                "%d messages decided with %.2f keystrokes each (goal: at most 2.2); from the key to the next message"
+                        + " median %.0f ms, 90th percentile %.0f ms (goal: under %d)%n",
+                TO_DECIDE, each, waits.get(waits.size() / 2), waits.get(waits.size() * 9 / 10), MOST_MILLISECONDS);
+        assertThat(each).isLessThanOrEqualTo(2.2);
+        assertThat(waits).hasSizeGreaterThanOrEqualTo(TO_DECIDE - 1);
+        assertThat(browser.textOf("[data-test=progress]")).contains("at this pace", "decided in this sitting");
+    }
+
+    private String openMessage() {
+        return String.valueOf(browser.find("article").getAttribute("data-message"));
+    }
+}
