@@ -13,7 +13,7 @@ const KEYS: Record<string, string[]> = {
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],
   OUTBOX: ['outbox', 'thread'],
-  READING: ['reading', 'party-rules', 'message'],
+  READING: ['reading', 'party-rules', 'message', 'calendar', 'working-time'],
 }
 
 /** Asks again for everything that the named topics show. */

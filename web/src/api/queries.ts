@@ -15,6 +15,17 @@ export function useSession() {
   return useQuery({ queryKey: ['session'], queryFn: () => unwrap(client.GET('/api/session')) })
 }
 
+/** How the account counts days; asked for anew now and then, since a browser's clock drifts and sleeps. */
+export function useCalendar() {
+  const session = useSession()
+  return useQuery({
+    queryKey: ['calendar'],
+    queryFn: () => unwrap(client.GET('/api/calendar')),
+    enabled: computed(() => session.data.value?.state === 'SIGNED_IN'),
+    refetchInterval: 600_000,
+  })
+}
+
 export function useIntake() {
   return useQuery({ queryKey: ['intake'], queryFn: () => unwrap(client.GET('/api/intake')) })
 }

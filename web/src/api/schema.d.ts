@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/capture/people": {
         parameters: {
             query?: never;
@@ -1123,6 +1139,16 @@ export interface components {
             promised: boolean;
             what: string;
         };
+        CalendarView: {
+            /** Format: date-time */
+            now: string;
+            zone: string;
+            monthFirst: boolean;
+            workingDays: ("MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY")[];
+            /** Format: int32 */
+            minutesOfADay: number;
+            off: components["schemas"]["DayOffView"][];
+        };
         CaptureItem: {
             title: string;
             /** Format: date */
@@ -1218,6 +1244,11 @@ export interface components {
             from: string;
             /** Format: time-local */
             to: string;
+        };
+        DayOffView: {
+            /** Format: date */
+            day: string;
+            reason: string;
         };
         DayView: {
             /** Format: date */
@@ -1972,6 +2003,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarView"];
                 };
             };
         };

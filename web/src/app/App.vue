@@ -2,7 +2,7 @@
 import { computed, watch } from 'vue'
 import { onSignedOut } from '@/api/client'
 import { followChanges, stopFollowing } from '@/api/live'
-import { queryClient, usePreferences, useSession } from '@/api/queries'
+import { queryClient, useCalendar, usePreferences, useSession } from '@/api/queries'
 import Bar from '@/app/Bar.vue'
 import DropZone from '@/app/DropZone.vue'
 import KeyHelp from '@/app/KeyHelp.vue'
@@ -11,6 +11,7 @@ import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
+import { adoptCalendar } from '@/ui/accountCalendar'
 import { setKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -18,6 +19,16 @@ import Toasts from '@/ui/Toasts.vue'
 
 const session = useSession()
 const preferences = usePreferences()
+const calendar = useCalendar()
+watch(
+  () => calendar.data.value,
+  (view) => {
+    if (view) {
+      adoptCalendar(view, calendar.dataUpdatedAt.value)
+    }
+  },
+  { immediate: true },
+)
 watch(
   () => preferences.data.value?.keys,
   (keys) => {
@@ -49,7 +60,9 @@ watch(
 
 <template>
   <div class="flex h-dvh flex-col">
-    <template v-if="state === 'SIGNED_IN' && session.data.value?.account">
+    <template
+      v-if="state === 'SIGNED_IN' && session.data.value?.account && !calendar.isPending.value"
+    >
       <Bar :account="session.data.value.account" />
       <Standing />
       <main class="relative min-h-0 flex-1"><RouterView /></main>

@@ -4,12 +4,12 @@ import { computed } from 'vue'
 import type { FollowUpLine } from '@/api/client'
 import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
 import { effortText } from '@/ui/effort'
-import { day, replyBy, toIsoDay } from '@/ui/time'
+import { day, replyBy, today } from '@/ui/time'
 
 const { line } = defineProps<{ line: FollowUpLine }>()
 const more = computed(() =>
   [
-    line.startDay && line.state === 'OPEN' && line.startDay > toIsoDay(new Date())
+    line.startDay && line.state === 'OPEN' && line.startDay > today()
       ? `from ${day(line.startDay)}`
       : '',
     line.steps > 0 ? `${line.stepsDone} of ${line.steps} steps` : '',

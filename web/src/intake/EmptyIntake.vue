@@ -3,14 +3,14 @@ import { computed } from 'vue'
 import { useDay, useFollowUps } from '@/api/queries'
 import { decidedMessages } from '@/intake/sitting'
 import Note from '@/ui/Note.vue'
-import { toIsoDay } from '@/ui/time'
+import { today as todayNow } from '@/ui/time'
 
 /** Nothing waits for a decision: what was done, and what the day holds. */
 const { hasSources, putOff } = defineProps<{ hasSources: boolean; putOff: number }>()
-const today = useDay(toIsoDay(new Date()))
+const today = useDay(todayNow())
 const followUps = useFollowUps()
 const next = computed(() => {
-  const day = toIsoDay(new Date())
+  const day = todayNow()
   return followUps.data.value?.open.find((line) => (line.replyDay ?? '') > day)
 })
 </script>

@@ -3,7 +3,7 @@ import { computed, onMounted, useTemplateRef } from 'vue'
 import type { QuickChoice } from '@/api/client'
 import { choiceKey } from '@/ui/choiceKey'
 import TypedDay from '@/ui/TypedDay.vue'
-import { day as dayText, toIsoDay } from '@/ui/time'
+import { day as dayText, today as todayNow } from '@/ui/time'
 
 /** Until which day one or several messages stay out of sight. */
 const { choices, count = 1 } = defineProps<{ choices: readonly QuickChoice[]; count?: number }>()
@@ -11,7 +11,7 @@ const emit = defineEmits<{ until: [day: string]; cancel: [] }>()
 
 const root = useTemplateRef<HTMLElement>('root')
 const offered = computed(() => {
-  const today = toIsoDay(new Date())
+  const today = todayNow()
   return choices.filter((choice) => choice.day > today).slice(0, 9)
 })
 

@@ -1,5 +1,5 @@
 import type { MessageView } from '@/api/client'
-import { day, toIsoDay } from '@/ui/time'
+import { day, today } from '@/ui/time'
 
 /** What the fields of a saved phrase stand for in an answer to a message. */
 export function fieldsOf(message: MessageView, me: string): Record<string, string> {
@@ -7,7 +7,7 @@ export function fieldsOf(message: MessageView, me: string): Record<string, strin
   return {
     name,
     date: day(message.proposal.replyBy),
-    today: day(toIsoDay(new Date())),
+    today: day(today()),
     ask: askOf(message) || message.subject,
     subject: message.subject,
     title: message.proposal.title,

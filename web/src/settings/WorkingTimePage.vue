@@ -7,6 +7,8 @@ import { showDone, showProblem } from '@/api/toasts'
 import { names, toggled, WEEKDAYS } from '@/settings/workingTime'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
+import TimeField from '@/ui/TimeField.vue'
+import TypedDay from '@/ui/TypedDay.vue'
 import { day as dayText } from '@/ui/time'
 
 const settings = useQuery({
@@ -22,7 +24,6 @@ const form = reactive<WorkingTimeForm>({
   replyDays: 2,
 })
 const nicknames = ref('')
-const dayOff = ref('')
 const busy = ref(false)
 watch(
   () => settings.data.value,
@@ -42,17 +43,15 @@ function hours(day: string) {
   return form.week.find((each) => each.day === day)
 }
 
-function addDayOff(): void {
-  if (dayOff.value && !form.daysOff.includes(dayOff.value)) {
-    form.daysOff = [...form.daysOff, dayOff.value].sort()
+function addDayOff(isoDay: string): void {
+  if (!form.daysOff.includes(isoDay)) {
+    form.daysOff = [...form.daysOff, isoDay].sort()
   }
-  dayOff.value = ''
 }
 
 async function save(): Promise<void> {
   busy.value = true
   try {
-    addDayOff()
     const body = { ...form, nicknames: names(nicknames.value) }
     const saved = await unwrap(client.PUT('/api/settings/working-time', { body }))
     queryClient.setQueryData(['working-time'], saved)
@@ -94,21 +93,9 @@ async function save(): Promise<void> {
         </label>
         <template v-for="one in form.week" :key="one.day">
           <span v-if="one.day === each.day" class="flex items-center gap-2 pb-1 sm:pb-0">
-            <input
-              v-model="one.from"
-              class="field w-36"
-              type="time"
-              :aria-label="`${each.name} from`"
-              required
-            />
+            <TimeField v-model="one.from" :label="`${each.name} from`" />
             to
-            <input
-              v-model="one.to"
-              class="field w-36"
-              type="time"
-              :aria-label="`${each.name} to`"
-              required
-            />
+            <TimeField v-model="one.to" :label="`${each.name} to`" />
           </span>
         </template>
         <span v-if="!hours(each.day)" class="text-ink-soft">off</span>
@@ -185,8 +172,7 @@ async function save(): Promise<void> {
             ×
           </button>
         </span>
-        <input v-model="dayOff" class="field w-40" type="date" aria-label="A day off" />
-        <button class="btn" type="button" :disabled="!dayOff" @click="addDayOff">Add</button>
+        <TypedDay class="w-64" label="A day off" @choose="addDayOff" />
       </div>
     </fieldset>
     <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>

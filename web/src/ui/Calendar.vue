@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { isDayOff } from '@/ui/accountCalendar'
 import { dayByKey, shiftMonth, weeksOf } from '@/ui/calendar'
-import { day, toDate, toIsoDay } from '@/ui/time'
+import { day, monthOf, today as todayNow } from '@/ui/time'
 
 const { chosen } = defineProps<{ chosen: string | null }>()
 const emit = defineEmits<{ choose: [day: string] }>()
 
-const today = toIsoDay(new Date())
+const today = todayNow()
 const focused = ref(chosen ?? today)
 const weeks = computed(() => weeksOf(focused.value))
-const month = computed(() =>
-  toDate(focused.value).toLocaleDateString('en-GB', { month: 'long', year: 'numeric' }),
-)
+const month = computed(() => monthOf(focused.value))
 const grid = useTemplateRef<HTMLElement>('grid')
 
 function onKey(event: KeyboardEvent): void {
@@ -26,10 +25,6 @@ function onKey(event: KeyboardEvent): void {
 
 function isOtherMonth(isoDay: string): boolean {
   return isoDay.slice(0, 7) !== focused.value.slice(0, 7)
-}
-
-function isDayOff(isoDay: string): boolean {
-  return [0, 6].includes(toDate(isoDay).getDay())
 }
 </script>
 

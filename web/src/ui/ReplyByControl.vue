@@ -6,6 +6,7 @@ import { useDay } from '@/api/queries'
 import Calendar from '@/ui/Calendar.vue'
 import { choiceKey } from '@/ui/choiceKey'
 import { dayNotice } from '@/ui/dayNotice'
+import TimeField from '@/ui/TimeField.vue'
 import TypedDay from '@/ui/TypedDay.vue'
 import { day as dayText, replyBy } from '@/ui/time'
 
@@ -105,10 +106,10 @@ function choose(isoDay: string | null, close: () => void): void {
       </div>
       <div class="w-60">
         <Calendar :chosen="chosenDay" @choose="(isoDay) => choose(isoDay, close)" />
-        <label class="mt-2 flex items-center gap-2">
-          at <input v-model="time" type="time" class="field w-36" :disabled="!chosenDay" />
+        <div class="mt-2 flex items-center gap-2">
+          at <TimeField v-model="time" label="At what time" optional :disabled="!chosenDay" />
           <span class="text-ink-soft">or any time</span>
-        </label>
+        </div>
         <div v-if="sender" class="border-line mt-2 border-t pt-2">
           <label
             >Always for {{ sender }}:

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import type { QuickChoice } from '@/api/client'
-import { day as dayText, toIsoDay } from '@/ui/time'
+import { day as dayText, today } from '@/ui/time'
 import TypedDay from '@/ui/TypedDay.vue'
 
 /** Until which day a follow-up stays out of sight. */
@@ -13,7 +13,7 @@ const { choices, above, letter } = defineProps<{
 const chosen = defineModel<string | null>({ required: true })
 
 function choose(isoDay: string | null, close: () => void): void {
-  chosen.value = isoDay !== null && isoDay > toIsoDay(new Date()) ? isoDay : null
+  chosen.value = isoDay !== null && isoDay > today() ? isoDay : null
   close()
 }
 </script>

@@ -6,7 +6,7 @@ import { dayNotice } from '@/ui/dayNotice'
 import { replyBy } from '@/ui/time'
 
 /** A field for a date in words, read while it is typed; Enter takes it. */
-const { focus } = defineProps<{ focus?: boolean }>()
+const { focus, label = 'A date in words' } = defineProps<{ focus?: boolean; label?: string }>()
 const emit = defineEmits<{ choose: [day: string, time: string | null] }>()
 const text = ref('')
 const found = ref<DayView>()
@@ -46,6 +46,7 @@ async function take(): Promise<void> {
   found.value = view
   if (view?.day) {
     emit('choose', view.day, view.time?.slice(0, 5) ?? null)
+    text.value = ''
   }
 }
 </script>
@@ -58,7 +59,7 @@ async function take(): Promise<void> {
       class="field"
       maxlength="80"
       placeholder="fri, in 3 days, end of month noon"
-      aria-label="A date in words"
+      :aria-label="label"
       autocomplete="off"
       data-test="typed-day"
       @keydown.enter.prevent.stop="() => void take()"

@@ -1,14 +1,24 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { accountCalendar } from '@/ui/accountCalendar'
 import {
   day,
+  isoDayOf,
+  monthOf,
   moment,
   replyBy,
+  replyByShort,
   shortMoment,
-  toDate,
-  toIsoDay,
   workingSpan,
   workingSpanInWords,
 } from '@/ui/time'
+
+const usual = accountCalendar.value
+beforeEach(() => {
+  accountCalendar.value = { ...usual, zone: 'Europe/London' }
+})
+afterEach(() => {
+  accountCalendar.value = usual
+})
 
 describe('spans', () => {
   it.each([
@@ -29,21 +39,32 @@ describe('spans', () => {
 })
 
 describe('days', () => {
-  const now = new Date(2026, 2, 6, 12, 0)
+  const at = new Date('2026-03-06T12:00:00Z')
 
   it('names the year only when it is another one', () => {
-    expect(day('2026-03-06', now)).toBe('Fri 6 Mar')
-    expect(day('2027-01-04', now)).toBe('Mon 4 Jan 2027')
+    expect(day('2026-03-06', at)).toBe('Fri 6 Mar')
+    expect(day('2027-01-04', at)).toBe('Mon 4 Jan 2027')
+    expect(day('2026-09-01', at)).toBe('Tue 1 Sep')
+    expect(monthOf('2026-09-01')).toBe('September 2026')
   })
 
   it('shows the time today and the day before', () => {
-    expect(shortMoment(new Date(2026, 2, 6, 9, 5).toISOString(), now)).toBe('09:05')
-    expect(shortMoment(new Date(2026, 2, 5, 9, 5).toISOString(), now)).toBe('Thu 5 Mar')
-    expect(moment(new Date(2026, 2, 5, 9, 5).toISOString(), now)).toBe('Thu 5 Mar, 09:05')
+    expect(shortMoment('2026-03-06T09:05:00Z', at)).toBe('09:05')
+    expect(shortMoment('2026-03-05T09:05:00Z', at)).toBe('Thu 5 Mar')
+    expect(moment('2026-03-05T09:05:00Z', at)).toBe('Thu 5 Mar, 09:05')
+    expect(moment('2026-07-05T23:05:00Z', at)).toBe('Mon 6 Jul, 00:05')
   })
 
-  it('keeps a calendar day whatever the zone', () => {
-    expect(toIsoDay(toDate('2026-03-29'))).toBe('2026-03-29')
-    expect(replyBy(`${now.getFullYear()}-03-06`, '15:00:00')).toContain(', 15:00')
+  it('is short where there is little room', () => {
+    expect(replyByShort('2026-03-06', '15:00:00', at)).toBe('15:00')
+    expect(replyByShort('2026-03-08', null, at)).toBe('Sun')
+    expect(replyByShort('2026-03-05', null, at)).toBe('5 Mar')
+    expect(replyBy(`${new Date().getFullYear()}-03-06`, '15:00:00')).toContain(', 15:00')
+  })
+
+  it('knows the day of a moment on the day of a clock change', () => {
+    expect(isoDayOf(new Date('2026-03-29T00:59:00Z'))).toBe('2026-03-29')
+    expect(isoDayOf(new Date('2026-03-28T23:59:00Z'))).toBe('2026-03-28')
+    expect(isoDayOf(new Date('2026-10-25T23:30:00Z'))).toBe('2026-10-25')
   })
 })

@@ -1,6 +1,6 @@
-const MINUTES_A_WORKING_DAY = 480
+import { accountCalendar, now } from '@/ui/accountCalendar'
 
-/** A working-time span in one unit: "40 min", "3 h", "2 d". */
+/** A working-time span in one unit: "40 min", "3 h", "2 d", with days as long as the account's are. */
 export function workingSpan(minutes: number): string {
   if (minutes < 1) {
     return 'new'
@@ -8,10 +8,10 @@ export function workingSpan(minutes: number): string {
   if (minutes < 60) {
     return `${minutes} min`
   }
-  if (minutes < MINUTES_A_WORKING_DAY) {
-    return `${Math.floor(minutes / 60)} h`
-  }
-  return `${Math.floor(minutes / MINUTES_A_WORKING_DAY)} d`
+  const { minutesOfADay } = accountCalendar.value
+  return minutes < minutesOfADay
+    ? `${Math.floor(minutes / 60)} h`
+    : `${Math.floor(minutes / minutesOfADay)} d`
 }
 
 /** A span in words, for readers of the screen. */
@@ -24,37 +24,88 @@ export function workingSpanInWords(minutes: number): string {
   return `${count ?? ''} working ${word}${count === '1' ? '' : 's'}`
 }
 
-/** A moment in the page's own zone: "Tue 3 Mar, 14:05", with the year when it is another one. */
-export function moment(iso: string, now: Date = new Date()): string {
-  const date = new Date(iso)
-  const day = calendarDay(date, date.getFullYear() !== now.getFullYear())
-  return `${day}, ${clock(date)}`
+type Parts = Partial<Record<Intl.DateTimeFormatPartTypes, string>>
+
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+function parts(date: Date, zone: string): Parts {
+  let format = formats.get(zone)
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    })
+    formats.set(zone, format)
+  }
+  const found: Parts = {}
+  for (const part of format.formatToParts(date)) {
+    found[part.type] = part.value
+  }
+  // Four letters in this one month only; three everywhere keep columns straight.
+  found.month = found.month?.slice(0, 3) ?? ''
+  return found
+}
+
+function dayText(found: Parts, withYear: boolean): string {
+  const { weekday = '', day: date = '', month = '', year = '' } = found
+  const text = accountCalendar.value.monthFirst
+    ? `${weekday} ${month} ${date}`
+    : `${weekday} ${date} ${month}`
+  return withYear ? `${text} ${year}` : text
+}
+
+function dateText(found: Parts): string {
+  const { day: date = '', month = '' } = found
+  return accountCalendar.value.monthFirst ? `${month} ${date}` : `${date} ${month}`
+}
+
+function here(date: Date): Parts {
+  return parts(date, accountCalendar.value.zone)
+}
+
+/** A calendar day has no zone: it is read as its midnight in UTC and written in UTC. */
+function midnight(isoDay: string): Date {
+  return new Date(`${isoDay}T00:00:00Z`)
+}
+
+/** A moment in the account's zone: "Tue 3 Mar, 14:05", with the year when it is another one. */
+export function moment(iso: string, at: Date = now()): string {
+  const found = here(new Date(iso))
+  return `${dayText(found, found.year !== here(at).year)}, ${clock(found)}`
 }
 
 /** Only what is needed: the time today, the day before that. */
-export function shortMoment(iso: string, now: Date = new Date()): string {
+export function shortMoment(iso: string, at: Date = now()): string {
   const date = new Date(iso)
-  return date.toDateString() === now.toDateString()
-    ? clock(date)
-    : calendarDay(date, date.getFullYear() !== now.getFullYear())
+  const found = here(date)
+  return isoDayOf(date) === isoDayOf(at)
+    ? clock(found)
+    : dayText(found, found.year !== here(at).year)
 }
 
-function clock(date: Date): string {
-  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`
+function clock(found: Parts): string {
+  return `${found.hour ?? ''}:${found.minute ?? ''}`
 }
 
-const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-
-function calendarDay(date: Date, withYear: boolean): string {
-  const text = `${DAYS[date.getDay()] ?? ''} ${date.getDate()} ${MONTHS[date.getMonth()] ?? ''}`
-  return withYear ? `${text} ${date.getFullYear()}` : text
+/** A calendar day ("2026-03-06") as "Fri 6 Mar", or "Fri Mar 6" where the account writes the month first. */
+export function day(isoDay: string, at: Date = now()): string {
+  const found = parts(midnight(isoDay), 'UTC')
+  return dayText(found, found.year !== here(at).year)
 }
 
-/** A calendar day ("2026-03-06") as "Fri 6 Mar". */
-export function day(isoDay: string, now: Date = new Date()): string {
-  const date = toDate(isoDay)
-  return calendarDay(date, date.getFullYear() !== now.getFullYear())
+/** The month of a calendar day: "March 2026". */
+export function monthOf(isoDay: string): string {
+  return midnight(isoDay).toLocaleDateString('en-GB', {
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+  })
 }
 
 /** A reply-by date with its time, where it has one. */
@@ -63,29 +114,24 @@ export function replyBy(isoDay: string, time: string | null): string {
 }
 
 /** The same where there is little room: the time today, the weekday this week, the date after that. */
-export function replyByShort(isoDay: string, time: string | null, now: Date = new Date()): string {
-  const date = toDate(isoDay)
-  const today = toDate(toIsoDay(now))
-  const days = Math.round((date.getTime() - today.getTime()) / 86_400_000)
+export function replyByShort(isoDay: string, time: string | null, at: Date = now()): string {
+  const days = Math.round(
+    (midnight(isoDay).getTime() - midnight(isoDayOf(at)).getTime()) / 86_400_000,
+  )
   if (days === 0) {
     return time ? time.slice(0, 5) : 'today'
   }
-  return days > 0 && days < 7
-    ? (DAYS[date.getDay()] ?? '')
-    : `${date.getDate()} ${MONTHS[date.getMonth()] ?? ''}`
+  const found = parts(midnight(isoDay), 'UTC')
+  return days > 0 && days < 7 ? (found.weekday ?? '') : dateText(found)
 }
 
-/** Local midnight of a calendar day. */
-export function toDate(isoDay: string): Date {
-  const [year, month, date] = isoDay.split('-').map(Number)
-  return new Date(year ?? 1970, (month ?? 1) - 1, date ?? 1)
+/** The calendar day of a moment in the account's zone. */
+export function isoDayOf(date: Date): string {
+  // This locale writes dates as ISO 8601 does.
+  return date.toLocaleDateString('sv-SE', { timeZone: accountCalendar.value.zone })
 }
 
-/** The calendar day of a local date. */
-export function toIsoDay(date: Date): string {
-  return [
-    String(date.getFullYear()),
-    String(date.getMonth() + 1).padStart(2, '0'),
-    String(date.getDate()).padStart(2, '0'),
-  ].join('-')
+/** Today, by the account's calendar and the application's clock. */
+export function today(): string {
+  return isoDayOf(now())
 }

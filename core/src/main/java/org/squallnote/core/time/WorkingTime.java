@@ -127,6 +127,20 @@ public final class WorkingTime {
         return isWorkingDay(day) ? Optional.ofNullable(week.get(day.getDayOfWeek())) : Optional.empty();
     }
 
+    /** The weekdays on which work is done, in the order of the week. */
+    public List<DayOfWeek> workingWeekdays() {
+        return week.keySet().stream().sorted().toList();
+    }
+
+    /** How long a working day is, in minutes: the mean of the week's, rounded. */
+    public int minutesOfADay() {
+        return (int) Math.round(week.values().stream()
+                .mapToLong(hours -> Duration.between(hours.fromInclusive(), hours.toExclusive())
+                        .toMinutes())
+                .average()
+                .orElse(0));
+    }
+
     /** Why no work is done on that day: the name of a holiday, "day off" or "weekend"; absent on a working day. */
     public Optional<String> whyOff(LocalDate day) {
         if (!week.containsKey(day.getDayOfWeek())) {

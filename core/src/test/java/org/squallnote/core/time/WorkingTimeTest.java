@@ -84,4 +84,15 @@ class WorkingTimeTest {
                 .isSorted()
                 .doesNotContain(LocalDate.of(2026, 3, 6));
     }
+
+    @Test
+    void aDayIsAsLongAsTheMeanOfTheWeek() {
+        WorkingTime week = WorkingTime.of(
+                Map.of(
+                        DayOfWeek.TUESDAY, new WorkingTime.Hours(LocalTime.of(8, 0), LocalTime.of(16, 0)),
+                        DayOfWeek.MONDAY, new WorkingTime.Hours(LocalTime.of(9, 0), LocalTime.of(13, 0))),
+                ZoneId.of("Europe/London"));
+        assertThat(week.minutesOfADay()).isEqualTo(360);
+        assertThat(week.workingWeekdays()).containsExactly(DayOfWeek.MONDAY, DayOfWeek.TUESDAY);
+    }
 }
