@@ -19,7 +19,7 @@ import org.squallnote.core.time.WorkingTime;
 public final class Reader {
 
     /** Raised when a rule changes what is found, so that stored readings are known to be old. */
-    public static final int VERSION = 7;
+    public static final int VERSION = 8;
 
     /** Text beyond this many characters is not read. */
     public static final int LONGEST_TEXT = 5_000_000;
@@ -66,7 +66,7 @@ public final class Reader {
         boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;
         List<Span> lines = words.ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
-        cut |= sentences.size() >= MOST_SENTENCES;
+        cut |= sentences.size() >= MOST_SENTENCES || SentenceSplitter.isCutOff(sentences);
         People people = onlyMe.and(message);
         boolean answersMe = message.answersMe() || Attributions.quotesMe(words, me);
         MessageToRead known = answersMe && !message.answersMe() ? answering(message) : message;

@@ -19,7 +19,10 @@ public final class SentenceSplitter {
     private static final int WRAPPED_LINE = 55;
 
     /** No sentence has more words than this; longer ones are cut. */
-    private static final int MOST_WORDS = 400;
+    private static final int MOST_WORDS = 120;
+
+    /** So many words are cut into sentences: some sixty pages. Nobody asks for something behind them. */
+    private static final int MOST_WORDS_OF_A_TEXT = 30_000;
 
     private static final Map<String, String> ABBREVIATIONS = abbreviations();
 
@@ -33,6 +36,7 @@ public final class SentenceSplitter {
     private boolean amountFollows;
     private boolean startsLine = true;
     private int paragraph;
+    private int wordsSoFar;
 
     private SentenceSplitter(String text) {
         this.text = text;
@@ -49,7 +53,7 @@ public final class SentenceSplitter {
     public static List<Sentence> split(String text, List<Span> lines, int most) {
         SentenceSplitter splitter = new SentenceSplitter(text);
         int expected = -1;
-        for (int i = 0; i < lines.size() && splitter.sentences.size() < most; i++) {
+        for (int i = 0; i < lines.size() && splitter.sentences.size() < most && !splitter.isFull(); i++) {
             Span line = lines.get(i);
             boolean gap = expected >= 0 && line.fromInclusive() > expected;
             boolean wrapped = i > 0 && !gap && splitter.continues(lines.get(i - 1), line);
@@ -72,6 +76,11 @@ public final class SentenceSplitter {
         return split(text, linesOf(text), Integer.MAX_VALUE);
     }
 
+    /** Whether these sentences are all that is cut of a text: what stands behind them was not looked at. */
+    public static boolean isCutOff(List<Sentence> sentences) {
+        return sentences.stream().mapToInt(Sentence::size).sum() >= MOST_WORDS_OF_A_TEXT;
+    }
+
     /** The lines of a text without their ends. */
     public static List<Span> linesOf(String text) {
         List<Span> lines = new ArrayList<>();
@@ -85,6 +94,10 @@ public final class SentenceSplitter {
         boolean carriageReturn = text.length() > start && text.charAt(text.length() - 1) == '\r';
         lines.add(new Span(start, carriageReturn ? text.length() - 1 : text.length()));
         return lines;
+    }
+
+    private boolean isFull() {
+        return wordsSoFar >= MOST_WORDS_OF_A_TEXT;
     }
 
     private boolean isBlank(Span line) {
@@ -148,7 +161,7 @@ public final class SentenceSplitter {
                 i++;
             }
         }
-        while (i < end) {
+        while (i < end && !isFull()) {
             if (Letters.isSpace(chars[i])) {
                 i++;
                 continue;
@@ -366,6 +379,7 @@ public final class SentenceSplitter {
         Vocabulary.Known known = amountFollows ? null : Vocabulary.at(folded, from, lettersTo);
         String norm = known == null ? unknown(from, lettersTo) : known.norm();
         amountFollows = false;
+        wordsSoFar++;
         words.add(new Word(
                 norm,
                 known == null ? -Vocabulary.edition() : known.number(),

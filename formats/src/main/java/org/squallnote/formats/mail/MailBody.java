@@ -197,7 +197,7 @@ final class MailBody {
         }
         String safe = name == null
                 ? ""
-                : Text.withoutControls(name)
+                : Text.withoutControls(EncodedWords.decode(name))
                         .replaceAll("[/\\\\:*?\"<>|\\n\\t]", "_")
                         .strip();
         if (safe.isEmpty() || safe.matches("\\.+")) {

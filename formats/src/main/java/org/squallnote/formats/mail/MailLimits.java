@@ -15,6 +15,15 @@ public final class MailLimits {
     /** How many leaf parts are looked at. */
     static final int MOST_PARTS = 500;
 
+    /** How many boundaries a message may declare; each is another level of nesting at worst. */
+    static final int MOST_BOUNDARIES = 60;
+
+    /** Of a header field this much is looked at, in characters: more than any mailer writes. */
+    static final int LONGEST_FIELD = 16_000;
+
+    /** Of a field that lists addresses or identifiers, which may be many, this much. */
+    static final int LONGEST_LIST_FIELD = 64_000;
+
     /** How many addresses of a field are kept. */
     static final int MOST_ADDRESSES = 200;
 

@@ -78,7 +78,7 @@ public final class MailParser {
     }
 
     private static MimeMessage open(byte[] raw, List<String> notices) {
-        try (InputStream in = new SharedByteArrayInputStream(raw)) {
+        try (InputStream in = new SharedByteArrayInputStream(MimeBounds.bounded(raw, notices))) {
             return new MimeMessage(SESSION, in);
         } catch (MessagingException | IOException e) {
             notices.add("This message is damaged and could not be read as mail.");
@@ -88,7 +88,8 @@ public final class MailParser {
 
     static Optional<String> header(MimeMessage message, String name) {
         try {
-            return Optional.ofNullable(message.getHeader(name, null));
+            return Optional.ofNullable(message.getHeader(name, null))
+                    .map(value -> EncodedWords.plain(Text.cut(value, MailLimits.LONGEST_LIST_FIELD)));
         } catch (MessagingException e) {
             return Optional.empty();
         }
@@ -113,7 +114,7 @@ public final class MailParser {
     private static List<Party> addresses(MimeMessage message, String field) {
         Optional<String> value;
         try {
-            value = Optional.ofNullable(message.getHeader(field, ","));
+            value = Optional.ofNullable(message.getHeader(field, ",")).map(MailParser::boundedAddresses);
         } catch (MessagingException e) {
             return List.of();
         }
@@ -144,20 +145,30 @@ public final class MailParser {
                 .toList();
     }
 
+    /** So much of a list of addresses as can be read without anybody waiting; it ends with a whole address. */
+    private static String boundedAddresses(String list) {
+        String bounded = list;
+        if (bounded.length() > MailLimits.LONGEST_LIST_FIELD) {
+            int end = bounded.lastIndexOf(',', MailLimits.LONGEST_LIST_FIELD);
+            bounded = bounded.substring(0, end > 0 ? end : MailLimits.LONGEST_LIST_FIELD);
+        }
+        // A comment within a comment is read once for each level around it.
+        bounded = EncodedWords.plain(bounded);
+        long open = bounded.chars().filter(c -> c == '(').count();
+        return open > MailLimits.MOST_ADDRESSES * 2 ? bounded.replace("(", "").replace(")", "") : bounded;
+    }
+
     private static Party party(InternetAddress address) {
+        String name = Optional.ofNullable(address.getPersonal()).orElse("");
         return new Party(
-                Text.cut(Optional.ofNullable(address.getPersonal()).orElse(""), 200),
+                Text.cut(name.contains("=?") ? Text.withoutControls(EncodedWords.decode(name)) : name, 200),
                 Text.cut(Optional.ofNullable(address.getAddress()).orElse(""), 320));
     }
 
     private static String subject(MimeMessage message) {
-        String subject;
-        try {
-            subject = Optional.ofNullable(message.getSubject()).orElse("");
-        } catch (MessagingException e) {
-            subject = "";
-        }
-        return Text.cut(Text.withoutControls(subject).replaceAll("\\s+", " ").strip(), MailLimits.LONGEST_SUBJECT);
+        String written = header(message, "Subject").orElse("");
+        String decoded = EncodedWords.decode(Text.cut(written, MailLimits.LONGEST_FIELD));
+        return Text.cut(Text.withoutControls(decoded).replaceAll("\\s+", " ").strip(), MailLimits.LONGEST_SUBJECT);
     }
 
     private static Optional<Instant> sentAt(MimeMessage message) {

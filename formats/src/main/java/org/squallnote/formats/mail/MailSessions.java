@@ -30,7 +30,10 @@ public final class MailSessions {
     }
 
     static Session forReading() {
-        return Session.getInstance(tolerant());
+        Properties properties = tolerant();
+        // Bytes that were never encoded come as they are, one character each, and are decoded by what they are.
+        properties.setProperty("mail.mime.allowutf8", "false");
+        return Session.getInstance(properties);
     }
 
     /** Session properties for reading; whoever opens a session of Jakarta Mail starts from these. */

@@ -258,4 +258,24 @@ class MailParserTest {
     private static byte[] bytes(String raw) {
         return raw.getBytes(StandardCharsets.UTF_8);
     }
+
+    @Test
+    void aSubjectIsReadWhateverItsBytes() {
+        assertThat(MailParser.parse("Subject: Gr\u00fc\u00dfe aus K\u00f6ln\n\nx".getBytes(StandardCharsets.ISO_8859_1))
+                        .subject())
+                .isEqualTo("Grüße aus Köln");
+        assertThat(parse("Subject: =?x-no-such-charset?Q?Gr=C3=BC=C3=9Fe?=\n\nx")
+                        .subject())
+                .isEqualTo("Grüße");
+        assertThat(parse("Subject: =?utf-8?B?R3LDvMM=?=\n =?utf-8?B?n2U=?=\n\nx")
+                        .subject())
+                .isEqualTo("Grüße");
+        assertThat(parse("Subject: =?utf-8*en?q?a_b?= and =?us-ascii?q?c?=\n\nx")
+                        .subject())
+                .isEqualTo("a b and c");
+        assertThat(parse("From: =?x-odd?Q?J=C3=BCrgen?= <j@x.example>\n\nx")
+                        .from()
+                        .name())
+                .isEqualTo("Jürgen");
+    }
 }
