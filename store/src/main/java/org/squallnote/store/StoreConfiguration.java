@@ -2,6 +2,7 @@ package org.squallnote.store;
 
 import java.util.List;
 import org.apache.ibatis.annotations.Mapper;
+import org.flywaydb.core.api.migration.JavaMigration;
 import org.mybatis.spring.annotation.MapperScan;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -20,6 +21,7 @@ import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
 import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.migration.MendMailIdentities;
 import org.squallnote.store.recipe.RecipeCandidate;
 import org.squallnote.store.settings.AccountSettings;
 import org.squallnote.store.thread.Awaiting;
@@ -30,6 +32,12 @@ import org.squallnote.store.type.StoreTypes;
 @Configuration(proxyBeanMethods = false)
 @MapperScan(basePackageClasses = StoreConfiguration.class, annotationClass = Mapper.class)
 public class StoreConfiguration {
+
+    /** Mends what earlier versions stored wrongly. */
+    @Bean
+    public JavaMigration mendMailIdentities() {
+        return new MendMailIdentities();
+    }
 
     /** The mapping of types and names. */
     @Bean

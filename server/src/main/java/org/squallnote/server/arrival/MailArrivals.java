@@ -1,13 +1,9 @@
 package org.squallnote.server.arrival;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,6 +16,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.MailIdentity;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
@@ -98,7 +95,7 @@ public class MailArrivals {
         Map<UUID, StoredMessage> fresh = new LinkedHashMap<>();
         int known = 0;
         for (ArrivedMail arrived : batch) {
-            String identity = identityOf(origin.owner(), arrived);
+            String identity = identityOf(arrived);
             Optional<UUID> before = messages.idOf(origin.owner(), identity);
             UUID id = before.orElseGet(() -> {
                 StoredMessage message = store(origin, arrived, identity, reader);
@@ -143,41 +140,11 @@ public class MailArrivals {
         }
     }
 
-    /**
-     * The Message-ID makes the identity. Where another message already has it, from another writer or with another
-     * date, some mailer has used it twice: then the content is added, so that none of the two is lost.
-     */
-    private String identityOf(UUID owner, ArrivedMail arrived) {
-        ParsedMail mail = arrived.mail();
-        if (mail.messageId().isEmpty()) {
-            return "h:" + digest(arrived.raw());
-        }
-        String identity = "m:" + mail.messageId().get();
-        Optional<StoredMessage> held = messages.idOf(owner, identity).flatMap(id -> messages.byId(owner, id));
-        boolean reused = held.isPresent()
-                && (!held.get().fromAddress().equals(mail.from().address())
-                        || !held.get().subject().equals(mail.subject())
-                        || (mail.sentAt().isPresent()
-                                && Duration.between(
-                                                        mail.sentAt().get(),
-                                                        held.get().sentAt())
-                                                .abs()
-                                                .compareTo(CLOCK_TOLERANCE)
-                                        > 0));
-        return reused
-                ? identity + "#"
-                        + digest((mail.from().address() + "\n" + mail.subject() + "\n" + mail.text())
-                                        .getBytes(StandardCharsets.UTF_8))
-                                .substring(0, 32)
-                : identity;
-    }
-
-    private static String digest(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java installation has no SHA-256", e);
-        }
+    private static String identityOf(ArrivedMail arrived) {
+        return arrived.mail()
+                .messageId()
+                .map(id -> MailIdentity.of(id, arrived.mail().from().address(), MailIdentity.rawDate(arrived.raw())))
+                .orElseGet(() -> MailIdentity.ofBytes(arrived.raw()));
     }
 
     private StoredMessage store(Origin origin, ArrivedMail arrived, String identity, AccountReader reader) {

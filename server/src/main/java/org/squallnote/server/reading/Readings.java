@@ -69,8 +69,8 @@ public class Readings {
             return false; // Only what came through a list is read otherwise when it answers me.
         }
         Optional<String> answered = message.channel() == Channel.CHAT
-                ? Optional.ofNullable(message.answers()).map(id -> "c:" + id)
-                : last(message.refs().list()).map(id -> "m:" + id);
+                ? Optional.ofNullable(message.answers())
+                : last(message.refs().list());
         return isMine(owner, answered);
     }
 
@@ -78,18 +78,18 @@ public class Readings {
         return list.isEmpty() ? Optional.empty() : Optional.of(list.get(list.size() - 1));
     }
 
-    private boolean isMine(UUID owner, Optional<String> identity) {
-        return identity.filter(id -> messages.countMine(owner, id) > 0).isPresent();
+    private boolean isMine(UUID owner, Optional<String> messageId) {
+        return messageId.filter(id -> messages.countMine(owner, id) > 0).isPresent();
     }
 
     /** Whether the mail that one with these references answers is mine. */
     public boolean answersMineByMail(UUID owner, List<String> references) {
-        return isMine(owner, last(references).map(id -> "m:" + id));
+        return isMine(owner, last(references));
     }
 
     /** Whether the chat message with that event id is mine. */
     public boolean isMineInChat(UUID owner, Optional<String> eventId) {
-        return isMine(owner, eventId.map(id -> "c:" + id));
+        return isMine(owner, eventId);
     }
 
     /** Reads a stored message again and writes what was found. */

@@ -65,9 +65,10 @@ public interface MessageStore {
     @Select("select id from message where owner = #{owner} and identity = #{identity}")
     Optional<UUID> idOf(@Param("owner") UUID owner, @Param("identity") String identity);
 
-    @Select("select count(*) from message where owner = #{owner} and identity = #{identity}"
+    /** How many messages of mine have this Message-ID or event id. */
+    @Select("select count(*) from message where owner = #{owner} and message_id = #{messageId}"
             + " and direction = 'OUTGOING'")
-    int countMine(@Param("owner") UUID owner, @Param("identity") String identity);
+    int countMine(@Param("owner") UUID owner, @Param("messageId") String messageId);
 
     /** The messages of a thread in the order sent; at most the newest thousand. */
     @Select("select * from (select * from message where owner = #{owner} and thread_id = #{threadId}"

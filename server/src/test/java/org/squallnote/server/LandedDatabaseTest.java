@@ -1,0 +1,88 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.squallnote.core.message.Channel;
+import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.store.source.Source;
+import org.squallnote.store.source.SourceStore;
+
+/** Starts the application on the database that the first landed version left, and finds everything in it. */
+class LandedDatabaseTest {
+
+    /** Three mails, dated eleven years ahead, had been stored again when they were moved to the archive and back. */
+    private static final int DOUBLED = 3;
+
+    private static final int MESSAGES = 101;
+
+    @Test
+    void everythingIsThereAndWhatWasStoredTwiceIsOneAgain(@TempDir Path data) throws IOException {
+        unpack(data);
+        try (ConfigurableApplicationContext application = start(data)) {
+            JdbcTemplate jdbc = application.getBean(JdbcTemplate.class);
+            assertThat(count(jdbc, "message")).isEqualTo(MESSAGES - DOUBLED);
+            assertThat(jdbc.queryForList(
+                            "select subject from message where subject like 'Dated ahead%' order by subject",
+                            String.class))
+                    .containsExactly("Dated ahead 0", "Dated ahead 1", "Dated ahead 2");
+            assertThat(jdbc.queryForList(
+                            "select identity from message where channel = 'MAIL' and message_id <> ''", String.class))
+                    .allMatch(identity -> identity.matches("m:\\S+ [0-9a-f]{32}"));
+            assertThat(count(
+                            jdbc,
+                            "message_place p where not exists (select 1 from message m where m.id = p.message_id)"))
+                    .isZero();
+            assertThat(count(jdbc, "thread t where not exists (select 1 from message m where m.thread_id = t.id)"))
+                    .isZero();
+            assertThat(count(jdbc, "follow_up")).isEqualTo(9);
+            assertThat(count(jdbc, "history")).isEqualTo(31);
+            passwordsAreReadable(application, jdbc);
+        }
+    }
+
+    private static void passwordsAreReadable(ConfigurableApplicationContext application, JdbcTemplate jdbc) {
+        UUID owner = jdbc.queryForObject("select id from account", UUID.class);
+        List<Source> sources = application.getBean(SourceStore.class).of(owner);
+        assertThat(sources).hasSize(3);
+        SourceSecrets secrets = application.getBean(SourceSecrets.class);
+        for (Source source : sources) {
+            String password = source.channel() == Channel.MAIL
+                    ? secrets.mailAccount(source).password()
+                    : secrets.chatSecret(source).password();
+            assertThat(password).isEqualTo("merrow-quay-demo");
+        }
+    }
+
+    private static int count(JdbcTemplate jdbc, String from) {
+        Integer count = jdbc.queryForObject("select count(*) from " + from, Integer.class);
+        return count == null ? -1 : count;
+    }
+
+    private static ConfigurableApplicationContext start(Path data) {
+        return new SpringApplication(Squallnote.class)
+                .run("--data=" + data, "--server.port=0", "--clock=2026-03-04T11:00:00Z", "--logging.level.root=error");
+    }
+
+    private static void unpack(Path data) throws IOException {
+        try (InputStream in = LandedDatabaseTest.class.getResourceAsStream("/landed/v1.zip");
+                ZipInputStream zip = new ZipInputStream(in)) {
+            ZipEntry entry;
+            while ((entry = zip.getNextEntry()) != null) {
+                Files.copy(zip, data.resolve(entry.getName()));
+            }
+        }
+    }
+}
