@@ -50,6 +50,10 @@ export class Problem extends Error {
   constructor(
     readonly status: number,
     message: string,
+    /** What is wrong with which field of the form that was sent. */
+    readonly fields: Readonly<Record<string, string>> = {},
+    /** After how many seconds a repetition may work; zero when that says nothing. */
+    readonly retryAfterSeconds = 0,
   ) {
     super(message)
   }
@@ -98,9 +102,20 @@ export async function unwrap<T>(
         listener()
       })
     }
-    throw new Problem(answer.response.status, detailOf(answer.error, answer.response.status))
+    throw new Problem(
+      answer.response.status,
+      detailOf(answer.error, answer.response.status),
+      fieldsOf(answer.error),
+      Number(answer.response.headers.get('Retry-After') ?? 0),
+    )
   }
   return answer.data as T
+}
+
+function fieldsOf(error: unknown): Record<string, string> {
+  return typeof error === 'object' && error !== null && 'fields' in error
+    ? (error.fields as Record<string, string>)
+    : {}
 }
 
 function detailOf(error: unknown, status: number): string {

@@ -19,6 +19,8 @@ export async function run(
   }>,
   topics: string[] = ALL,
   undoable: 'undoable' | 'final' = 'undoable',
+  /** Says a problem where it belongs; answers whether it did. */
+  saysProblem: (problem: unknown) => boolean = () => false,
 ): Promise<Done | undefined> {
   const header = commandHeader(newId())
   for (let attempt = 0; ; attempt++) {
@@ -37,7 +39,9 @@ export async function run(
         await new Promise((resolve) => setTimeout(resolve, 300 * 2 ** attempt))
         continue
       }
-      showProblem(problem)
+      if (!saysProblem(problem)) {
+        showProblem(problem)
+      }
       reload(topics)
       return undefined
     }

@@ -3,17 +3,21 @@ import { ref } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import Frame from '@/session/Frame.vue'
+import FieldError from '@/ui/FieldError.vue'
+import { useFieldErrors } from '@/ui/fieldErrors'
 
 const name = ref('')
 const signIn = ref('')
 const password = ref('')
 const problem = ref('')
 const busy = ref(false)
+const errors = useFieldErrors()
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 async function submit(): Promise<void> {
   busy.value = true
   problem.value = ''
+  errors.clear()
   try {
     await unwrap(
       client.POST('/api/accounts', {
@@ -22,7 +26,9 @@ async function submit(): Promise<void> {
     )
     await queryClient.invalidateQueries()
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    if (!errors.take(error)) {
+      problem.value = error instanceof Error ? error.message : String(error)
+    }
   } finally {
     busy.value = false
   }
@@ -42,6 +48,7 @@ async function submit(): Promise<void> {
       <label class="block"
         >Name to sign in with
         <input v-model="signIn" class="field" name="username" autocomplete="username" required />
+        <FieldError :of="errors.fields.value" name="signIn" />
       </label>
       <label class="block"
         >Password, ten characters or more
@@ -51,9 +58,9 @@ async function submit(): Promise<void> {
           type="password"
           name="password"
           autocomplete="new-password"
-          minlength="10"
           required
         />
+        <FieldError :of="errors.fields.value" name="password" />
       </label>
       <p class="text-ink-soft">Days are counted in {{ zone }}.</p>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import { ref } from 'vue'
-import { client, unwrap } from '@/api/client'
+import { client, Problem, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import Frame from '@/session/Frame.vue'
 
@@ -8,6 +9,26 @@ const signIn = ref('')
 const password = ref('')
 const problem = ref('')
 const busy = ref(false)
+/** Seconds until the next try is taken; it is made by itself then. */
+const waiting = ref(0)
+
+const countdown = useIntervalFn(
+  () => {
+    waiting.value -= 1
+    if (waiting.value <= 0) {
+      countdown.pause()
+      void submit()
+    }
+  },
+  1_000,
+  { immediate: false },
+)
+
+function stopWaiting(): void {
+  countdown.pause()
+  waiting.value = 0
+  problem.value = ''
+}
 
 async function submit(): Promise<void> {
   busy.value = true
@@ -18,7 +39,12 @@ async function submit(): Promise<void> {
     )
     await queryClient.invalidateQueries()
   } catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
+    if (error instanceof Problem && error.retryAfterSeconds > 0) {
+      waiting.value = error.retryAfterSeconds
+      countdown.resume()
+    } else {
+      problem.value = error instanceof Error ? error.message : String(error)
+    }
   } finally {
     busy.value = false
   }
@@ -30,7 +56,14 @@ async function submit(): Promise<void> {
     <form class="mt-4 space-y-3" @submit.prevent="void submit()">
       <label class="block"
         >Name
-        <input v-model="signIn" class="field" name="username" autocomplete="username" required />
+        <input
+          v-model="signIn"
+          class="field"
+          name="username"
+          autocomplete="username"
+          required
+          @input="stopWaiting"
+        />
       </label>
       <label class="block"
         >Password
@@ -41,10 +74,19 @@ async function submit(): Promise<void> {
           name="password"
           autocomplete="current-password"
           required
+          @input="stopWaiting"
         />
       </label>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>
-      <button class="btn btn-main w-full justify-center" type="submit" :disabled="busy">
+      <p v-if="waiting > 0" class="text-brass-ink" role="status" data-test="waiting">
+        The password was wrong several times. It is tried again in {{ waiting }}
+        {{ waiting === 1 ? 'second' : 'seconds' }}; nothing is locked.
+      </p>
+      <button
+        class="btn btn-main w-full justify-center"
+        type="submit"
+        :disabled="busy || waiting > 0"
+      >
         Sign in
       </button>
     </form>

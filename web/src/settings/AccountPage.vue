@@ -4,6 +4,10 @@ import { computed, reactive, ref, watch } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { queryClient, useSession } from '@/api/queries'
 import { showDone, showProblem } from '@/api/toasts'
+import InstallationSection from '@/settings/InstallationSection.vue'
+import SessionsSection from '@/settings/SessionsSection.vue'
+import FieldError from '@/ui/FieldError.vue'
+import { useFieldErrors } from '@/ui/fieldErrors'
 
 const session = useSession()
 const account = computed(() => session.data.value?.account ?? undefined)
@@ -24,28 +28,36 @@ const others = useQuery({
 })
 const fresh = reactive({ name: '', signIn: '', password: '' })
 const busy = ref(false)
+const mine = useFieldErrors()
+const theirs = useFieldErrors()
 
-async function attempt(work: () => Promise<string>): Promise<void> {
+async function attempt(
+  errors: ReturnType<typeof useFieldErrors>,
+  work: () => Promise<string>,
+): Promise<void> {
   busy.value = true
+  errors.clear()
   try {
     showDone(await work())
     await queryClient.invalidateQueries()
   } catch (problem) {
-    showProblem(problem)
+    if (!errors.take(problem)) {
+      showProblem(problem)
+    }
   } finally {
     busy.value = false
   }
 }
 
 const save = () =>
-  attempt(async () => {
+  attempt(mine, async () => {
     await unwrap(client.PUT('/api/account', { body: form }))
     Object.assign(form, { currentPassword: '', newPassword: '' })
     return 'Account saved'
   })
 
 const add = () =>
-  attempt(async () => {
+  attempt(theirs, async () => {
     const added = await unwrap(
       client.POST('/api/accounts', { body: { ...fresh, zone: form.zone } }),
     )
@@ -73,7 +85,9 @@ const add = () =>
         type="password"
         autocomplete="current-password"
         placeholder="only to change it"
-    /></label>
+      />
+      <FieldError :of="mine.fields.value" name="currentPassword" />
+    </label>
     <label
       >New password
       <input
@@ -81,11 +95,14 @@ const add = () =>
         class="field"
         type="password"
         autocomplete="new-password"
-        minlength="10"
         placeholder="ten characters or more"
-    /></label>
+      />
+      <FieldError :of="mine.fields.value" name="newPassword" />
+    </label>
     <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
   </form>
+  <SessionsSection />
+  <InstallationSection v-if="account?.administrator" />
   <section v-if="account?.administrator" class="mt-6 max-w-xl">
     <h2 class="font-semibold">Accounts in this installation</h2>
     <p class="text-ink-soft">Each one sees only its own messages and follow-ups.</p>
@@ -108,7 +125,9 @@ const add = () =>
           name="new-sign-in"
           autocomplete="off"
           required
-      /></label>
+        />
+        <FieldError :of="theirs.fields.value" name="signIn" />
+      </label>
       <label
         >Password
         <input
@@ -117,9 +136,10 @@ const add = () =>
           name="new-password"
           type="password"
           autocomplete="new-password"
-          minlength="10"
           required
-      /></label>
+        />
+        <FieldError :of="theirs.fields.value" name="password" />
+      </label>
       <p class="self-end">
         <button class="btn" type="submit" :disabled="busy">Add account</button>
       </p>

@@ -4,6 +4,8 @@ import { client, newId, unwrap, type SourceView, type TestStep } from '@/api/cli
 import { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
 import Steps from '@/settings/Steps.vue'
+import FieldError from '@/ui/FieldError.vue'
+import { useFieldErrors } from '@/ui/fieldErrors'
 
 const { source } = defineProps<{ source?: SourceView }>()
 const emit = defineEmits<{ done: [] }>()
@@ -17,14 +19,18 @@ const form = reactive({
 })
 const steps = ref<readonly TestStep[]>([])
 const busy = ref(false)
+const errors = useFieldErrors()
 const byToken = ref(false)
 
 async function test(): Promise<void> {
   busy.value = true
+  errors.clear()
   try {
     steps.value = (await unwrap(client.POST('/api/sources/chat/test', { body: form }))).steps
   } catch (problem) {
-    showProblem(problem)
+    if (!errors.take(problem)) {
+      showProblem(problem)
+    }
   } finally {
     busy.value = false
   }
@@ -45,6 +51,7 @@ async function save(): Promise<void> {
           }),
     ['SOURCES'],
     'final',
+    errors.take,
   )
   busy.value = false
   if (done) {
@@ -67,7 +74,9 @@ async function save(): Promise<void> {
           name="homeserver"
           required
           :readonly="source !== undefined"
-      /></label>
+        />
+        <FieldError :of="errors.fields.value" name="homeserver" />
+      </label>
       <template v-if="!source && !byToken">
         <label
           >User name

@@ -5,12 +5,15 @@ import { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
 import { emptyMailForm, mailFormOf, portFor } from '@/settings/mailForm'
 import Steps from '@/settings/Steps.vue'
+import FieldError from '@/ui/FieldError.vue'
+import { useFieldErrors } from '@/ui/fieldErrors'
 
 const { source } = defineProps<{ source?: SourceView }>()
 const emit = defineEmits<{ done: [] }>()
 const form = reactive(source ? mailFormOf(source) : emptyMailForm())
 const result = ref<MailTestResult | undefined>()
 const busy = ref(false)
+const errors = useFieldErrors()
 const ENCRYPTIONS = [
   { value: 'TLS', name: 'TLS' },
   { value: 'STARTTLS', name: 'STARTTLS' },
@@ -52,6 +55,7 @@ watch(
 
 async function test(): Promise<boolean> {
   busy.value = true
+  errors.clear()
   result.value = undefined
   try {
     const found = await unwrap(
@@ -65,7 +69,9 @@ async function test(): Promise<boolean> {
     form.archive ??= found.folders?.archive ?? null
     return found.passed
   } catch (problem) {
-    showProblem(problem)
+    if (!errors.take(problem)) {
+      showProblem(problem)
+    }
     return false
   } finally {
     busy.value = false
@@ -86,6 +92,7 @@ async function save(): Promise<void> {
     }
   }
   busy.value = true
+  errors.clear()
   const done = await run(
     (header) =>
       source
@@ -99,6 +106,7 @@ async function save(): Promise<void> {
           }),
     ['SOURCES'],
     'final',
+    errors.take,
   )
   busy.value = false
   if (done) {
@@ -140,7 +148,9 @@ async function save(): Promise<void> {
           autocomplete="new-password"
           :required="!source"
           :placeholder="source ? 'unchanged' : ''"
-      /></label>
+        />
+        <FieldError :of="errors.fields.value" name="password" />
+      </label>
     </div>
     <div class="grid gap-3 sm:grid-cols-2">
       <fieldset
@@ -152,8 +162,10 @@ async function save(): Promise<void> {
           {{ kind === 'imap' ? 'Receiving (IMAP)' : 'Sending (SMTP)' }}
         </legend>
         <label class="block"
-          >Host <input v-model.trim="form[kind].host" class="field" :name="`${kind}-host`" required
-        /></label>
+          >Host
+          <input v-model.trim="form[kind].host" class="field" :name="`${kind}-host`" required />
+          <FieldError :of="errors.fields.value" :name="`${kind}.host`" />
+        </label>
         <div class="mt-2 grid grid-cols-[90px_1fr] gap-2">
           <label
             >Port

@@ -8,7 +8,12 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Set;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** The folder that holds everything the application keeps: the database and, apart from it, the key. */
@@ -18,14 +23,35 @@ public class DataFolder {
     /** Port and token of the running application. */
     public static final String RUNNING = "running";
 
+    private static final Logger LOG = LoggerFactory.getLogger(DataFolder.class);
     private static final Set<PosixFilePermission> FOR_ME_ALONE = PosixFilePermissions.fromString("rwx------");
+    private static final Set<PosixFilePermission> FILE_FOR_ME_ALONE = PosixFilePermissions.fromString("rw-------");
 
     private final Path folder;
 
-    /** Makes the folder where it is missing, readable for the user of the application only. */
+    /** Makes the folder where it is missing; what was there before becomes readable for the application's user only. */
     public DataFolder(@Value("${data}") String folder) throws IOException {
         this.folder = Path.of(folder).toAbsolutePath();
         Files.createDirectories(this.folder, PosixFilePermissions.asFileAttribute(FOR_ME_ALONE));
+        closeToOthers(this.folder);
+    }
+
+    /** The database makes its files by itself; they are looked at again once it is open. */
+    @EventListener
+    void closeToOthers(ApplicationReadyEvent ready) throws IOException {
+        closeToOthers(folder);
+    }
+
+    private static void closeToOthers(Path folder) throws IOException {
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path path : all.toList()) {
+                if (!Files.isSymbolicLink(path) && Files.exists(path)) {
+                    Files.setPosixFilePermissions(path, Files.isDirectory(path) ? FOR_ME_ALONE : FILE_FOR_ME_ALONE);
+                }
+            }
+        } catch (UnsupportedOperationException e) {
+            LOG.warn("This file system knows no permissions; others on this machine may read the data folder", e);
+        }
     }
 
     /** A file in the folder. */
@@ -35,11 +61,8 @@ public class DataFolder {
 
     /** Writes a file that only the user of the application can read; it is never there in part. */
     public void writePrivately(String name, String content) throws IOException {
-        Path part = Files.createTempFile(
-                folder,
-                name,
-                ".part",
-                PosixFilePermissions.asFileAttribute(Set.copyOf(PosixFilePermissions.fromString("rw-------"))));
+        Path part =
+                Files.createTempFile(folder, name, ".part", PosixFilePermissions.asFileAttribute(FILE_FOR_ME_ALONE));
         Files.writeString(part, content, StandardCharsets.UTF_8);
         Files.move(part, file(name), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
     }

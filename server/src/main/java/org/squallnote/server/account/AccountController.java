@@ -14,7 +14,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +33,7 @@ class AccountController {
 
     private final AccountStore accounts;
     private final Sessions sessions;
-    private final PasswordEncoder passwords;
+    private final PasswordRules passwords;
     private final UuidV7 ids;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -42,7 +41,7 @@ class AccountController {
     AccountController(
             AccountStore accounts,
             Sessions sessions,
-            PasswordEncoder passwords,
+            PasswordRules passwords,
             UuidV7 ids,
             Clock clock,
             TransactionTemplate transaction) {
@@ -72,7 +71,7 @@ class AccountController {
     record NewAccount(
             @NotBlank @Size(max = 200) String signIn,
             @NotBlank @Size(max = 200) String name,
-            @Size(min = 10, max = 200) String password,
+            @Size(max = 200) String password,
             @NotBlank @Size(max = 60) String zone) {}
 
     record AccountChange(
@@ -122,13 +121,13 @@ class AccountController {
         }
         String signIn = body.signIn().strip().toLowerCase(Locale.ROOT);
         if (accounts.bySignIn(signIn).isPresent()) {
-            throw Refusal.invalid("Somebody already signs in as " + signIn + ". Choose another name.");
+            throw Refusal.field("signIn", "Somebody already signs in as " + signIn + ". Choose another name.");
         }
         Account account = new Account(
                 ids.next(),
                 signIn,
                 body.name().strip(),
-                hash(body.password()),
+                passwords.hashed("password", body.password(), List.of(signIn, body.name())),
                 zone(body.zone()),
                 first,
                 clock.instant());
@@ -156,13 +155,8 @@ class AccountController {
         Account old = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
         String hash = old.passwordHash();
         if (!body.newPassword().isEmpty()) {
-            if (body.newPassword().length() < 10) {
-                throw Refusal.invalid("A password needs at least ten characters. The old one still holds.");
-            }
-            if (!passwords.matches(body.currentPassword(), old.passwordHash())) {
-                throw Refusal.invalid("The current password is not right. Nothing was changed.");
-            }
-            hash = hash(body.newPassword());
+            sessions.prove(old, body.currentPassword(), "currentPassword", request);
+            hash = passwords.hashed("newPassword", body.newPassword(), List.of(old.signIn(), body.name()));
         }
         Account changed = new Account(
                 old.id(),
@@ -173,20 +167,19 @@ class AccountController {
                 old.administrator(),
                 old.createdAt());
         transaction.executeWithoutResult(status -> accounts.update(changed));
-        sessions.start(changed, request, response);
+        if (!hash.equals(old.passwordHash())) {
+            // Whoever knew the old one is signed out everywhere.
+            sessions.endOthers(me.accountId(), request);
+            sessions.start(changed, request, response);
+        }
         return view(changed);
-    }
-
-    private String hash(String password) {
-        return Optional.ofNullable(passwords.encode(password))
-                .orElseThrow(() -> Refusal.invalid("This password cannot be used."));
     }
 
     private static String zone(String zone) {
         try {
             return ZoneId.of(zone).getId();
         } catch (DateTimeException e) {
-            throw Refusal.invalid("There is no time zone " + zone + ". Use a name such as Europe/London.");
+            throw Refusal.field("zone", "There is no time zone " + zone + ". Use a name such as Europe/London.");
         }
     }
 

@@ -10,11 +10,12 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
-import org.springframework.security.web.authentication.HttpStatusEntryPoint;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
-import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.firewall.RequestRejectedHandler;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter;
+import org.squallnote.server.problem.ProblemWriter;
 
 /** Session cookie, CSRF token, and a content security policy without any inline script or style. */
 @Configuration(proxyBeanMethods = false)
@@ -26,8 +27,15 @@ public class SecurityConfiguration {
 
     /** Which requests need an account. */
     @Bean
-    public SecurityFilterChain security(HttpSecurity http, LocalToken localToken) {
-        return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers(localToken::isPresentedBy))
+    public SecurityFilterChain security(
+            HttpSecurity http,
+            LocalToken localToken,
+            AccountContexts contexts,
+            CsrfTokenRepository csrfTokens,
+            ProblemWriter problems) {
+        return http.csrf(csrf ->
+                        csrf.spa().csrfTokenRepository(csrfTokens).ignoringRequestMatchers(localToken::isPresentedBy))
+                .securityContext(context -> context.securityContextRepository(contexts))
                 .addFilterBefore(localToken, UsernamePasswordAuthenticationFilter.class)
                 .authorizeHttpRequests(requests -> requests.requestMatchers("/api/session")
                         .permitAll()
@@ -37,7 +45,15 @@ public class SecurityConfiguration {
                         .authenticated()
                         .anyRequest()
                         .permitAll())
-                .exceptionHandling(on -> on.authenticationEntryPoint(new HttpStatusEntryPoint(HttpStatus.UNAUTHORIZED)))
+                .exceptionHandling(on -> on.authenticationEntryPoint((request, response, e) -> problems.write(
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                "You are signed out. Sign in again; what you wrote is kept in this browser."))
+                        .accessDeniedHandler((request, response, e) -> problems.write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "This request does not come from an open page of this application, or the page is too old."
+                                        + " Nothing was changed. Load the page again.")))
                 .requestCache(cache -> cache.disable())
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(PAGE_POLICY))
                         .frameOptions(frames -> frames.sameOrigin())
@@ -45,10 +61,19 @@ public class SecurityConfiguration {
                 .build();
     }
 
-    /** Where a session keeps who is signed in. */
+    /** The page reads its token from a cookie and sends it back with every change. */
     @Bean
-    public SecurityContextRepository securityContextRepository() {
-        return new HttpSessionSecurityContextRepository();
+    public CsrfTokenRepository csrfTokens() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+        return tokens;
+    }
+
+    /** What the firewall keeps out, an address with tricks in it say, is told as everything else is. */
+    @Bean
+    public RequestRejectedHandler rejected(ProblemWriter problems) {
+        return (request, response, why) -> problems.write(
+                response, HttpStatus.BAD_REQUEST, "This address cannot be answered. Nothing was changed.");
     }
 
     /** How passwords are hashed. */

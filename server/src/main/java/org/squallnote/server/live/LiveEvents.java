@@ -9,12 +9,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
+import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyEmitter;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.squallnote.server.account.Sessions;
 
 /**
  * Tells the open pages of an account which topics have changed. Changes are collected for a tenth of a second, so that
@@ -94,6 +96,12 @@ public class LiveEvents {
     @Scheduled(fixedDelay = 20_000)
     void beat() {
         pages.keySet().forEach(owner -> send(owner, SseEmitter.event().comment("still here")));
+    }
+
+    /** Closes the streams of an account; the pages that are still signed in come back by themselves. */
+    @EventListener
+    void closeAll(Sessions.SomeEnded ended) {
+        pages.getOrDefault(ended.accountId(), List.of()).forEach(SseEmitter::complete);
     }
 
     private void send(UUID owner, SseEmitter.SseEventBuilder event) {

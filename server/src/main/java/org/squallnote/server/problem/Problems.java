@@ -1,8 +1,12 @@
 package org.squallnote.server.problem;
 
+import java.time.DateTimeException;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -20,12 +24,24 @@ import org.squallnote.store.StaleVersionException;
 @RestControllerAdvice
 public class Problems extends ResponseEntityExceptionHandler {
 
+    /** The member of a problem that says what is wrong with which field of a form. */
+    static final String FIELDS = "fields";
+
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     /** What the application refuses. */
     @ExceptionHandler(Refusal.class)
-    public ProblemDetail refused(Refusal refusal) {
-        return ProblemDetail.forStatusAndDetail(refusal.status(), String.valueOf(refusal.getMessage()));
+    public ResponseEntity<ProblemDetail> refused(Refusal refusal) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(refusal.status(), String.valueOf(refusal.getMessage()));
+        if (!refusal.fields().isEmpty()) {
+            problem.setProperty(FIELDS, refusal.fields());
+        }
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(refusal.status());
+        if (refusal.retryAfterSeconds() > 0) {
+            answer.header(HttpHeaders.RETRY_AFTER, String.valueOf(refusal.retryAfterSeconds()));
+        }
+        return answer.body(problem);
     }
 
     /** A change based on an old version. */
@@ -49,6 +65,15 @@ public class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, String.valueOf(invalid.getMessage()));
     }
 
+    /** A number or a date that lies beyond what can be counted or stored, or a text that is too long. */
+    @ExceptionHandler({DateTimeException.class, ArithmeticException.class, DataIntegrityViolationException.class})
+    public ProblemDetail beyondBounds(Exception problem) {
+        LOG.debug("Refused for its size", problem);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.UNPROCESSABLE_CONTENT,
+                "A date, a number or a text in this is larger than can be kept. Nothing was changed.");
+    }
+
     /** Everything unforeseen. */
     @ExceptionHandler(Exception.class)
     public ProblemDetail unforeseen(Exception problem) {
@@ -61,11 +86,27 @@ public class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleMethodArgumentNotValid(
             MethodArgumentNotValidException problem, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String detail = problem.getBindingResult().getFieldErrors().stream()
-                .map(error -> error.getField() + " " + error.getDefaultMessage())
-                .sorted()
-                .collect(Collectors.joining("; ", "This cannot be used: ", "."));
-        return ResponseEntity.unprocessableContent()
-                .body(ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, detail));
+        Map<String, String> fields = new TreeMap<>();
+        problem.getBindingResult()
+                .getFieldErrors()
+                .forEach(error ->
+                        fields.merge(error.getField(), String.valueOf(error.getDefaultMessage()), (one, other) -> one));
+        return ResponseEntity.unprocessableContent().body(ofFields(fields));
+    }
+
+    /** A problem of some fields of a form, each with what is wrong with it. */
+    static ProblemDetail ofFields(Map<String, String> fields) {
+        String detail = fields.entrySet().stream()
+                .map(entry -> entry.getKey() + " " + entry.getValue())
+                .collect(Collectors.joining("; ", "This cannot be used: ", ". Nothing was changed."));
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, detail);
+        problem.setProperty(FIELDS, fields);
+        return problem;
+    }
+
+    /** What is missing in a body. */
+    @ExceptionHandler(MissingFields.class)
+    public ProblemDetail missing(MissingFields missing) {
+        return ofFields(missing.fields());
     }
 }

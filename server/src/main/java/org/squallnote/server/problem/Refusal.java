@@ -1,5 +1,6 @@
 package org.squallnote.server.problem;
 
+import java.util.Map;
 import org.springframework.http.HttpStatus;
 
 /** A request that cannot be done, with a sentence that says what happened, what is safe and what to do. */
@@ -7,9 +8,23 @@ public final class Refusal extends RuntimeException {
 
     private final HttpStatus status;
 
-    private Refusal(HttpStatus status, String detail) {
+    private final Map<String, String> fields;
+    private final long retryAfterSeconds;
+
+    private Refusal(HttpStatus status, String detail, Map<String, String> fields, long retryAfterSeconds) {
         super(detail);
         this.status = status;
+        this.fields = fields;
+        this.retryAfterSeconds = retryAfterSeconds;
+    }
+
+    private Refusal(HttpStatus status, String detail) {
+        this(status, detail, Map.of(), 0);
+    }
+
+    /** One field of a form cannot be used as it is. */
+    public static Refusal field(String field, String detail) {
+        return new Refusal(HttpStatus.UNPROCESSABLE_CONTENT, detail, Map.of(field, detail), 0);
     }
 
     /** There is no such thing, or it belongs to somebody else; which of the two is not told. */
@@ -32,14 +47,29 @@ public final class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.FORBIDDEN, detail);
     }
 
-    /** Too many attempts. */
-    public static Refusal tooMany(String detail) {
-        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, detail);
+    /** Too many attempts; the next one is possible after some seconds. */
+    public static Refusal tooMany(String detail, long retryAfterSeconds) {
+        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, detail, Map.of(), retryAfterSeconds);
+    }
+
+    /** Something that it depends on did not answer in time. */
+    public static Refusal unavailable(String detail) {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, detail);
     }
 
     /** Signing in is needed or failed. */
     public static Refusal unauthorized(String detail) {
         return new Refusal(HttpStatus.UNAUTHORIZED, detail);
+    }
+
+    /** What is wrong with which field; empty when it is no field's. */
+    public Map<String, String> fields() {
+        return fields;
+    }
+
+    /** After how many seconds a repetition may work; zero when that says nothing. */
+    public long retryAfterSeconds() {
+        return retryAfterSeconds;
     }
 
     /** The status it is answered with. */

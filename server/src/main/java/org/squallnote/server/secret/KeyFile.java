@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.UUID;
 import javax.crypto.Cipher;
+import javax.crypto.Mac;
 import javax.crypto.SecretKey;
 import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
@@ -53,6 +54,22 @@ class KeyFile {
     byte[] decrypt(UUID sourceId, byte[] stored) {
         byte[] nonce = Arrays.copyOf(stored, NONCE_BYTES);
         return run(Cipher.DECRYPT_MODE, sourceId, nonce, Arrays.copyOfRange(stored, NONCE_BYTES, stored.length));
+    }
+
+    /** A keyed digest, by a key of its own for each purpose: what carries it was made here. */
+    byte[] mac(String purpose, byte[] data) {
+        byte[] ofPurpose = hmac(key.getEncoded(), purpose.getBytes(StandardCharsets.UTF_8));
+        return hmac(ofPurpose, data);
+    }
+
+    private static byte[] hmac(byte[] with, byte[] data) {
+        try {
+            Mac mac = Mac.getInstance("HmacSHA256");
+            mac.init(new SecretKeySpec(with, "HmacSHA256"));
+            return mac.doFinal(data);
+        } catch (GeneralSecurityException e) {
+            throw new IllegalStateException("This Java installation has no HMAC-SHA-256", e);
+        }
     }
 
     private byte[] run(int mode, UUID sourceId, byte[] nonce, byte[] input) {

@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -47,11 +48,20 @@ class SourceController {
     private final Sources sources;
     private final SourceSecrets secrets;
     private final MessageStore messages;
+    private final Destinations destinations;
+    private final BoundedTest tests;
 
-    SourceController(Sources sources, SourceSecrets secrets, MessageStore messages) {
+    SourceController(
+            Sources sources,
+            SourceSecrets secrets,
+            MessageStore messages,
+            Destinations destinations,
+            BoundedTest tests) {
         this.sources = sources;
         this.secrets = secrets;
         this.messages = messages;
+        this.destinations = destinations;
+        this.tests = tests;
     }
 
     record Server(
@@ -148,16 +158,20 @@ class SourceController {
     }
 
     @PostMapping("/api/sources/mail/test")
-    MailTestResult testMail(
+    CompletableFuture<MailTestResult> testMail(
             @Me SignedIn me,
             @Valid @RequestBody MailForm form,
             @RequestParam(required = false) @Nullable UUID sourceId) {
-        MailAccount account = form.account();
-        if (form.password().isEmpty()) {
-            account = sources.stored(me, sourceId, account.settings(), account.address())
-                    .orElse(account);
-        }
-        MailTest.Result result = MailTest.run(account);
+        MailAccount entered = form.account();
+        destinations.check(me, entered.settings());
+        MailAccount account = form.password().isEmpty()
+                ? sources.stored(me, sourceId, entered.settings(), entered.address())
+                        .orElse(entered)
+                : entered;
+        return tests.run(() -> view(MailTest.run(account)));
+    }
+
+    private static MailTestResult view(MailTest.Result result) {
         return new MailTestResult(
                 result.passed(),
                 result.steps(),
@@ -168,6 +182,7 @@ class SourceController {
     @PostMapping("/api/sources/mail/{id}")
     @ResponseStatus(HttpStatus.CREATED)
     Done addMail(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody MailForm form) {
+        destinations.check(me, form.account().settings());
         return sources.addMail(me, commandId, common(id, form), form.account());
     }
 
@@ -178,6 +193,8 @@ class SourceController {
             @PathVariable UUID id,
             @RequestParam int version,
             @Valid @RequestBody MailForm form) {
+        sources.get(me, id);
+        destinations.check(me, form.account().settings());
         return sources.changeMail(me, commandId, common(id, form), version, form.account());
     }
 
@@ -186,15 +203,23 @@ class SourceController {
     }
 
     @PostMapping("/api/sources/chat/test")
-    ChatTestResult testChat(@Valid @RequestBody ChatForm form) {
-        ChatTest.Result result = tryChat(UUID.randomUUID(), form);
-        return new ChatTestResult(result.passed(), result.steps());
+    CompletableFuture<ChatTestResult> testChat(@Me SignedIn me, @Valid @RequestBody ChatForm form) {
+        destinations.checkAddress(me, form.homeserver());
+        return tests.run(() -> {
+            ChatTest.Result result = tryChat(UUID.randomUUID(), form);
+            return new ChatTestResult(result.passed(), result.steps());
+        });
     }
 
     @PostMapping("/api/sources/chat/{id}")
     @ResponseStatus(HttpStatus.CREATED)
-    Done addChat(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody ChatForm form) {
-        ChatTest.Result result = tryChat(id, form);
+    CompletableFuture<Done> addChat(
+            @Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody ChatForm form) {
+        destinations.checkAddress(me, form.homeserver());
+        return tests.run(() -> addTested(me, commandId, id, form, tryChat(id, form)));
+    }
+
+    private Done addTested(SignedIn me, UUID commandId, UUID id, ChatForm form, ChatTest.Result result) {
         if (result.signedIn().isEmpty()) {
             throw Refusal.invalid(
                     result.steps().get(result.steps().size() - 1).detail() + " The account was not added.");

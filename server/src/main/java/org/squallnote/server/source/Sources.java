@@ -109,8 +109,14 @@ class Sources {
         return done;
     }
 
-    /** Changes the settings of a mail account; an empty password keeps the one that is stored. */
+    /**
+     * Changes the settings of a mail account; an empty password keeps the one that is stored, as long as it goes to where
+     * it went before.
+     */
     Done changeMail(SignedIn me, UUID commandId, Common common, int version, MailAccount account) {
+        if (account.password().isEmpty()) {
+            keptFor(get(me, common.id()), account.settings());
+        }
         return change(me, commandId, common.id(), version, "Changed the settings of " + common.name(), old -> {
             byte[] secret = account.password().isEmpty() ? old.secret() : secrets.encrypt(old.id(), account.password());
             return with(
@@ -192,8 +198,18 @@ class Sources {
     Optional<MailAccount> stored(SignedIn me, @Nullable UUID id, MailSettings settings, String address) {
         return Optional.ofNullable(id)
                 .flatMap(known -> store.byId(me.accountId(), known))
-                .map(source -> new MailAccount(
-                        address, settings, secrets.mailAccount(source).password()));
+                .map(source -> new MailAccount(address, settings, keptFor(source, settings)));
+    }
+
+    /** The stored password; it is given to no server, user or certificate but those that it was entered for. */
+    private String keptFor(Source source, MailSettings settings) {
+        if (source.removedAt() != null || !secrets.mailSettings(source).hasSameDestination(settings)) {
+            throw Refusal.field(
+                    "password",
+                    "A server, the user or the certificate is another one now, so the password is needed again. Nothing was"
+                            + " sent or changed.");
+        }
+        return secrets.mailAccount(source).password();
     }
 
     static Source withSecret(Source s, byte[] secret) {

@@ -25,6 +25,11 @@ final class HomeserverAddress {
             throw new IllegalArgumentException(
                     "The address of a homeserver starts with https://, such as https://chat.merrowquay.example.");
         }
+        boolean bare = uri.getRawPath() == null || uri.getRawPath().isEmpty();
+        if (!bare || uri.getRawQuery() != null || uri.getRawFragment() != null || uri.getRawUserInfo() != null) {
+            throw new IllegalArgumentException(
+                    "The address of a homeserver is its name and nothing behind it: " + scheme + "://" + host + ".");
+        }
         if (scheme.equals("http") && !isThisMachine(host)) {
             throw new IllegalArgumentException(
                     "Over http the password could be read on the way to " + host + ". Use https.");

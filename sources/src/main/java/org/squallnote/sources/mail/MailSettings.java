@@ -21,6 +21,14 @@ public record MailSettings(
         Optional<String> archive,
         Optional<String> pinnedCertificate) {
 
+    /** Whether a password would go to the same servers, for the same user, with the same certificate accepted. */
+    public boolean hasSameDestination(MailSettings other) {
+        return imap.equals(other.imap)
+                && smtp.equals(other.smtp)
+                && user.equals(other.user)
+                && pinnedCertificate.equals(other.pinnedCertificate);
+    }
+
     /** A server and how to talk to it. */
     public record Server(String host, int port, Encryption encryption) {}
 }
