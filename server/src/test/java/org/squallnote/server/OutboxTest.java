@@ -14,12 +14,15 @@ import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.test.context.TestPropertySource;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.standins.chat.Homeserver;
 import org.squallnote.standins.mail.MailStandIn;
 import org.squallnote.store.account.Account;
+import org.squallnote.store.source.Source;
 import tools.jackson.databind.JsonNode;
 
 /** With real engines against the stand-ins: what is decided here happens there, once. */
@@ -28,6 +31,9 @@ class OutboxTest extends ServerTest {
 
     private static final String ME = "ines.own@merrowquay.example";
     private static final String TILDA = "tilda@brandt-cranes.example";
+
+    @Autowired
+    private OutboxRunner.Tools tools;
 
     private MailStandIn server;
     private Homeserver chat;
@@ -39,10 +45,11 @@ class OutboxTest extends ServerTest {
         server.addMailbox(ME, "secret");
         server.addMailbox(TILDA, "secret");
         server.addFolder(ME, "Sent");
+        server.addFolder(ME, "Archive");
         chat = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         UUID id = UUID.randomUUID();
-        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", false, MONDAY));
-        me = new SignedIn(id, "Ines", "Europe/London", false);
+        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
+        me = new SignedIn(id, "Ines", "Europe/London", true);
         server.put(ME, "INBOX", raw(), MONDAY);
         change(me, HttpMethod.POST, "/api/sources/mail/" + UUID.randomUUID(), form());
         until(() -> get(me, "/api/threads?turn=WITH_ME").path("lines").size() == 1);
@@ -114,6 +121,83 @@ class OutboxTest extends ServerTest {
                 && server.messages(ME, "Archive").isEmpty());
         assertThat(get(me, "/api/messages/" + message()).path("decision").asString(""))
                 .isEqualTo("UNDECIDED");
+    }
+
+    @Test
+    void aMailWithoutAnIdentifierIsBroughtBackToo() throws Exception {
+        byte[] bare = ("From: Tilda <" + TILDA + ">\r\nTo: <" + ME
+                        + ">\r\nSubject: No identifier\r\n\r\nCould you look at it?\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+        server.put(ME, "INBOX", bare, MONDAY.plusSeconds(60));
+        until(() -> count("select count(*) from message where owner = ? and message_id = ''") == 1);
+        String id = String.valueOf(jdbc.queryForObject(
+                "select id from message where owner = ? and message_id = ''", UUID.class, me.accountId()));
+        String command = change(me, HttpMethod.POST, "/api/messages/" + id + "/nothing", "");
+        until(() -> server.messages(ME, "Archive").size() == 1);
+        until(() -> get(me, "/api/outbox").isEmpty());
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        until(() -> server.messages(ME, "Archive").isEmpty()
+                && server.messages(ME, "INBOX").size() == 2);
+        assertThat(count("select count(*) from message where owner = ?")).isEqualTo(2);
+    }
+
+    @Test
+    void whatCannotBeBroughtBackIsSaid() throws Exception {
+        String command = change(me, HttpMethod.POST, "/api/messages/" + message() + "/nothing", "");
+        until(() -> server.messages(ME, "Archive").size() == 1);
+        until(() -> get(me, "/api/outbox").isEmpty());
+        server.clear(ME, "Archive");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        until(() -> get(me, "/api/outbox").path(0).path("state").asString("").equals("FAILED"));
+        assertThat(get(me, "/api/outbox").path(0).path("lastError").asString(""))
+                .contains("The mail is no longer in Archive");
+    }
+
+    @Test
+    void twoWorkersDoEverythingOnce() throws Exception {
+        for (int i = 0; i < 12; i++) {
+            server.put(
+                    ME,
+                    "INBOX",
+                    ("Message-ID: <w" + i + "@x.example>\r\nFrom: Tilda <" + TILDA + ">\r\nTo: <" + ME
+                                    + ">\r\nSubject: Work " + i + "\r\n\r\nCould you send list " + i + "?\r\n")
+                            .getBytes(StandardCharsets.UTF_8),
+                    MONDAY.plusSeconds(i));
+        }
+        until(() -> count("select count(*) from message where owner = ?") == 13);
+        Source source = sources.of(me.accountId()).get(0);
+        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty())) {
+            second.start();
+            for (int i = 0; i < 12; i++) {
+                change(
+                        me,
+                        HttpMethod.POST,
+                        "/api/messages/" + messageId(me, "w" + i + "@x.example") + "/answer",
+                        "{\"text\":\"List " + i + "\",\"toAll\":false}");
+                second.wake();
+            }
+            until(() -> get(me, "/api/outbox").isEmpty());
+        }
+        assertThat(server.messages(TILDA, "INBOX")).hasSize(12);
+        assertThat(server.messages(ME, "Sent")).hasSize(12);
+        assertThat(count("select count(*) from outbox where owner = ? and state <> 'DONE'"))
+                .isZero();
+    }
+
+    @Test
+    void anAnswerThatTheUserSaysWentOutLiesAmongTheSent() throws Exception {
+        server.close();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message() + "/answer",
+                "{\"text\":\"By another way.\",\"toAll\":false}");
+        String entry = String.valueOf(jdbc.queryForObject(
+                "select id from outbox where owner = ? and kind = 'SEND_MAIL'", UUID.class, me.accountId()));
+        jdbc.update("update outbox set state = 'UNCERTAIN' where id = ?", UUID.fromString(entry));
+        change(me, HttpMethod.POST, "/api/outbox/" + entry + "/went-out", "");
+        assertThat(count("select count(*) from outbox where owner = ? and kind = 'APPEND_SENT'"))
+                .isEqualTo(1);
     }
 
     @Test

@@ -4,9 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.time.WorkingTime;
 
 class IntakeRulesTest {
 
@@ -32,5 +38,16 @@ class IntakeRulesTest {
         assertThat(Heap.of(Nature.BULK, true)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.BOUNCE, false)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.INVITATION, false)).isEqualTo(Heap.ASKS_YOU);
+    }
+
+    @Test
+    void anAnswerIsWantedByTheNamedDateElseAfterTheUsualWorkingDays() {
+        WorkingTime office = WorkingTime.officeHours(ZoneId.of("Europe/London"));
+        Instant fridayEvening = Instant.parse("2026-03-06T18:00:00Z");
+        assertThat(WantedBy.of(Optional.empty(), Optional.empty(), fridayEvening, office, 2))
+                .isEqualTo(LocalDateTime.of(2026, 3, 10, 23, 59));
+        assertThat(WantedBy.of(
+                        Optional.of(LocalDate.of(2026, 3, 9)), Optional.of(LocalTime.NOON), fridayEvening, office, 2))
+                .isEqualTo(LocalDateTime.of(2026, 3, 9, 12, 0));
     }
 }

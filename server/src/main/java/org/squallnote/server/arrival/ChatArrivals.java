@@ -178,7 +178,8 @@ public class ChatArrivals {
         StoredMessage unread = toStore(source, event, room);
         boolean answersMine = readings.isMineInChat(source.owner(), event.answers());
         Reading reading = reader.read(ReadableMessage.chat(unread, room, answersMine), unread.direction());
-        Found found = Readings.found(reader, unread.party(), null, unread.nature(), unread.direction(), reading);
+        Found found = Readings.found(
+                reader, unread.party(), null, unread.nature(), unread.direction(), unread.sentAt(), reading);
         messages.insert(unread);
         messages.insertRaw(source.owner(), unread.id(), event.raw().getBytes(StandardCharsets.UTF_8));
         messages.found(source.owner(), unread.id(), found);

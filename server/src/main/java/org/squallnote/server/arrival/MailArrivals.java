@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
@@ -157,8 +158,14 @@ public class MailArrivals {
         boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
                 && readings.answersMineByMail(origin.owner(), mail.references());
         Reading reading = reader.read(ReadableMessage.mail(mail, mail.text(), sentAt, answersMine), direction);
-        StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, reader, reading);
+        String list = ReadableMessage.listAddress(mail.headers());
+        String party = list == null ? mail.from().address() : list;
+        Found found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
+        StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, list, found);
         messages.insert(message);
+        if (found.wantedBy() != null) {
+            messages.setWantedBy(origin.owner(), message.id(), found.wantedBy());
+        }
         messages.insertRaw(origin.owner(), message.id(), arrived.raw());
         readings.keep(reader, message, reading);
         return message;
@@ -170,12 +177,9 @@ public class MailArrivals {
             String identity,
             Direction direction,
             Instant sentAt,
-            AccountReader reader,
-            Reading reading) {
+            @Nullable String list,
+            Found found) {
         ParsedMail mail = arrived.mail();
-        String list = ReadableMessage.listAddress(mail.headers());
-        String party = list == null ? mail.from().address() : list;
-        Found found = Readings.found(reader, party, null, reading.nature(), direction, reading);
         String baseSubject = BaseSubject.of(mail.subject()).text();
         UUID component = threads.componentFor(origin.owner(), mail, baseSubject, sentAt);
         return new StoredMessage(

@@ -3,16 +3,12 @@ package org.squallnote.server.intake;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -41,7 +37,7 @@ import org.squallnote.store.source.SourceStore;
 @RestController
 class IntakeController {
 
-    /** The list shows this many of each heap at most, the newest; the counts say how many there are. */
+    /** The list shows this many of each heap at most: of what asks those that are wanted first, of the others the newest. */
     private static final int MOST_OF_A_HEAP = 200;
 
     private final MessageStore messages;
@@ -92,7 +88,6 @@ class IntakeController {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, me.zoneId());
         WorkingTime workingTime = workingTimes.of(me.accountId());
-        int replyDays = workingTimes.settings(me.accountId()).replyDays();
         Map<UUID, String> sourceNames = new HashMap<>();
         sources.of(me.accountId()).forEach(source -> sourceNames.put(source.id(), source.name()));
         Map<String, String> roomNames = new HashMap<>();
@@ -101,14 +96,9 @@ class IntakeController {
         List<IntakeLine> lines = new ArrayList<>();
         for (Heap heap : Heap.values()) {
             counts.put(heap, 0);
-            List<IntakeRow> rows =
-                    new ArrayList<>(messages.intake(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP));
-            if (heap == Heap.ASKS_YOU) {
-                Map<UUID, LocalDateTime> due = new HashMap<>();
-                rows.forEach(row -> due.put(row.id(), due(row, me.zoneId(), workingTime, replyDays)));
-                rows.sort(Comparator.comparing((IntakeRow row) -> due.getOrDefault(row.id(), LocalDateTime.MAX))
-                        .thenComparing(IntakeRow::sentAt));
-            }
+            List<IntakeRow> rows = heap == Heap.ASKS_YOU
+                    ? messages.intakeByWanted(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP)
+                    : messages.intake(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP);
             rows.forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
         }
         int total = 0;
@@ -123,14 +113,6 @@ class IntakeController {
                 .map(row -> line(row, now, workingTime, sourceNames, roomNames))
                 .toList();
         return new IntakeView(total, counts, lines, putOff, choices);
-    }
-
-    /** Until when an answer is wanted: the date that the message names, else as long as answers usually take. */
-    private static LocalDateTime due(IntakeRow row, ZoneId zone, WorkingTime workingTime, int replyDays) {
-        LocalDate named = row.replyDay();
-        LocalDate day =
-                named == null ? workingTime.addWorkingDays(LocalDate.ofInstant(row.sentAt(), zone), replyDays) : named;
-        return day.atTime(Optional.ofNullable(row.replyTime()).orElse(LocalTime.MAX));
     }
 
     /** The kinds of messages that the rule puts into a heap. */

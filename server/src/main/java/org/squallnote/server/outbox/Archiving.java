@@ -81,7 +81,7 @@ public class Archiving {
                 kind,
                 messageId + " " + commandId,
                 messageId,
-                new Payloads.Move(place.folder(), to, place.uidValidity(), place.uid(), id),
+                new Payloads.Move(place.folder(), to, place.uidValidity(), place.uid(), id, null, null),
                 true);
     }
 

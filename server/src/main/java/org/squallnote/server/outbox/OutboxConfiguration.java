@@ -7,6 +7,7 @@ import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.outbox.OutboxStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -20,10 +21,11 @@ class OutboxConfiguration {
             Outbox outbox,
             OwnerLocks locks,
             MailArrivals arrivals,
+            MessageStore messages,
             SourceSecrets secrets,
             LiveEvents live,
             Clock clock,
             JsonMapper json) {
-        return new OutboxRunner.Tools(store, outbox, locks, arrivals, secrets, live, clock, json);
+        return new OutboxRunner.Tools(store, outbox, locks, arrivals, messages, secrets, live, clock, json);
     }
 }

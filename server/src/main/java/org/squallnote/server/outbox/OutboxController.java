@@ -34,6 +34,7 @@ import tools.jackson.databind.json.JsonMapper;
 class OutboxController {
 
     private final OutboxStore store;
+    private final Outbox outbox;
     private final MessageStore messages;
     private final MailArrivals arrivals;
     private final Commands commands;
@@ -43,6 +44,7 @@ class OutboxController {
 
     OutboxController(
             OutboxStore store,
+            Outbox outbox,
             MessageStore messages,
             MailArrivals arrivals,
             Commands commands,
@@ -50,6 +52,7 @@ class OutboxController {
             Clock clock,
             JsonMapper json) {
         this.store = store;
+        this.outbox = outbox;
         this.messages = messages;
         this.arrivals = arrivals;
         this.commands = commands;
@@ -118,6 +121,15 @@ class OutboxController {
                 arrivals.takeIn(
                         new MailArrivals.Origin(me.accountId(), entry.sourceId(), "", 0, true, false),
                         List.of(new ArrivedMail(0, clock.instant(), raw, MailParser.parse(raw))));
+                outbox.add(
+                        me.accountId(),
+                        entry.sourceId(),
+                        commandId,
+                        OutboxKind.APPEND_SENT,
+                        entry.identity(),
+                        entry.messageId(),
+                        json.readTree(entry.payload()),
+                        false);
             }
             changes.label("Noted as sent: " + about(me, entry));
         });

@@ -23,8 +23,11 @@ import org.squallnote.sources.chat.ChatAnswer;
 import org.squallnote.sources.chat.ChatProblem;
 import org.squallnote.sources.chat.ChatSync;
 import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.sources.mail.MailAt;
 import org.squallnote.sources.mail.MailCourier;
 import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMessage;
 import org.squallnote.store.outbox.OutboxEntry;
 import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.outbox.OutboxState;
@@ -51,6 +54,7 @@ public final class OutboxRunner implements AutoCloseable {
             Outbox outbox,
             OwnerLocks locks,
             MailArrivals arrivals,
+            MessageStore messages,
             SourceSecrets secrets,
             LiveEvents live,
             Clock clock,
@@ -170,10 +174,26 @@ public final class OutboxRunner implements AutoCloseable {
                 repeatable(
                         entry,
                         () -> tools.secrets().mailSettings(source).sent().ifPresent(folder -> append(folder, entry)));
-            case ARCHIVE -> repeatable(entry, () -> move(entry, false));
-            case UNARCHIVE -> repeatable(entry, () -> move(entry, true));
+            case ARCHIVE -> repeatable(entry, () -> archive(entry));
+            case UNARCHIVE -> afterwards(entry, OutboxKind.ARCHIVE, () -> bringBack(entry));
             case MARK_READ -> repeatable(entry, () -> mark(entry, true));
-            case MARK_UNREAD -> repeatable(entry, () -> mark(entry, false));
+            case MARK_UNREAD ->
+                afterwards(entry, OutboxKind.MARK_READ, () -> repeatable(entry, () -> mark(entry, false)));
+        }
+    }
+
+    /**
+     * Takes back what was done by another entry: cancels that when it still waits for another try, leaves it alone while
+     * it is under way, and reverses it once it is done.
+     */
+    private void afterwards(OutboxEntry entry, OutboxKind reversed, Runnable reverse) {
+        Optional<OutboxEntry> first = tools.store().byIdentity(source.owner(), source.id(), reversed, entry.identity());
+        boolean waits =
+                first.filter(found -> found.state() == OutboxState.WAITING).isPresent();
+        if (waits && move(first.orElseThrow(), OutboxState.WAITING, OutboxState.CANCELLED, "") == 1) {
+            move(entry, OutboxState.WAITING, OutboxState.CANCELLED, "");
+        } else if (first.filter(found -> found.state() == OutboxState.UNDER_WAY).isEmpty()) {
+            reverse.run();
         }
     }
 
@@ -186,11 +206,7 @@ public final class OutboxRunner implements AutoCloseable {
 
     private void sendMail(OutboxEntry entry) {
         byte[] raw = raw(entry);
-        MailCourier.Sending sending = courier().send(raw, () -> {
-            if (move(entry, OutboxState.WAITING, OutboxState.UNDER_WAY, "") == 0) {
-                throw new IllegalArgumentException("It was taken back at the last moment.");
-            }
-        });
+        MailCourier.Sending sending = courier().send(raw, () -> claim(entry));
         if (sending instanceof MailCourier.Sending.Taken) {
             finishSending(entry, raw);
         } else if (sending instanceof MailCourier.Sending.TryLater later) {
@@ -211,11 +227,19 @@ public final class OutboxRunner implements AutoCloseable {
         Instant now = tools.clock().instant();
         ParsedMail mail = MailParser.parse(raw);
         tools.locks().write(source.owner(), () -> {
-            OutboxState from = tools.store()
-                    .byId(source.owner(), entry.id())
-                    .map(OutboxEntry::state)
-                    .orElse(OutboxState.DONE);
-            tools.store().move(source.owner(), entry.id(), from, OutboxState.DONE, entry.attempts(), "", now, now);
+            int moved = tools.store()
+                    .move(
+                            source.owner(),
+                            entry.id(),
+                            OutboxState.UNDER_WAY,
+                            OutboxState.DONE,
+                            entry.attempts(),
+                            "",
+                            now,
+                            now);
+            if (moved == 0) {
+                LOG.warn("Answer {} went out, but somebody else had moved its entry on meanwhile", entry.id());
+            }
             tools.arrivals()
                     .takeIn(
                             new MailArrivals.Origin(source.owner(), source.id(), "", 0, true, false),
@@ -236,7 +260,21 @@ public final class OutboxRunner implements AutoCloseable {
         });
     }
 
+    /** Takes an entry before anything is done for it; from then on it cannot be taken back, and nobody else takes it. */
+    private boolean claim(OutboxEntry entry) {
+        return move(entry, OutboxState.WAITING, OutboxState.UNDER_WAY, "") == 1;
+    }
+
+    private void finish(OutboxEntry entry) {
+        if (move(entry, OutboxState.UNDER_WAY, OutboxState.DONE, "") == 0) {
+            LOG.warn("Outbox entry {} was done, but somebody else had moved it on meanwhile", entry.id());
+        }
+    }
+
     private void sendChat(OutboxEntry entry) {
+        if (!claim(entry)) {
+            return;
+        }
         Payloads.Chat payload = tools.json().readValue(entry.payload(), Payloads.Chat.class);
         try {
             chat.orElseThrow()
@@ -246,10 +284,10 @@ public final class OutboxRunner implements AutoCloseable {
                             entry.identity(),
                             ChatAnswer.content(
                                     payload.text(), payload.answered(), payload.answeredSender(), payload.thread()));
-            move(entry, OutboxState.WAITING, OutboxState.DONE, "");
+            finish(entry);
         } catch (ChatProblem e) {
             if (e.kind() == ChatProblem.Kind.REFUSED) {
-                move(entry, OutboxState.WAITING, OutboxState.FAILED, String.valueOf(e.getMessage()));
+                move(entry, OutboxState.UNDER_WAY, OutboxState.FAILED, String.valueOf(e.getMessage()));
             } else {
                 if (e.kind() == ChatProblem.Kind.SIGNED_OUT) {
                     chat.orElseThrow().signedOut();
@@ -268,27 +306,70 @@ public final class OutboxRunner implements AutoCloseable {
         }
     }
 
-    private void move(OutboxEntry entry, boolean back) {
+    private void archive(OutboxEntry entry) {
         Payloads.Move move = tools.json().readValue(entry.payload(), Payloads.Move.class);
-        Optional<String> id = Optional.of(move.messageId()).filter(text -> !text.isEmpty());
         MailCourier courier = courier();
         try {
-            if (back) {
-                courier.move(move.to(), -1, -1, id, move.from());
-            } else {
-                courier.move(move.from(), move.uidValidity(), move.uid(), id, move.to());
-            }
+            // What is no longer there was moved by somebody else, who has decided.
+            courier.move(at(entry, move, move.from(), move.uidValidity(), move.uid()), move.to())
+                    .ifPresent(landed -> tools.store()
+                            .setPayload(
+                                    source.owner(),
+                                    entry.id(),
+                                    tools.json().writeValueAsString(move.landed(landed.uidValidity(), landed.uid()))));
         } catch (MessagingException e) {
             throw new Unfinished(courier.explain(e), e);
         }
     }
 
-    private void mark(OutboxEntry entry, boolean read) {
-        Payloads.Move place = tools.json().readValue(entry.payload(), Payloads.Move.class);
-        Optional<String> id = Optional.of(place.messageId()).filter(text -> !text.isEmpty());
+    /** Brings an archived mail back; says so where it is no longer there or cannot be told from another one. */
+    private void bringBack(OutboxEntry entry) {
+        if (!claim(entry)) {
+            return;
+        }
+        Optional<OutboxEntry> archived =
+                tools.store().byIdentity(source.owner(), source.id(), OutboxKind.ARCHIVE, entry.identity());
+        Payloads.Move move = archived.map(OutboxEntry::payload)
+                .map(payload -> tools.json().readValue(payload, Payloads.Move.class))
+                .orElseGet(() -> tools.json().readValue(entry.payload(), Payloads.Move.class));
+        long validity = Optional.ofNullable(move.landedValidity()).orElse(0L);
+        long uid = Optional.ofNullable(move.landedUid()).orElse(0L);
         MailCourier courier = courier();
         try {
-            courier.markRead(place.from(), place.uidValidity(), place.uid(), id, read);
+            if (courier.move(at(entry, move, move.to(), validity, uid), move.from())
+                    .isPresent()) {
+                finish(entry);
+            } else {
+                move(
+                        entry,
+                        OutboxState.UNDER_WAY,
+                        OutboxState.FAILED,
+                        "The mail is no longer in " + move.to()
+                                + ", or it cannot be told from another one there. It was left alone; its decision is taken"
+                                + " back all the same.");
+            }
+        } catch (MessagingException e) {
+            LOG.info("Outbox entry {} will be tried again", entry.id(), e);
+            retry(entry, courier.explain(e));
+        }
+    }
+
+    private MailAt at(OutboxEntry entry, Payloads.Move move, String folder, long uidValidity, long uid) {
+        return new MailAt(
+                folder,
+                uidValidity,
+                uid,
+                Optional.of(move.messageId()).filter(text -> !text.isEmpty()),
+                () -> Optional.ofNullable(entry.messageId())
+                        .flatMap(id -> tools.messages().raw(source.owner(), id))
+                        .map(RawMessage::raw));
+    }
+
+    private void mark(OutboxEntry entry, boolean read) {
+        Payloads.Move place = tools.json().readValue(entry.payload(), Payloads.Move.class);
+        MailCourier courier = courier();
+        try {
+            courier.markRead(at(entry, place, place.from(), place.uidValidity(), place.uid()), read);
         } catch (MessagingException e) {
             throw new Unfinished(courier.explain(e), e);
         }
@@ -302,9 +383,12 @@ public final class OutboxRunner implements AutoCloseable {
     }
 
     private void repeatable(OutboxEntry entry, Runnable work) {
+        if (!claim(entry)) {
+            return;
+        }
         try {
             work.run();
-            move(entry, OutboxState.WAITING, OutboxState.DONE, "");
+            finish(entry);
         } catch (Unfinished e) {
             LOG.info("Outbox entry {} will be tried again", entry.id(), e);
             retry(entry, String.valueOf(e.getMessage()));

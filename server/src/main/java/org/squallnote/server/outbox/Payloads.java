@@ -29,6 +29,24 @@ public final class Payloads {
         }
     }
 
-    /** A mail to move. */
-    public record Move(String from, String to, long uidValidity, long uid, String messageId) {}
+    /**
+     * A mail to move.
+     *
+     * @param landedValidity the UIDVALIDITY of the folder that it came to lie in, once it was moved and the server told
+     * @param landedUid its UID there
+     */
+    public record Move(
+            String from,
+            String to,
+            long uidValidity,
+            long uid,
+            String messageId,
+            @Nullable Long landedValidity,
+            @Nullable Long landedUid) {
+
+        /** The same, once it was moved. */
+        Move landed(long validity, long uidThere) {
+            return new Move(from, to, uidValidity, uid, messageId, validity, uidThere);
+        }
+    }
 }

@@ -18,11 +18,17 @@ import org.squallnote.store.settings.PartyRule;
  * @param me whom for
  * @param monthFirst whether 3/4 means March 4
  * @param workingTime when its user works
+ * @param replyDays how many working days an answer usually may take
  * @param rules what its user has said about senders and lists, by address
  * @param version changes whenever a reading could come out differently
  */
 public record AccountReader(
-        Me me, boolean monthFirst, WorkingTime workingTime, Map<String, PartyRule> rules, String version) {
+        Me me,
+        boolean monthFirst,
+        WorkingTime workingTime,
+        int replyDays,
+        Map<String, PartyRule> rules,
+        String version) {
 
     /** Copies the rules. */
     public AccountReader {

@@ -47,6 +47,7 @@ public class AccountReaders {
                 new Me(account.name(), new HashSet<>(addresses), its.nicknames()),
                 its.monthFirst(),
                 workingTimes.of(owner),
+                its.replyDays(),
                 rules,
                 version(account, its, addresses));
     }
@@ -55,7 +56,7 @@ public class AccountReaders {
     private static String version(Account account, AccountSettings its, List<String> addresses) {
         String calendar = account.name() + "\n" + account.zone() + "\n" + new TreeSet<>(addresses) + "\n"
                 + its.nicknames() + "\n" + its.monthFirst() + "\n" + new TreeMap<>(its.week()) + "\n" + its.region()
-                + "\n" + new TreeSet<>(its.daysOff());
+                + "\n" + new TreeSet<>(its.daysOff()) + "\n" + its.replyDays();
         return Reader.VERSION + "-" + UUID.nameUUIDFromBytes(calendar.getBytes(StandardCharsets.UTF_8));
     }
 }

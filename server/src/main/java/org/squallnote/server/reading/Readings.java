@@ -1,10 +1,12 @@
 package org.squallnote.server.reading;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.WantedBy;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
@@ -104,7 +106,14 @@ public class Readings {
         messages.found(
                 message.owner(),
                 message.id(),
-                found(reader, message.party(), message.correction(), nature, message.direction(), reading));
+                found(
+                        reader,
+                        message.party(),
+                        message.correction(),
+                        nature,
+                        message.direction(),
+                        message.sentAt(),
+                        reading));
     }
 
     /** Keeps what turns depend on, of a message that has just been stored. */
@@ -125,6 +134,7 @@ public class Readings {
             @Nullable Asks correction,
             Nature nature,
             Direction direction,
+            Instant sentAt,
             Reading reading) {
         boolean program = nature == Nature.BULK || nature == Nature.AUTO_REPLY;
         boolean read = !program && reading.asksMe();
@@ -136,7 +146,15 @@ public class Readings {
                 asksMe ? ask(reading) : "",
                 replyBy.map(Deadline::day).orElse(null),
                 replyBy.flatMap(Deadline::time).orElse(null),
-                replyBy.map(Deadline::firm).orElse(false));
+                replyBy.map(Deadline::firm).orElse(false),
+                asksMe
+                        ? WantedBy.of(
+                                replyBy.map(Deadline::day),
+                                replyBy.flatMap(Deadline::time),
+                                sentAt,
+                                reader.workingTime(),
+                                reader.replyDays())
+                        : null);
     }
 
     /** What the user has said about the message holds, then what they have said about its sender, then what was read. */

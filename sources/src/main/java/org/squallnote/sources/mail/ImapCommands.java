@@ -68,6 +68,11 @@ final class ImapCommands {
         return uids(execute("UID SEARCH", argument));
     }
 
+    /** UIDs of messages of exactly this size in bytes. */
+    List<Long> searchSize(long bytes) throws MessagingException {
+        return search("LARGER " + (bytes - 1) + " SMALLER " + (bytes + 1));
+    }
+
     private List<Long> search(String criteria) throws MessagingException {
         return uids(execute("UID SEARCH " + criteria, null));
     }

@@ -43,13 +43,18 @@ final class MailConnection {
         return store;
     }
 
-    /** A signed-in SMTP connection; the caller closes it. */
-    SMTPTransport openSmtp() throws MessagingException {
+    /**
+     * A signed-in SMTP connection; the caller closes it.
+     *
+     * @param beyondAscii whether an address needs SMTPUTF8 (RFC 6531), which is not asked for otherwise
+     */
+    SMTPTransport openSmtp(boolean beyondAscii) throws MessagingException {
         MailSettings.Server server = account.settings().smtp();
         boolean tls = server.encryption() == Encryption.TLS;
         String protocol = tls ? "smtps" : "smtp";
         Session session = smtpSession();
         SMTPTransport transport = tls ? new SMTPSSLTransport(session, null) : new SMTPTransport(session, null);
+        session.getProperties().setProperty("mail.mime.allowutf8", String.valueOf(beyondAscii));
         boolean signIn = !account.password().isEmpty();
         session.getProperties().setProperty("mail." + protocol + ".auth", String.valueOf(signIn));
         transport.connect(server.host(), server.port(), account.settings().user(), account.password());

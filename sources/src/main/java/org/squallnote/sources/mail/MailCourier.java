@@ -1,22 +1,29 @@
 package org.squallnote.sources.mail;
 
+import jakarta.mail.Address;
 import jakarta.mail.Flags;
 import jakarta.mail.Folder;
 import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.eclipse.angus.mail.imap.AppendUID;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.eclipse.angus.mail.smtp.SMTPTransport;
+import org.squallnote.formats.mail.MailLimits;
 
 /** Does on a mail account's servers what the outbox asks for. Each method opens and closes its own connection. */
 public final class MailCourier {
+
+    /** So many mails that look the same are compared byte by byte. */
+    private static final int MOST_COMPARED = 20;
 
     private final MailConnection connection;
 
@@ -42,6 +49,9 @@ public final class MailCourier {
         /** The server refuses it for good. */
         record Refused(String why) implements Sending {}
 
+        /** It is no longer to be sent, or somebody else is sending it. */
+        record Withdrawn() implements Sending {}
+
         /** The connection broke while it was handed over; the server may have taken it. */
         record Unknown(String why) implements Sending {}
     }
@@ -51,13 +61,17 @@ public final class MailCourier {
      *
      * @param raw the mail, with its recipients in {@code To} and {@code Cc}
      * @param beforeHandover called once the server is ready and before the first byte of the message; what it records
-     *     is true from then on, whatever happens
+     *     is true from then on, whatever happens. When it says no, nothing is sent
      */
-    public Sending send(byte[] raw, Runnable beforeHandover) {
-        try (SMTPTransport transport = connection.openSmtp()) {
+    public Sending send(byte[] raw, BooleanSupplier beforeHandover) {
+        try {
             MimeMessage message = new MimeMessage(connection.smtpSession(), new SharedByteArrayInputStream(raw));
-            beforeHandover.run();
-            return handOver(transport, message);
+            Address[] recipients = message.getAllRecipients();
+            boolean beyondAscii = Arrays.stream(recipients == null ? new Address[0] : recipients)
+                    .anyMatch(address -> address.toString().chars().anyMatch(c -> c > 0x7f));
+            try (SMTPTransport transport = connection.openSmtp(beyondAscii)) {
+                return beforeHandover.getAsBoolean() ? handOver(transport, message) : new Sending.Withdrawn();
+            }
         } catch (MessagingException | IllegalArgumentException e) {
             return new Sending.TryLater(MailProblems.explain(e, connection.trust()));
         }
@@ -135,42 +149,58 @@ public final class MailCourier {
         }
     }
 
+    /** Where a mail has come to lie, as the server told (RFC 4315); zero where it did not. */
+    public record Landed(long uidValidity, long uid) {
+
+        static final Landed UNTOLD = new Landed(0, 0);
+    }
+
     /**
-     * Moves a mail to another folder. Does nothing when it is no longer in the first one.
+     * Moves a mail to another folder.
      *
-     * @param uid where it was last seen
-     * @param messageId checked against the message there, and searched for when the UID no longer fits
+     * @return where it lies now; absent when it is no longer where it was, or cannot be told from another one, and so
+     *     was left alone
      */
-    public void move(String from, long uidValidity, long uid, Optional<String> messageId, String to)
-            throws MessagingException {
+    public Optional<Landed> move(MailAt mail, String to) throws MessagingException {
         try (IMAPStore store = connection.openImap()) {
             IMAPFolder target = MailFolders.openForWriting(store, to);
             target.close(false);
-            IMAPFolder folder = (IMAPFolder) store.getFolder(from);
+            IMAPFolder folder = (IMAPFolder) store.getFolder(mail.folder());
             folder.open(Folder.READ_WRITE);
-            Optional<Long> there = find(folder, uidValidity, uid, messageId);
-            if (there.isEmpty()) {
-                return;
-            }
-            Message message = folder.getMessageByUID(there.get());
+            Optional<Long> there = find(folder, mail);
+            Message message = there.isEmpty() ? null : folder.getMessageByUID(there.get());
             if (message == null) {
-                return;
+                return Optional.empty();
             }
-            if (store.hasCapability("MOVE")) {
-                folder.moveMessages(new Message[] {message}, target);
-            } else {
-                moveByCopy(store, folder, message, target);
-            }
+            return Optional.of(
+                    store.hasCapability("MOVE")
+                            ? moveAtOnce(store, folder, message, target)
+                            : moveByCopy(store, folder, message, target));
         }
     }
 
-    /** Marks a mail as read or unread. Does nothing when it is no longer there. */
-    public void markRead(String folderName, long uidValidity, long uid, Optional<String> messageId, boolean read)
+    private static Landed moveAtOnce(IMAPStore store, IMAPFolder folder, Message message, IMAPFolder target)
             throws MessagingException {
+        Message[] one = {message};
+        if (!store.hasCapability("UIDPLUS")) {
+            folder.moveMessages(one, target);
+            return Landed.UNTOLD;
+        }
+        return landed(folder.moveUIDMessages(one, target));
+    }
+
+    private static Landed landed(AppendUID[] told) {
+        return told != null && told.length == 1 && told[0] != null
+                ? new Landed(told[0].uidvalidity, told[0].uid)
+                : Landed.UNTOLD;
+    }
+
+    /** Marks a mail as read or unread. Does nothing when it is no longer there. */
+    public void markRead(MailAt mail, boolean read) throws MessagingException {
         try (IMAPStore store = connection.openImap()) {
-            IMAPFolder folder = (IMAPFolder) store.getFolder(folderName);
+            IMAPFolder folder = (IMAPFolder) store.getFolder(mail.folder());
             folder.open(Folder.READ_WRITE);
-            Optional<Long> there = find(folder, uidValidity, uid, messageId);
+            Optional<Long> there = find(folder, mail);
             Message message = there.isEmpty() ? null : folder.getMessageByUID(there.get());
             if (message != null) {
                 message.setFlag(Flags.Flag.SEEN, read);
@@ -178,28 +208,58 @@ public final class MailCourier {
         }
     }
 
-    private static Optional<Long> find(IMAPFolder folder, long uidValidity, long uid, Optional<String> messageId)
-            throws MessagingException {
+    /**
+     * The UID of a mail in a folder: the one it had, as long as the folder's numbers still hold and its Message-ID is
+     * there; else the only one with its Message-ID; else one whose bytes prove it.
+     */
+    private static Optional<Long> find(IMAPFolder folder, MailAt mail) throws MessagingException {
         ImapCommands commands = new ImapCommands(folder);
-        List<Long> sameId = messageId.isPresent() ? commands.searchMessageId(messageId.get()) : List.of();
-        if (folder.getUIDValidity() == uidValidity && (messageId.isEmpty() || sameId.contains(uid))) {
-            return Optional.of(uid);
+        List<Long> sameId = mail.messageId().isPresent()
+                ? commands.searchMessageId(mail.messageId().get())
+                : List.of();
+        boolean numbersHold = mail.uid() > 0 && folder.getUIDValidity() == mail.uidValidity();
+        if (numbersHold && (mail.messageId().isEmpty() || sameId.contains(mail.uid()))) {
+            return Optional.of(mail.uid());
         }
-        return sameId.stream().findFirst();
+        if (sameId.size() == 1) {
+            return Optional.of(sameId.get(0));
+        }
+        return mail.messageId().isPresent() ? proved(commands, sameId, mail) : provedBySize(commands, mail);
+    }
+
+    private static Optional<Long> provedBySize(ImapCommands commands, MailAt mail) throws MessagingException {
+        Optional<byte[]> raw = mail.raw().get();
+        return raw.isEmpty() ? Optional.empty() : proved(commands, commands.searchSize(raw.get().length), mail);
+    }
+
+    private static Optional<Long> proved(ImapCommands commands, List<Long> candidates, MailAt mail)
+            throws MessagingException {
+        for (Long uid : candidates.subList(0, Math.min(candidates.size(), MOST_COMPARED))) {
+            for (ImapCommands.Fetched fetched : commands.fetch(List.of(uid), MailLimits.LARGEST_MESSAGE)) {
+                if (mail.isProvedBy(fetched.raw())) {
+                    return Optional.of(uid);
+                }
+            }
+        }
+        return Optional.empty();
     }
 
     /** Without MOVE (RFC 6851): copy, mark as deleted, and expunge that one message where UIDPLUS allows it. */
-    private static void moveByCopy(IMAPStore store, IMAPFolder folder, Message message, IMAPFolder target)
+    private static Landed moveByCopy(IMAPStore store, IMAPFolder folder, Message message, IMAPFolder target)
             throws MessagingException {
         Message[] one = {message};
-        AppendUID[] copied = store.hasCapability("UIDPLUS") ? folder.copyUIDMessages(one, target) : null;
-        if (copied == null) {
+        boolean uidPlus = store.hasCapability("UIDPLUS");
+        Landed landed = Landed.UNTOLD;
+        if (uidPlus) {
+            landed = landed(folder.copyUIDMessages(one, target));
+        } else {
             folder.copyMessages(one, target);
         }
         message.setFlag(Flags.Flag.DELETED, true);
         // A plain EXPUNGE would also remove what somebody else has marked, so without UIDPLUS the mark has to do.
-        if (store.hasCapability("UIDPLUS")) {
+        if (uidPlus) {
             folder.expunge(one);
         }
+        return landed;
     }
 }

@@ -89,7 +89,7 @@ public final class MailTest {
             return;
         }
         try {
-            connection.openSmtp().close();
+            connection.openSmtp(false).close();
             steps.add(TestStep.passed("Sign in to SMTP", encryption(server)));
         } catch (MessagingException | IllegalArgumentException e) {
             fail("Sign in to SMTP", e);

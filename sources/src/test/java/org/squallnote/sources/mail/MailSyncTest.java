@@ -3,11 +3,13 @@ package org.squallnote.sources.mail;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import jakarta.mail.internet.MimeMessage;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -187,8 +189,8 @@ class MailSyncTest {
         assertThat(courier.holds(List.of("Sent"), "out@x")).isTrue();
         assertThat(courier.holds(List.of("Sent", "Nowhere"), "other")).isFalse();
 
-        courier.move("INBOX", -1, -1, Optional.of("out@x"), "Archive");
-        courier.move("INBOX", -1, -1, Optional.of("out@x"), "Archive");
+        courier.move(at("INBOX", "out@x"), "Archive");
+        courier.move(at("INBOX", "out@x"), "Archive");
         assertThat(server.messages(ADDRESS, "INBOX")).isEmpty();
         assertThat(server.messages(ADDRESS, "Archive")).hasSize(1);
     }
@@ -196,7 +198,8 @@ class MailSyncTest {
     @Test
     void whatTheServerRefusesIsNotTriedAgain() {
         byte[] nobody = "From: <ines@merrowquay.example>\r\nSubject: x\r\n\r\nx".getBytes(StandardCharsets.UTF_8);
-        assertThat(new MailCourier(account()).send(nobody, () -> {})).isNotInstanceOf(MailCourier.Sending.Taken.class);
+        assertThat(new MailCourier(account()).send(nobody, () -> true))
+                .isNotInstanceOf(MailCourier.Sending.Taken.class);
     }
 
     private MailSync sync() {
@@ -297,5 +300,60 @@ class MailSyncTest {
         public void trouble(String whatHappened) {
             statuses.add(whatHappened);
         }
+    }
+
+    private static MailAt at(String folder, String messageId) {
+        return new MailAt(folder, 0, 0, Optional.of(messageId), Optional::empty);
+    }
+
+    @Test
+    void ofTwoMailsWithOneIdentifierTheRightOneIsMovedBack() throws Exception {
+        put("INBOX", "twin", "first", Instant.now());
+        server.addFolder(ADDRESS, "Archive");
+        put("Archive", "twin", "second", Instant.now());
+        MailCourier courier = new MailCourier(account());
+        MailCourier.Landed landed =
+                courier.move(at("INBOX", "twin@x"), "Archive").orElseThrow();
+        assertThat(landed.uid()).isPositive();
+        MailAt archived =
+                new MailAt("Archive", landed.uidValidity(), landed.uid(), Optional.of("twin@x"), Optional::empty);
+        assertThat(courier.move(archived, "INBOX")).isPresent();
+        assertThat(textsIn("INBOX")).containsExactly("first");
+        assertThat(textsIn("Archive")).containsExactly("second");
+    }
+
+    @Test
+    void whereNumbersAreGoneTheBytesProveWhichOneItIs() throws Exception {
+        server.addFolder(ADDRESS, "Archive");
+        put("Archive", "twin", "first", Instant.now());
+        put("Archive", "twin", "second", Instant.now());
+        MailCourier courier = new MailCourier(account());
+        assertThat(courier.move(at("Archive", "twin@x"), "INBOX"))
+                .as("nobody can say which one is meant")
+                .isEmpty();
+        byte[] second =
+                server.messages(ADDRESS, "Archive").get(1).getInputStream().readAllBytes();
+        assertThat(new String(second, StandardCharsets.UTF_8)).startsWith("second");
+        MailAt known = new MailAt("Archive", 7, 7, Optional.of("twin@x"), () -> Optional.of(bytesOf("twin", "second")));
+        assertThat(courier.move(known, "INBOX")).isPresent();
+        assertThat(textsIn("INBOX")).containsExactly("second");
+    }
+
+    private void put(String folder, String id, String text, Instant receivedAt) {
+        server.put(ADDRESS, folder, bytesOf(id, text), receivedAt);
+    }
+
+    private static byte[] bytesOf(String id, String text) {
+        return ("Message-ID: <" + id + "@x>\r\nFrom: a@x.example\r\nTo: b@x.example\r\nSubject: s\r\n\r\n" + text
+                        + "\r\n")
+                .getBytes(StandardCharsets.UTF_8);
+    }
+
+    private List<String> textsIn(String folder) throws Exception {
+        List<String> texts = new ArrayList<>();
+        for (MimeMessage message : server.messages(ADDRESS, folder)) {
+            texts.add(String.valueOf(message.getContent()).strip());
+        }
+        return texts;
     }
 }

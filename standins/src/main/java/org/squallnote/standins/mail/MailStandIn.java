@@ -88,6 +88,11 @@ public final class MailStandIn implements AutoCloseable {
         }
     }
 
+    /** Takes everything out of a folder. */
+    public void clear(String address, String folder) {
+        folder(address, folder).deleteAllMessages();
+    }
+
     /** The messages in a folder. */
     public List<MimeMessage> messages(String address, String folder) {
         return folder(address, folder).getMessages().stream()

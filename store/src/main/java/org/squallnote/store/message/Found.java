@@ -1,15 +1,21 @@
 package org.squallnote.store.message;
 
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Nature;
 
-/** What was found in a message, as far as lists show it. */
+/**
+ * What was found in a message, as far as lists show it.
+ *
+ * @param wantedBy until when an answer is wanted, in the account's zone; absent where it asks nothing
+ */
 public record Found(
         Nature nature,
         boolean asksMe,
         String ask,
         @Nullable LocalDate replyDay,
         @Nullable LocalTime replyTime,
-        boolean replyFirm) {}
+        boolean replyFirm,
+        @Nullable LocalDateTime wantedBy) {}

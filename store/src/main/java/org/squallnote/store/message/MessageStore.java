@@ -2,6 +2,7 @@ package org.squallnote.store.message;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -156,7 +157,7 @@ public interface MessageStore {
 
     /** What was found in a message, as far as lists show it. */
     @Update("update message set nature = #{f.nature}, asks_me = #{f.asksMe}, ask = #{f.ask}, reply_day = #{f.replyDay},"
-            + " reply_time = #{f.replyTime}, reply_firm = #{f.replyFirm}, version = version + 1"
+            + " reply_time = #{f.replyTime}, reply_firm = #{f.replyFirm}, wanted_by = #{f.wantedBy}, version = version + 1"
             + " where owner = #{owner} and id = #{id} and removed = false")
     int found(@Param("owner") UUID owner, @Param("id") UUID id, @Param("f") Found found);
 
@@ -188,6 +189,23 @@ public interface MessageStore {
             "update message set body = '', asks_me = false, ask = '', reply_day = null, reply_time = null, removed = true, version = version + 1"
                     + " where owner = #{owner} and id = #{id}")
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    /** Notes until when an answer to a message is wanted. */
+    @Update("update message set wanted_by = #{wantedBy} where owner = #{owner} and id = #{id}")
+    int setWantedBy(@Param("owner") UUID owner, @Param("id") UUID id, @Param("wantedBy") LocalDateTime wantedBy);
+
+    /** Undecided messages of the given kinds that are not put off beyond today; those wanted first come first. */
+    @Select("<script>" + INTAKE + "where owner = #{owner} and decision = 'UNDECIDED'"
+            + " and (put_off_until is null or put_off_until &lt;= #{today}) and (nature, asks_me) in"
+            + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
+            + " #{kind.asksMe})</foreach> order by wanted_by nulls last, sent_at, id fetch first #{most} rows only"
+            + "</script>")
+    @ResultMap("org.squallnote.store.message.IntakeRow")
+    List<IntakeRow> intakeByWanted(
+            @Param("owner") UUID owner,
+            @Param("kinds") Collection<IntakeKind> kinds,
+            @Param("today") LocalDate today,
+            @Param("most") int most);
 
     /** The newest undecided messages of the given kinds that are not put off beyond today. */
     @Select("<script>" + INTAKE + "where owner = #{owner} and decision = 'UNDECIDED'"

@@ -34,6 +34,18 @@ public interface OutboxStore {
     @Select("select * from outbox where owner = #{owner} and id = #{id}")
     Optional<OutboxEntry> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
+    @Select("select * from outbox where owner = #{owner} and source_id = #{sourceId} and kind = #{kind}"
+            + " and identity = #{identity}")
+    Optional<OutboxEntry> byIdentity(
+            @Param("owner") UUID owner,
+            @Param("sourceId") UUID sourceId,
+            @Param("kind") OutboxKind kind,
+            @Param("identity") String identity);
+
+    /** Notes what became of it, for whoever takes it back. */
+    @Update("update outbox set payload = #{payload} where owner = #{owner} and id = #{id}")
+    int setPayload(@Param("owner") UUID owner, @Param("id") UUID id, @Param("payload") String payload);
+
     @Select("select * from outbox where owner = #{owner} and command_id = #{commandId}")
     List<OutboxEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
