@@ -24,7 +24,7 @@ final class PlainParsing {
     long run(Path mbox) throws IOException {
         bytes = 0;
         try (InputStream in = Files.newInputStream(mbox)) {
-            MboxReader.forEach(in, this::parse);
+            MboxReader.forEach(in, message -> parse(message.raw()));
         }
         return bytes;
     }

@@ -21,6 +21,7 @@ import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
 import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.store.migration.DecomposeBaseSubjects;
 import org.squallnote.store.migration.MendMailIdentities;
 import org.squallnote.store.recipe.RecipeCandidate;
 import org.squallnote.store.settings.AccountSettings;
@@ -37,6 +38,12 @@ public class StoreConfiguration {
     @Bean
     public JavaMigration mendMailIdentities() {
         return new MendMailIdentities();
+    }
+
+    /** Stores subjects as they are compared now. */
+    @Bean
+    public JavaMigration decomposeBaseSubjects() {
+        return new DecomposeBaseSubjects();
     }
 
     /** The mapping of types and names. */

@@ -1,5 +1,6 @@
 package org.squallnote.core.thread;
 
+import java.text.Normalizer;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -20,10 +21,16 @@ public record BaseSubject(String text, boolean replyOrForward) {
             Pattern.compile("^(?:\\[[^\\[\\]]*+\\]\\s*+)*+(?:re|fwd?)\\s*+(?:\\[[^\\[\\]]*+\\]\\s*+)?+:");
     private static final Pattern BLOB = Pattern.compile("^\\[[^\\[\\]]*+\\]\\s*+");
 
+    /** As RFC 5051 compares: whatever the case, and however a letter with a mark was put together. */
+    private static String compared(String text) {
+        String lower = text.toUpperCase(Locale.ROOT).toLowerCase(Locale.ROOT);
+        return Normalizer.normalize(lower, Normalizer.Form.NFKD);
+    }
+
     /** Extracts the base subject. */
     public static BaseSubject of(String subject) {
         String rest = subject.length() > LONGEST ? subject.substring(0, LONGEST) : subject;
-        rest = rest.replaceAll("\\s+", " ").strip().toLowerCase(Locale.ROOT);
+        rest = compared(rest.replaceAll("\\s+", " ").strip());
         boolean marked = false;
         while (true) {
             boolean changed = false;

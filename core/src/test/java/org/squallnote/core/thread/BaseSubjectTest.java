@@ -28,6 +28,12 @@ class BaseSubjectTest {
     }
 
     @Test
+    void marksAndCaseAreComparedHoweverTheyAreWritten() {
+        assertThat(BaseSubject.of("Re: Gr\u00fc\u00dfe").text())
+                .isEqualTo(BaseSubject.of("GRU\u0308SSE").text());
+    }
+
+    @Test
     void aHostileSubjectIsCut() {
         assertThat(BaseSubject.of("[".repeat(100_000)).text()).hasSizeLessThanOrEqualTo(500);
         assertThat(BaseSubject.of("re: ".repeat(100_000)).replyOrForward()).isTrue();

@@ -13,6 +13,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.reading.Me;
@@ -130,7 +131,7 @@ public final class Explain {
             } else if (name.endsWith(".mbox") || isMbox(file)) {
                 mbox(file, options);
             } else {
-                mail(Files.readAllBytes(file), options);
+                mail(Files.readAllBytes(file), Optional.empty(), options);
             }
         } catch (NoSuchFileException e) {
             fail(file + " does not exist");
@@ -185,11 +186,11 @@ public final class Explain {
 
     private void mbox(Path file, Options options) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            MboxReader.forEach(in, bytes -> mail(bytes, options));
+            MboxReader.forEach(in, message -> mail(message.raw(), message.deliveredAt(), options));
         }
     }
 
-    private void mail(byte[] bytes, Options options) {
+    private void mail(byte[] bytes, Optional<Instant> deliveredAt, Options options) {
         ParsedMail mail = MailParser.parse(bytes);
         if (options.threads()) {
             toThread.add(new Threadable<>(
@@ -197,7 +198,7 @@ public final class Explain {
                     mail.messageId(),
                     mail.references(),
                     mail.subject(),
-                    mail.sentAt().orElse(Instant.EPOCH),
+                    mail.sentAt().or(() -> deliveredAt).orElse(Instant.EPOCH),
                     Set.of()));
             return;
         }

@@ -24,10 +24,13 @@ final class MailBody {
     private static final Pattern METHOD = Pattern.compile("(?im)^METHOD:([A-Z]{3,20})\\s*$");
     private static final Pattern ACTION = Pattern.compile("(?im)^Action:\\s*([a-z]{3,20})");
 
+    private static final int LONGEST_CALENDAR = 20_000;
+
     private final List<String> notices;
     private final List<ParsedMail.Attachment> attachments = new ArrayList<>();
     private final StringBuilder plain = new StringBuilder();
     private @Nullable String html;
+    private @Nullable String calendar;
     private @Nullable String calendarMethod;
     private @Nullable String deliveryAction;
     private final int wantedLeaf;
@@ -55,6 +58,9 @@ final class MailBody {
         String text = plain.toString().strip();
         if (text.isEmpty() && html != null) {
             text = HtmlText.of(html);
+        }
+        if (text.isEmpty() && calendar != null && calendarMethod != null) {
+            text = CalendarWords.of(calendar, calendarMethod);
         }
         if (text.length() > MailLimits.LONGEST_TEXT) {
             notices.add("This message is very long; only its beginning is read.");
@@ -122,6 +128,7 @@ final class MailBody {
         if (type.equals("text/calendar") && calendarMethod == null) {
             calendarMethod =
                     first(METHOD, part).map(m -> m.toUpperCase(Locale.ROOT)).orElse(null);
+            calendar = Text.cut(decoded(part), LONGEST_CALENDAR);
         } else if (type.equals("message/delivery-status") && deliveryAction == null) {
             deliveryAction =
                     first(ACTION, part).map(a -> a.toLowerCase(Locale.ROOT)).orElse(null);
@@ -134,10 +141,26 @@ final class MailBody {
             if (plain.length() > 0) {
                 plain.append("\n\n");
             }
-            plain.append(decoded(part));
+            plain.append(isFlowed(part) ? FlowedText.unwrapped(decoded(part), deletesSpace(part)) : decoded(part));
         } else if (!(inAlternative && type.equals("text/calendar"))) {
             attachments.add(
                     new ParsedMail.Attachment(index, fileName(part, type, index), type, size(part), contentId(part)));
+        }
+    }
+
+    private static boolean isFlowed(Part part) {
+        return "flowed".equalsIgnoreCase(parameter(part, "format").orElse(""));
+    }
+
+    private static boolean deletesSpace(Part part) {
+        return "yes".equalsIgnoreCase(parameter(part, "delsp").orElse(""));
+    }
+
+    private static Optional<String> parameter(Part part, String name) {
+        try {
+            return Optional.ofNullable(new ContentType(part.getContentType()).getParameter(name));
+        } catch (MessagingException e) {
+            return Optional.empty(); // An unreadable content type says nothing.
         }
     }
 
@@ -155,13 +178,7 @@ final class MailBody {
     }
 
     private String decoded(Part part) {
-        Optional<String> charset = Optional.empty();
-        try {
-            charset = Optional.ofNullable(new ContentType(part.getContentType()).getParameter("charset"));
-        } catch (MessagingException e) {
-            // An unreadable content type: the charset is guessed.
-        }
-        Optional<String> declared = charset;
+        Optional<String> declared = parameter(part, "charset");
         return bytes(part, 4 * MailLimits.LONGEST_TEXT)
                 .map(bytes -> Text.decode(bytes, declared))
                 .orElse("");

@@ -4,7 +4,11 @@ package org.squallnote.formats.mail;
 public final class MailLimits {
 
     /** The largest message that is kept whole, in bytes; of a larger one the beginning is kept, with a notice. */
-    public static final int LARGEST_MESSAGE = 30 * 1024 * 1024;
+    public static final int LARGEST_MESSAGE = 100 * 1024 * 1024;
+
+    /** What such a message says of itself. */
+    public static final String CUT_NOTICE = "This message is larger than 100 MiB, so only its beginning is kept here."
+            + " Files in it may be missing or end early; the whole message is where it came from.";
 
     /** The longest body text that is read, in characters. */
     public static final int LONGEST_TEXT = 1_000_000;

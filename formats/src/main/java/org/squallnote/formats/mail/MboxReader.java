@@ -1,11 +1,20 @@
 package org.squallnote.formats.mail;
 
 import java.io.BufferedInputStream;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
@@ -21,6 +30,14 @@ public final class MboxReader {
     /** Of a line, this much is looked at; a longer one passes through in pieces. */
     private static final int LONGEST_LINE = 64 * 1024;
 
+    /** The separator line is an address and a date. */
+    private static final int LONGEST_SEPARATOR = 500;
+
+    private static final Pattern SEPARATOR_DATE =
+            Pattern.compile("(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun) ([A-Z][a-z]{2}) {1,2}(\\d{1,2}) (\\d{2}:\\d{2}:\\d{2})"
+                    + "(?: [A-Z+-][A-Z0-9]{2,4})? (\\d{4})");
+    private static final DateTimeFormatter ASCTIME = DateTimeFormatter.ofPattern("MMM d yyyy HH:mm:ss", Locale.ENGLISH);
+
     private MboxReader() {}
 
     /** Whether the first bytes look like an mbox file and not like a single message. */
@@ -29,16 +46,17 @@ public final class MboxReader {
     }
 
     /**
-     * Hands over each message's bytes.
+     * Hands over each message.
      *
      * @param mbox read to its end, not closed
      * @return how many messages were handed over
      * @throws IOException when reading fails; the messages before that were handed over
      */
-    public static long forEach(InputStream mbox, Consumer<byte[]> message) throws IOException {
+    public static long forEach(InputStream mbox, Consumer<MboxMessage> message) throws IOException {
         InputStream in = mbox instanceof BufferedInputStream ? mbox : new BufferedInputStream(mbox, 1 << 16);
-        ByteArrayOutputStream current = new ByteArrayOutputStream(16 * 1024);
+        Pieces current = new Pieces();
         byte[] line = new byte[LONGEST_LINE];
+        Optional<Instant> deliveredAt = Optional.empty();
         boolean inMessage = false;
         boolean afterEmptyLine = true;
         boolean atLineStart = true;
@@ -48,34 +66,96 @@ public final class MboxReader {
             boolean separator = atLineStart && afterEmptyLine && startsWith(line, length, FROM);
             if (separator) {
                 if (inMessage) {
-                    message.accept(current.toByteArray());
+                    message.accept(current.taken(deliveredAt));
                     count++;
                 }
-                current.reset();
+                deliveredAt =
+                        dateIn(new String(line, 0, Math.min(length, LONGEST_SEPARATOR), StandardCharsets.US_ASCII));
                 inMessage = true;
             } else if (inMessage) {
-                append(current, line, length, atLineStart);
+                boolean quoted = atLineStart && isQuoted(line, length);
+                current.add(line, quoted ? 1 : 0, quoted ? length - 1 : length);
             }
             afterEmptyLine = atLineStart && isEmpty(line, length);
             atLineStart = line[length - 1] == '\n';
         }
         if (inMessage) {
-            message.accept(current.toByteArray());
+            message.accept(current.taken(deliveredAt));
             count++;
         }
         return count;
     }
 
-    private static void append(ByteArrayOutputStream current, byte[] line, int length, boolean atLineStart) {
-        if (current.size() + length > MailLimits.LARGEST_MESSAGE) {
-            return;
-        }
-        boolean quoted = atLineStart
-                && line[0] == '>'
+    private static boolean isQuoted(byte[] line, int length) {
+        return line[0] == '>'
                 && QUOTED_FROM
                         .matcher(new String(line, 0, Math.min(length, 80), StandardCharsets.ISO_8859_1))
                         .matches();
-        current.write(line, quoted ? 1 : 0, quoted ? length - 1 : length);
+    }
+
+    /** The date as {@code asctime} writes it, in UTC; some programs add a zone before or behind the year. */
+    private static Optional<Instant> dateIn(String separator) {
+        Matcher date = SEPARATOR_DATE.matcher(separator);
+        if (!date.find()) {
+            return Optional.empty();
+        }
+        try {
+            return Optional.of(LocalDateTime.parse(
+                            date.group(1) + " " + date.group(2) + " " + date.group(4) + " " + date.group(3), ASCTIME)
+                    .toInstant(ZoneOffset.UTC));
+        } catch (DateTimeParseException e) {
+            return Optional.empty();
+        }
+    }
+
+    /** The bytes of a message as they come: a large one is copied once, not with each doubling. */
+    private static final class Pieces {
+
+        private static final int PIECE = 1 << 20;
+
+        private final List<byte[]> full = new ArrayList<>();
+        private byte[] last = new byte[16 * 1024];
+        private int used;
+        private int size;
+        private boolean cut;
+
+        void add(byte[] bytes, int from, int length) {
+            if (size + length > MailLimits.LARGEST_MESSAGE) {
+                cut = true;
+                return;
+            }
+            size += length;
+            int offset = from;
+            int left = length;
+            while (left > 0) {
+                if (used == last.length) {
+                    full.add(last);
+                    last = new byte[PIECE];
+                    used = 0;
+                }
+                int some = Math.min(left, last.length - used);
+                System.arraycopy(bytes, offset, last, used, some);
+                used += some;
+                offset += some;
+                left -= some;
+            }
+        }
+
+        MboxMessage taken(Optional<Instant> deliveredAt) {
+            byte[] whole = new byte[size];
+            int at = 0;
+            for (byte[] piece : full) {
+                System.arraycopy(piece, 0, whole, at, piece.length);
+                at += piece.length;
+            }
+            System.arraycopy(last, 0, whole, at, used);
+            MboxMessage message = new MboxMessage(whole, cut, deliveredAt);
+            full.clear();
+            used = 0;
+            size = 0;
+            cut = false;
+            return message;
+        }
     }
 
     private static int readLine(InputStream in, byte[] line) throws IOException {

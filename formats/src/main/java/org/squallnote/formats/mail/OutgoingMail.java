@@ -13,9 +13,10 @@ import jakarta.mail.util.ByteArrayDataSource;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
-import java.util.Date;
+import java.time.ZonedDateTime;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Properties;
 import org.squallnote.core.message.Party;
@@ -24,6 +25,7 @@ import org.squallnote.core.message.Party;
  * A mail in plain text to be sent, with files where there are any (RFC 5322).
  *
  * @param messageId the identifier, without brackets; given by the caller, so that a repeated attempt sends the same message
+ * @param date when it is written, in the zone of its writer
  * @param inReplyTo the identifier of the message that is answered
  * @param attachments files that it carries
  * @param automatic whether no person wrote it, which it says (RFC 3834 section 5)
@@ -36,7 +38,7 @@ public record OutgoingMail(
         List<Party> cc,
         String subject,
         String text,
-        Instant date,
+        ZonedDateTime date,
         Optional<String> inReplyTo,
         List<String> references,
         List<Attachment> attachments,
@@ -44,6 +46,10 @@ public record OutgoingMail(
 
     /** A file. */
     public record Attachment(String name, String type, byte[] content) {}
+
+    /** RFC 5322 section 3.3, with the zone of whoever writes. */
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("EEE, d MMM uuuu HH:mm:ss xx", Locale.ENGLISH);
 
     private static final Session SESSION = Session.getInstance(new Properties());
 
@@ -72,7 +78,7 @@ public record OutgoingMail(
             message.setRecipients(Message.RecipientType.TO, addresses(to));
             message.setRecipients(Message.RecipientType.CC, addresses(cc));
             message.setSubject(oneLine(subject), "UTF-8");
-            message.setSentDate(Date.from(date));
+            message.setHeader("Date", DATE.format(date));
             if (inReplyTo.isPresent()) {
                 message.setHeader("In-Reply-To", "<" + oneLine(inReplyTo.get()) + ">");
             }

@@ -1,6 +1,7 @@
 package org.squallnote.formats.mail;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.message.Headers;
@@ -49,6 +50,28 @@ public record ParsedMail(
      * @param contentId the identifier by which an HTML body shows it, without brackets
      */
     public record Attachment(int index, String name, String type, long size, Optional<String> contentId) {}
+
+    /** The same with one more thing to say about it, before the others. */
+    public ParsedMail noting(String notice) {
+        List<String> more = new ArrayList<>(List.of(notice));
+        more.addAll(notices);
+        return new ParsedMail(
+                messageId,
+                references,
+                from,
+                replyTo,
+                to,
+                cc,
+                subject,
+                sentAt,
+                headers,
+                text,
+                hasHtml,
+                attachments,
+                calendarMethod,
+                deliveryAction,
+                more);
+    }
 
     /** Copies the lists. */
     public ParsedMail {

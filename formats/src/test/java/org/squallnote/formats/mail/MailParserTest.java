@@ -7,6 +7,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -180,12 +181,13 @@ class MailParserTest {
         List<String> messages = new ArrayList<>();
 
         long count = MboxReader.forEach(
-                new ByteArrayInputStream(bytes(mbox)), raw -> messages.add(new String(raw, StandardCharsets.UTF_8)));
+                new ByteArrayInputStream(bytes(mbox)),
+                message -> messages.add(new String(message.raw(), StandardCharsets.UTF_8)));
 
         assertThat(count).isEqualTo(2);
         assertThat(messages.get(0)).startsWith("Subject: one").contains("\nFrom here on\nFrom the pier");
         assertThat(messages.get(1)).startsWith("Subject: two");
-        assertThat(MboxReader.forEach(new ByteArrayInputStream(bytes("nothing of the kind")), raw -> {}))
+        assertThat(MboxReader.forEach(new ByteArrayInputStream(bytes("nothing of the kind")), message -> {}))
                 .isZero();
     }
 
@@ -221,7 +223,7 @@ class MailParserTest {
                 List.of(),
                 subject,
                 text,
-                Instant.parse("2026-03-02T09:00:00Z"),
+                Instant.parse("2026-03-02T09:00:00Z").atZone(ZoneId.of("Europe/Berlin")),
                 Optional.of("b@x.example"),
                 List.of("a@x.example", "b@x.example"),
                 List.of(),
@@ -237,7 +239,7 @@ class MailParserTest {
                         List.of(),
                         "Plan",
                         "Here it is.",
-                        Instant.parse("2026-03-02T09:00:00Z"),
+                        Instant.parse("2026-03-02T09:00:00Z").atZone(ZoneId.of("Europe/Berlin")),
                         Optional.empty(),
                         List.of(),
                         List.of(new OutgoingMail.Attachment("Pläne März.pdf", "application/pdf", new byte[] {1, 2, 3})),
@@ -277,5 +279,47 @@ class MailParserTest {
                         .from()
                         .name())
                 .isEqualTo("Jürgen");
+    }
+
+    @Test
+    void theSeparatorOfAnMboxSaysWhenAMailWasDelivered() throws IOException {
+        List<MboxMessage> messages = new ArrayList<>();
+        String mbox = "From a@x.example Mon Mar  2 10:00:00 2026\nSubject: one\n\nx\n\n"
+                + "From b@x.example Tue Mar 3 11:00:00 +0000 2026\n\nx\n\nFrom nobody in particular\n\nx\n";
+        MboxReader.forEach(new ByteArrayInputStream(bytes(mbox)), messages::add);
+        assertThat(messages)
+                .extracting(
+                        message -> message.deliveredAt().map(Instant::toString).orElse("none"))
+                .containsExactly("2026-03-02T10:00:00Z", "2026-03-03T11:00:00Z", "none");
+    }
+
+    @Test
+    void flowedTextIsReadAsItWasWritten() {
+        String text =
+                "Content-Type: text/plain; format=flowed\n\nCould you send \nthe plan\nby Friday?\n>> quoted \n>> line\n"
+                        + "> and \n-- \nTilda\n";
+        assertThat(parse(text).text())
+                .isEqualTo("Could you send the plan\nby Friday?\n>> quoted line\n> and\n-- \nTilda");
+        assertThat(parse("Content-Type: text/plain; format=flowed; delsp=yes\n\nhttp://a.exam \nple/x\n")
+                        .text())
+                .isEqualTo("http://a.example/x");
+    }
+
+    @Test
+    void aCalendarWithoutWordsSaysWhatItIs() {
+        String calendar =
+                "From: Bo <bo@x.example>\nContent-Type: text/calendar; method=%s\n\nBEGIN:VCALENDAR\nMETHOD:%s\n"
+                        + "BEGIN:VEVENT\nSUMMARY:Harbour\\, mee\n ting\nDTSTART;TZID=Europe/London:20260305T100000\n"
+                        + "ATTENDEE;PARTSTAT=%s;CN=Bo:mailto:bo@x.example\nCOMMENT:Sorry\nEND:VEVENT\nEND:VCALENDAR\n";
+        assertThat(parse(calendar.formatted("CANCEL", "CANCEL", "ACCEPTED")).text())
+                .isEqualTo("Cancelled: Harbour, meeting, Thursday 5 March 2026, 10:00\nSorry");
+        assertThat(parse(calendar.formatted("REPLY", "REPLY", "DECLINED")).text())
+                .isEqualTo("Declined: Harbour, meeting, Thursday 5 March 2026, 10:00\nSorry");
+    }
+
+    @Test
+    void anAnswerIsDatedInTheZoneOfItsWriter() {
+        assertThat(new String(answer("Re: x", "x").toBytes(), StandardCharsets.UTF_8))
+                .contains("Date: Mon, 2 Mar 2026 10:00:00 +0100");
     }
 }

@@ -136,7 +136,7 @@ public class Answers implements Restorer {
                         cc,
                         OutgoingMail.answerSubject(message.subject()),
                         text,
-                        clock.instant(),
+                        clock.instant().atZone(me.zoneId()),
                         message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
                         Sending.references(message),
                         attached,

@@ -8,16 +8,19 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.MboxMessage;
 import org.squallnote.formats.mail.MboxReader;
+import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.problem.Refusal;
@@ -33,6 +36,7 @@ import org.squallnote.store.source.SourceStore;
 public class FileImport {
 
     private static final int BATCH = 400;
+    private static final long BYTES_OF_A_BATCH = 8L * 1024 * 1024;
     /** A file with no more messages than this is meant to be decided, however old they are. */
     private static final int FEW = 20;
 
@@ -65,7 +69,8 @@ public class FileImport {
             readMbox(in, intaker);
         } else {
             byte[] raw = in.readNBytes(MailLimits.LARGEST_MESSAGE);
-            ArrivedMail mail = arrived(raw);
+            boolean cut = raw.length == MailLimits.LARGEST_MESSAGE && in.read() >= 0;
+            ArrivedMail mail = arrived(new MboxMessage(raw, cut, Optional.empty()));
             if (mail.mail().from().address().isEmpty() && mail.mail().sentAt().isEmpty()) {
                 throw Refusal.invalid("This is neither a mail message (.eml) nor an mbox file. Nothing was changed.");
             }
@@ -74,19 +79,26 @@ public class FileImport {
         return intaker.result();
     }
 
-    /** Reads and parses in one thread while the other one stores. */
+    /**
+     * Reads and parses in one thread while the other one stores. A batch has an end in messages and in bytes, and only
+     * one more is read while one is stored, so that the memory it takes does not grow with the file.
+     */
     private void readMbox(InputStream in, Intaker intaker) throws IOException {
-        BlockingQueue<List<ArrivedMail>> parsed = new ArrayBlockingQueue<>(4);
+        BlockingQueue<List<ArrivedMail>> parsed = new SynchronousQueue<>();
         CompletableFuture<Void> storing = CompletableFuture.runAsync(() -> store(parsed, intaker));
         List<ArrivedMail> batch = new ArrayList<>(BATCH);
         try {
             List<ArrivedMail> collecting = batch;
-            MboxReader.forEach(in, raw -> {
-                collecting.add(arrived(raw));
-                if (collecting.size() >= BATCH) {
+            long[] bytes = {0};
+            MboxReader.forEach(in, message -> {
+                boolean full = bytes[0] + message.raw().length > BYTES_OF_A_BATCH || collecting.size() >= BATCH;
+                if (full && !collecting.isEmpty()) {
                     hand(parsed, List.copyOf(collecting), storing);
                     collecting.clear();
+                    bytes[0] = 0;
                 }
+                collecting.add(arrived(message));
+                bytes[0] += message.raw().length;
             });
         } finally {
             if (!batch.isEmpty()) {
@@ -123,10 +135,16 @@ public class FileImport {
         }
     }
 
-    private ArrivedMail arrived(byte[] raw) {
-        var mail = MailParser.parse(raw);
+    /** A mail that says no date of its own came when the file says, or now. */
+    private ArrivedMail arrived(MboxMessage message) {
+        ParsedMail parsed = MailParser.parse(message.raw());
+        ParsedMail mail = message.cut() ? parsed.noting(MailLimits.CUT_NOTICE) : parsed;
         Instant now = clock.instant();
-        return new ArrivedMail(0, mail.sentAt().filter(at -> at.isBefore(now)).orElse(now), raw, mail);
+        Instant receivedAt = mail.sentAt()
+                .filter(at -> at.isBefore(now))
+                .or(() -> message.deliveredAt().filter(at -> at.isBefore(now)))
+                .orElse(now);
+        return new ArrivedMail(0, receivedAt, message.raw(), mail);
     }
 
     private final class Intaker {

@@ -98,7 +98,7 @@ public class HandOvers {
                         List.of(),
                         OutgoingMail.forwardSubject(message.subject()),
                         text.strip() + "\n\n" + forwarded(me, message),
-                        clock.instant(),
+                        clock.instant().atZone(me.zoneId()),
                         Optional.empty(),
                         message.channel() == Channel.MAIL ? Sending.references(message) : List.of(),
                         attached,

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.Future;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
@@ -29,6 +30,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.sources.Backoff;
 
 /**
@@ -45,8 +47,14 @@ final class FolderWatch implements Runnable {
     /** Of a message that is larger than the limit, this much is kept. */
     private static final int BEGINNING_OF_LARGE = 1024 * 1024;
 
-    /** Well under the half hour after which a server may end an IDLE (RFC 2177). */
-    private static final Duration IDLE_ROUND = Duration.ofMinutes(4);
+    /**
+     * Well under the half hour after which a server may end an IDLE (RFC 2177), and short enough that a server that has
+     * fallen silent is not called live for a minute.
+     */
+    private static final Duration IDLE_ROUND = Duration.ofSeconds(35);
+
+    /** A server that is asked whether it is there answers within this, or the connection is given up. */
+    private static final Duration SILENCE = Duration.ofSeconds(20);
 
     private static final Duration POLL = Duration.ofSeconds(10);
 
@@ -212,10 +220,13 @@ final class FolderWatch implements Runnable {
     }
 
     private void endIdle(ImapCommands commands) {
+        Future<?> givenUp = timer.schedule(commands::giveUp, SILENCE.toMillis(), TimeUnit.MILLISECONDS);
         try {
             commands.noop();
         } catch (MessagingException e) {
             LOG.debug("Ending the IDLE on {} failed", folderName, e);
+        } finally {
+            givenUp.cancel(false);
         }
     }
 
@@ -266,7 +277,9 @@ final class FolderWatch implements Runnable {
             Instant receivedAt = Optional.of(fetched.receivedAt())
                     .filter(at -> at.isAfter(Instant.EPOCH))
                     .orElse(since.atStartOfDay(ZoneOffset.UTC).toInstant());
-            batch.add(new ArrivedMail(fetched.uid(), receivedAt, fetched.raw(), MailParser.parse(fetched.raw())));
+            ParsedMail parsed = MailParser.parse(fetched.raw());
+            ParsedMail mail = most < MailLimits.LARGEST_MESSAGE ? parsed.noting(MailLimits.CUT_NOTICE) : parsed;
+            batch.add(new ArrivedMail(fetched.uid(), receivedAt, fetched.raw(), mail));
         }
         saveEach(validity, batch);
     }

@@ -23,6 +23,8 @@ import org.eclipse.angus.mail.imap.protocol.INTERNALDATE;
 import org.eclipse.angus.mail.imap.protocol.RFC822SIZE;
 import org.eclipse.angus.mail.imap.protocol.UID;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * The IMAP commands that reading needs, by UID and on exact bytes (RFC 3501 section 6.4). Nothing here parses an
@@ -31,6 +33,8 @@ import org.jspecify.annotations.Nullable;
 final class ImapCommands {
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
+
+    private static final Logger LOG = LoggerFactory.getLogger(ImapCommands.class);
 
     private final IMAPFolder folder;
 
@@ -136,6 +140,15 @@ final class ImapCommands {
     /** A round trip that lets the server tell what is new. */
     void noop() throws MessagingException {
         execute("NOOP", null);
+    }
+
+    /** Ends the connection without another word: the server does not listen. Whoever waits on it is told. */
+    void giveUp() {
+        try {
+            folder.forceClose();
+        } catch (MessagingException e) {
+            LOG.debug("{} could not be closed", folder.getFullName(), e);
+        }
     }
 
     Response[] execute(String command, @Nullable Argument argument) throws MessagingException {

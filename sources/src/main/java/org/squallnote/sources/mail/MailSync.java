@@ -22,8 +22,7 @@ public final class MailSync implements AutoCloseable {
      * @param since the first day that is read
      */
     public MailSync(MailAccount account, LocalDate since, MailJournal journal, SyncStatus status) {
-        this.timer =
-                Executors.newSingleThreadScheduledExecutor(work -> daemon(work, "idle-rounds " + account.address()));
+        this.timer = Executors.newScheduledThreadPool(3, work -> daemon(work, "idle-rounds " + account.address()));
         MailConnection connection = new MailConnection(account);
         Progress progress = new Progress(connection, status);
         List<String> folders = new ArrayList<>(List.of(account.settings().inbox()));
