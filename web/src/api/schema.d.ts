@@ -1610,6 +1610,7 @@ export interface components {
             /** @enum {string} */
             nature: "BOUNCE" | "AUTO_REPLY" | "INVITATION" | "BULK" | "PERSON";
             from: components["schemas"]["Party"];
+            doubts: string[];
             to: components["schemas"]["Party"][];
             cc: components["schemas"]["Party"][];
             subject: string;

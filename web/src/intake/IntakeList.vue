@@ -105,8 +105,8 @@ watch(
             :data-message="line.id"
             @click="(event) => click(event, line.id)"
           >
-            <span class="truncate font-semibold">{{ line.from }}</span>
-            <span class="truncate">{{ line.about }}</span>
+            <bdi class="truncate font-semibold">{{ line.from }}</bdi>
+            <bdi class="truncate">{{ line.about }}</bdi>
             <span
               v-if="line.replyDay"
               class="text-sm whitespace-nowrap"
@@ -141,8 +141,8 @@ watch(
             :aria-current="line.id === selected"
             @click="emit('open', line.id)"
           >
-            <span class="truncate font-semibold">{{ line.from }}</span>
-            <span class="truncate">{{ line.about }}</span>
+            <bdi class="truncate font-semibold">{{ line.from }}</bdi>
+            <bdi class="truncate">{{ line.about }}</bdi>
             <span class="text-ink-soft text-sm">{{
               line.putOffUntil ? day(line.putOffUntil) : ''
             }}</span>

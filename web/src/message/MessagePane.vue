@@ -63,7 +63,12 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         </RouterLink>
       </div>
       <p class="mt-1">
-        <b :title="message.from.address">{{ message.from.name || message.from.address }}</b>
+        <b :title="message.from.address"
+          ><bdi>{{ message.from.name || message.from.address }}</bdi></b
+        >
+        <bdi v-if="message.doubts.length && message.from.name" class="text-ink-soft">
+          &lt;{{ message.from.address }}&gt;</bdi
+        >
         <span class="text-ink-soft"
           >{{ ` ${addressed}` }} <template v-if="cc"> · cc {{ cc }}</template> ·
           {{ moment(message.sentAt) }} · {{ message.source }}</span
@@ -75,6 +80,9 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         :message="message"
         @wrong="(always) => emit('wrong', always)"
       />
+      <p v-for="doubt in message.doubts" :key="doubt" class="text-brass-ink mt-1" data-test="doubt">
+        <bdi>{{ doubt }}</bdi>
+      </p>
       <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
         {{ notice }}
       </p>
@@ -144,7 +152,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
             :target="file.viewable ? '_blank' : undefined"
             rel="noopener"
           >
-            <Paperclip :size="15" aria-hidden="true" />{{ file.name }}
+            <Paperclip :size="15" aria-hidden="true" /><bdi>{{ file.name }}</bdi>
             <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
           </a>
           <span v-else class="part"

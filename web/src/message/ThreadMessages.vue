@@ -48,9 +48,11 @@ const NATURES: Record<string, string> = {
       data-test="thread-message"
     >
       <p class="mb-1 flex flex-wrap items-baseline gap-x-2">
-        <b :class="message.direction === 'OUTGOING' ? 'text-kelp' : ''">{{
-          message.direction === 'OUTGOING' ? 'Me' : message.from.name || message.from.address
-        }}</b>
+        <b :class="message.direction === 'OUTGOING' ? 'text-kelp' : ''"
+          ><bdi>{{
+            message.direction === 'OUTGOING' ? 'Me' : message.from.name || message.from.address
+          }}</bdi></b
+        >
         <span class="text-ink-soft text-sm"
           >{{ moment(message.sentAt)
           }}<template v-if="NATURES[message.nature]"> · {{ NATURES[message.nature] }}</template

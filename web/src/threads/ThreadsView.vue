@@ -147,7 +147,7 @@ useKeys('Threads', [
               </button>
             </td>
             <td class="hidden truncate px-3 md:table-cell" :title="people(line)">
-              {{ people(line) }}
+              <bdi>{{ people(line) }}</bdi>
             </td>
             <td class="hidden px-3 sm:table-cell">
               <Trace :thread="line" :now="newest?.now ?? ''" />

@@ -1,12 +1,18 @@
 package org.squallnote.server;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Import;
+import org.springframework.core.env.MapPropertySource;
 import org.squallnote.server.files.ImportCommand;
 import org.squallnote.store.StoreConfiguration;
 
@@ -16,6 +22,11 @@ import org.squallnote.store.StoreConfiguration;
 @Import(StoreConfiguration.class)
 public class Squallnote {
 
+    private static final String DATA = "--data=";
+
+    /** The exit code that says that the start itself was wrong. */
+    private static final int WRONG_START = 2;
+
     /** Starts the application. */
     public static void main(String[] arguments) {
         String[] args = withAbsoluteData(arguments);
@@ -23,24 +34,52 @@ public class Squallnote {
         if (command && ImportCommand.handOverToRunning(args)) {
             return;
         }
-        SpringApplication application = new SpringApplication(Squallnote.class);
+        SpringApplication application = application(args);
         if (command) {
             application.setAdditionalProfiles(ImportCommand.PROFILE);
         }
-        application.run(args);
+        try {
+            application.run(args);
+        } catch (IllegalArgumentException e) {
+            // Said in a sentence by whoever found it; starting again would not help.
+            System.err.println("squallnote: " + e.getMessage());
+            System.exit(WRONG_START);
+        }
+    }
+
+    /** The application for some arguments, its database opened as it lies there. */
+    static SpringApplication application(String... args) {
+        SpringApplication application = new SpringApplication(Squallnote.class);
+        application.addInitializers(context -> context.getEnvironment()
+                .getPropertySources()
+                .addFirst(new MapPropertySource("database encryption", databaseSettings(args))));
+        return application;
+    }
+
+    private static Map<String, Object> databaseSettings(String[] args) {
+        Path data = Path.of(valueOf(args, DATA).orElse("data")).toAbsolutePath();
+        try {
+            Files.createDirectories(data);
+            return new DatabaseEncryption(data, Optional.ofNullable(System.getenv(DatabaseEncryption.VARIABLE)))
+                    .settings(Arrays.asList(args).contains("--encrypt"));
+        } catch (IOException | SQLException e) {
+            throw new IllegalStateException("The database in " + data + " cannot be opened", e);
+        }
+    }
+
+    private static Optional<String> valueOf(String[] arguments, String option) {
+        return Arrays.stream(arguments)
+                .filter(argument -> argument.startsWith(option))
+                .map(argument -> argument.substring(option.length()))
+                .findFirst();
     }
 
     /** The database takes no path that depends on where the application was started from. */
     private static String[] withAbsoluteData(String[] arguments) {
-        String option = "--data=";
-        String data = Arrays.stream(arguments)
-                .filter(argument -> argument.startsWith(option))
-                .map(argument -> argument.substring(option.length()))
-                .findFirst()
-                .orElse("data");
+        String data = valueOf(arguments, DATA).orElse("data");
         return Stream.concat(
-                        Arrays.stream(arguments).filter(argument -> !argument.startsWith(option)),
-                        Stream.of(option + Path.of(data).toAbsolutePath()))
+                        Arrays.stream(arguments).filter(argument -> !argument.startsWith(DATA)),
+                        Stream.of(DATA + Path.of(data).toAbsolutePath()))
                 .toArray(String[]::new);
     }
 }

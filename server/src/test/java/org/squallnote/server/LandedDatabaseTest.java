@@ -1,18 +1,21 @@
 package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.core.message.Channel;
@@ -72,8 +75,45 @@ class LandedDatabaseTest {
     }
 
     private static ConfigurableApplicationContext start(Path data) {
-        return new SpringApplication(Squallnote.class)
-                .run("--data=" + data, "--server.port=0", "--clock=2026-03-04T11:00:00Z", "--logging.level.root=error");
+        return start(data, new String[0]);
+    }
+
+    private static ConfigurableApplicationContext start(Path data, String... more) {
+        String[] args = Stream.concat(
+                        Stream.of(
+                                "--data=" + data,
+                                "--server.port=0",
+                                "--clock=2026-03-04T11:00:00Z",
+                                "--logging.level.root=error"),
+                        Stream.of(more))
+                .toArray(String[]::new);
+        return Squallnote.application(args).run(args);
+    }
+
+    @Test
+    void theDatabaseIsEncryptedOnWishAndOpenedAgain(@TempDir Path data) throws IOException {
+        unpack(data);
+        try (ConfigurableApplicationContext application = start(data, "--encrypt")) {
+            assertThat(count(application.getBean(JdbcTemplate.class), "message"))
+                    .isEqualTo(MESSAGES - DOUBLED);
+        }
+        assertThat(new String(Files.readAllBytes(data.resolve("squallnote.mv.db")), StandardCharsets.ISO_8859_1))
+                .startsWith("H2encrypt")
+                .doesNotContain("pontoon");
+        try (ConfigurableApplicationContext application = start(data)) {
+            assertThat(count(application.getBean(JdbcTemplate.class), "message"))
+                    .isEqualTo(MESSAGES - DOUBLED);
+        }
+        try (Stream<Path> files = Files.list(data)) {
+            assertThat(files)
+                    .allSatisfy(file -> assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
+                            .as(file.toString())
+                            .isEqualTo("rw-------"));
+        }
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data)))
+                .isEqualTo("rwx------");
+        Files.delete(data.resolve("database-key"));
+        assertThatThrownBy(() -> start(data)).hasMessageContaining("database-key");
     }
 
     private static void unpack(Path data) throws IOException {

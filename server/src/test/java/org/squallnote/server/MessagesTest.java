@@ -59,7 +59,7 @@ class MessagesTest extends ServerTest {
         MockHttpServletResponse page = response("/html");
         String policy = String.valueOf(page.getHeader("Content-Security-Policy"));
 
-        assertThat(policy).contains("default-src 'none'", "img-src data:;").doesNotContain("unsafe", "https:");
+        assertThat(policy).contains("default-src 'none'", "img-src 'self';").doesNotContain("unsafe", "https:");
         assertThat(page.getContentAsString())
                 .contains("Please check")
                 .doesNotContain("alert(1)", "x.example", "style=");

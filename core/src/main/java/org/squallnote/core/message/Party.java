@@ -16,14 +16,20 @@ public record Party(String name, String address) {
         address = address.strip().toLowerCase(Locale.ROOT);
     }
 
-    /** The name, or what stands in for it. */
+    /** The name as it may be shown, or what stands in for it. */
     public String displayName() {
-        return name.isEmpty() ? address : name;
+        return name.isEmpty() || ShownName.misleads(name, address) ? address : ShownName.visible(name);
+    }
+
+    /** The same with a name as it may be shown: none where the name would mislead. */
+    public Party shown() {
+        String shown = ShownName.misleads(name, address) ? "" : ShownName.visible(name);
+        return shown.equals(name) ? this : new Party(shown, address);
     }
 
     /** The first word of the name, for short sentences; the part before the {@code @} when there is no name. */
     public String shortName() {
-        if (name.isEmpty()) {
+        if (name.isEmpty() || ShownName.misleads(name, address)) {
             int at = address.indexOf('@', 1);
             return at > 0 ? address.substring(0, at) : address;
         }

@@ -1,6 +1,5 @@
 package org.squallnote.formats.html;
 
-import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
@@ -19,7 +18,7 @@ import org.owasp.html.PolicyFactory;
  *
  * <p>Only what is on the list survives: text, tables, lists, links, pictures and harmless styles. Scripts, forms,
  * frames and event handlers are gone. Pictures from other servers are left out until the reader asks for them;
- * pictures that came with the message are put inline. Style attributes are moved into one style sheet, so that the
+ * pictures that came with the message are named by their address, once served however often they are shown. Style attributes are moved into one style sheet, so that the
  * page can be served without allowing inline styles.
  *
  * @param body the content of the body element
@@ -27,9 +26,6 @@ import org.owasp.html.PolicyFactory;
  * @param remotePictures how many pictures would have to be fetched from elsewhere
  */
 public record SafeHtml(String body, String styles, int remotePictures) {
-
-    /** Pictures larger than this are not put inline, in bytes. */
-    private static final int LARGEST_INLINE_PICTURE = 3 * 1024 * 1024;
 
     private static final String NOT_LOADED = "data-not-loaded";
 
@@ -76,16 +72,13 @@ public record SafeHtml(String body, String styles, int remotePictures) {
             .allowStyling(CssSchema.DEFAULT)
             .toFactory();
 
-    /** A picture that came with the message. */
-    public record Picture(String type, byte[] bytes) {}
-
     /**
      * Makes a body safe.
      *
-     * @param pictureOf finds a picture of the message by its content id
+     * @param addressOf the address at which a picture of the message is served, by its content id
      * @param loadRemote whether the reader asked for the pictures from other servers
      */
-    public static SafeHtml of(String html, Function<String, Optional<Picture>> pictureOf, boolean loadRemote) {
+    public static SafeHtml of(String html, Function<String, Optional<String>> addressOf, boolean loadRemote) {
         String bounded = html.length() > HtmlText.LONGEST_HTML ? html.substring(0, HtmlText.LONGEST_HTML) : html;
         Document document = Jsoup.parseBodyFragment(POLICY.sanitize(bounded));
         document.outputSettings().prettyPrint(false);
@@ -93,7 +86,9 @@ public record SafeHtml(String body, String styles, int remotePictures) {
         for (Element image : document.select("img")) {
             String source = image.attr("src").strip();
             if (source.toLowerCase(Locale.ROOT).startsWith("cid:")) {
-                showOwnPicture(image, pictureOf.apply(source.substring(4)));
+                showOwnPicture(image, addressOf.apply(source.substring(4)));
+            } else if (!source.toLowerCase(Locale.ROOT).matches("https?://.*")) {
+                leaveOut(image); // A way into this application, or nothing at all.
             } else {
                 remote++;
                 if (!loadRemote) {
@@ -109,15 +104,9 @@ public record SafeHtml(String body, String styles, int remotePictures) {
         return new SafeHtml(document.body().html(), styles, remote);
     }
 
-    private static void showOwnPicture(Element image, Optional<Picture> picture) {
-        boolean fits = picture.isPresent()
-                && picture.get().type().matches("image/(png|jpeg|gif|webp)")
-                && picture.get().bytes().length <= LARGEST_INLINE_PICTURE;
-        if (fits) {
-            image.attr(
-                    "src",
-                    "data:" + picture.get().type() + ";base64,"
-                            + Base64.getEncoder().encodeToString(picture.get().bytes()));
+    private static void showOwnPicture(Element image, Optional<String> address) {
+        if (address.isPresent()) {
+            image.attr("src", address.get());
         } else {
             leaveOut(image);
         }

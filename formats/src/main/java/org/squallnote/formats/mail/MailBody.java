@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.ShownName;
 import org.squallnote.formats.html.HtmlText;
 
 /** Walks the parts of a message once and sorts them into text, HTML and files. */
@@ -214,7 +215,7 @@ final class MailBody {
         }
         String safe = name == null
                 ? ""
-                : Text.withoutControls(EncodedWords.decode(name))
+                : ShownName.visible(Text.withoutControls(EncodedWords.decode(name)))
                         .replaceAll("[/\\\\:*?\"<>|\\n\\t]", "_")
                         .strip();
         if (safe.isEmpty() || safe.matches("\\.+")) {

@@ -13,7 +13,7 @@ record Snapshot(Party from, List<Party> to, String subject, Instant sentAt, Stri
 
     static Snapshot of(StoredMessage message) {
         return new Snapshot(
-                message.from(),
+                message.from().shown(),
                 message.recipients().to(),
                 message.subject(),
                 message.sentAt(),

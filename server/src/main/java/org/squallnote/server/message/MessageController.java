@@ -2,17 +2,21 @@ package org.squallnote.server.message;
 
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.Base64;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -69,6 +73,7 @@ class MessageController {
     private final Readings readings;
     private final Proposals proposals;
     private final Taking taking;
+    private final Senders senders;
     private final SecureRandom random = new SecureRandom();
 
     MessageController(
@@ -80,7 +85,8 @@ class MessageController {
             AccountReaders readers,
             Readings readings,
             Proposals proposals,
-            Taking taking) {
+            Taking taking,
+            Senders senders) {
         this.messages = messages;
         this.sources = sources;
         this.followUps = followUps;
@@ -90,6 +96,7 @@ class MessageController {
         this.readings = readings;
         this.proposals = proposals;
         this.taking = taking;
+        this.senders = senders;
     }
 
     record MessageView(
@@ -99,6 +106,7 @@ class MessageController {
             Direction direction,
             Nature nature,
             Party from,
+            List<String> doubts,
             List<Party> to,
             List<Party> cc,
             String subject,
@@ -159,9 +167,10 @@ class MessageController {
                 message.channel(),
                 message.direction(),
                 message.nature(),
-                message.from(),
-                message.recipients().to(),
-                message.recipients().cc(),
+                message.from().shown(),
+                senders.doubtsAbout(message),
+                message.recipients().to().stream().map(Party::shown).toList(),
+                message.recipients().cc().stream().map(Party::shown).toList(),
                 message.channel() == Channel.CHAT ? "" : message.subject(),
                 Optional.ofNullable(message.roomId())
                         .flatMap(room -> sources.room(owner, room))
@@ -211,11 +220,11 @@ class MessageController {
     ResponseEntity<String> html(
             @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
         byte[] raw = raw(me, id);
-        SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(raw), pictures);
+        SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(id, raw), pictures);
         byte[] nonceBytes = new byte[16];
         random.nextBytes(nonceBytes);
         String nonce = Base64.getUrlEncoder().withoutPadding().encodeToString(nonceBytes);
-        String policy = "default-src 'none'; style-src 'nonce-" + nonce + "'; img-src data:"
+        String policy = "default-src 'none'; style-src 'nonce-" + nonce + "'; img-src 'self'"
                 + (pictures ? " https: http:" : "") + "; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
         String page = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Message</title>"
                 + "<meta name=\"referrer\" content=\"no-referrer\"><style nonce=\"" + nonce + "\">"
@@ -231,14 +240,17 @@ class MessageController {
                 .body(page);
     }
 
-    /** Finds the pictures that came with a message; the message is read once, however many it shows. */
-    private static Function<String, Optional<SafeHtml.Picture>> pictures(byte[] raw) {
-        List<ParsedMail.Attachment> files = MailParser.parse(raw).attachments();
-        return contentId -> files.stream()
-                .filter(file -> file.contentId().filter(contentId::equals).isPresent())
-                .findFirst()
-                .flatMap(file -> MailParser.attachment(raw, file.index())
-                        .map(bytes -> new SafeHtml.Picture(file.type(), bytes)));
+    /** Where the pictures that came with a message are served; the message is read once, however many it shows. */
+    private static Function<String, Optional<String>> pictures(UUID id, byte[] raw) {
+        Map<String, String> addresses = new HashMap<>();
+        for (ParsedMail.Attachment file : MailParser.parse(raw).attachments()) {
+            if (file.type().startsWith("image/") && HARMLESS.contains(file.type())) {
+                file.contentId()
+                        .ifPresent(contentId -> addresses.putIfAbsent(
+                                contentId, "/api/messages/" + id + "/files/" + file.index() + "?view=true"));
+            }
+        }
+        return contentId -> Optional.ofNullable(addresses.get(contentId));
     }
 
     @GetMapping("/api/messages/{id}/files/{index}")
@@ -258,6 +270,7 @@ class MessageController {
         return ResponseEntity.ok()
                 .header("Content-Security-Policy", "default-src 'none'; img-src 'self'; sandbox")
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(inline, file.name()))
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
                 .contentType(inline ? MediaType.parseMediaType(file.type()) : MediaType.APPLICATION_OCTET_STREAM)
                 .body(bytes);
     }

@@ -136,7 +136,7 @@ class ThreadController {
                 message.id(),
                 message.direction(),
                 message.nature(),
-                message.from(),
+                message.from().shown(),
                 message.sentAt(),
                 words.own().isEmpty() ? message.body() : words.own(),
                 !words.own().isEmpty() && !words.carried().isEmpty(),

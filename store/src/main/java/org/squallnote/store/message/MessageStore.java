@@ -313,6 +313,17 @@ public interface MessageStore {
     @ResultMap("org.squallnote.store.message.StoredMessage")
     List<StoredMessage> undecidedLike(@Param("owner") UUID owner, @Param("pattern") String pattern);
 
+    /** Whether something from that address was there before a moment. */
+    @Select("select exists (select 1 from message where owner = #{owner} and from_address = #{address}"
+            + " and sent_at < #{before})")
+    boolean hasEarlierFrom(
+            @Param("owner") UUID owner, @Param("address") String address, @Param("before") Instant before);
+
+    /** The names of those who write from addresses that match a pattern; at most a thousand. */
+    @Select("select distinct from_name from message where owner = #{owner} and from_address like #{pattern}"
+            + " and from_name <> '' fetch first 1000 rows only")
+    List<String> namesAt(@Param("owner") UUID owner, @Param("pattern") String pattern);
+
     /** Those who have written to the user since a moment, the most recent first. */
     @Select("select from_name as name, from_address as address from message where owner = #{owner} and direction ="
             + " 'INCOMING' and sent_at > #{since} and from_name <> '' group by from_name, from_address order by"
