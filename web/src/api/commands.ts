@@ -2,7 +2,7 @@ import { client, commandHeader, newId, Problem, unwrap, type Done } from '@/api/
 import { onHappened, reload } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
-const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX', 'READING']
+const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX', 'READING', 'SETTINGS']
 const undoables: string[] = []
 
 /**

@@ -13,7 +13,8 @@ const KEYS: Record<string, string[]> = {
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],
   OUTBOX: ['outbox', 'thread'],
-  READING: ['reading', 'party-rules', 'message', 'calendar', 'working-time'],
+  READING: ['reading', 'party-rules', 'message', 'calendar'],
+  SETTINGS: ['phrases', 'recipes', 'preferences', 'working-time', 'calendar', 'session'],
 }
 
 /** Asks again for everything that the named topics show. */

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/accounts": {
         parameters: {
             query?: never;
@@ -852,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["order_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/runs": {
         parameters: {
             query?: never;
@@ -1144,12 +1176,6 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AccountChange: {
-            name: string;
-            zone: string;
-            currentPassword: string;
-            newPassword: string;
-        };
         AccountView: {
             /** Format: uuid */
             id: string;
@@ -1674,6 +1700,10 @@ export interface components {
             name: string;
             address: string;
         };
+        PasswordChange: {
+            currentPassword: string;
+            newPassword: string;
+        };
         PersonRequest: {
             name: string;
             address: string;
@@ -1714,6 +1744,10 @@ export interface components {
             firm: boolean;
             /** Format: uuid */
             categoryId: string | null;
+        };
+        ProfileForm: {
+            name: string;
+            zone: string;
         };
         Proposal: {
             sentence: string;
@@ -2008,13 +2042,40 @@ export interface operations {
     change: {
         parameters: {
             query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProfileForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AccountChange"];
+                "application/json": components["schemas"]["PasswordChange"];
             };
         };
         responses: {
@@ -3389,7 +3450,10 @@ export interface operations {
     save: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path: {
                 id: string;
             };
@@ -3407,7 +3471,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PhraseView"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -3415,7 +3479,10 @@ export interface operations {
     delete: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path: {
                 id: string;
             };
@@ -3423,12 +3490,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
             };
         };
     };
@@ -3455,7 +3524,10 @@ export interface operations {
     save_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -3471,7 +3543,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Preferences"];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -3540,6 +3612,33 @@ export interface operations {
             };
         };
     };
+    order_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": string[];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     runs: {
         parameters: {
             query?: never;
@@ -3565,7 +3664,10 @@ export interface operations {
             query: {
                 version: number;
             };
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path: {
                 id: string;
             };
@@ -3583,7 +3685,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeView"][];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -3591,7 +3693,10 @@ export interface operations {
     delete_1: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path: {
                 id: string;
             };
@@ -3599,12 +3704,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
             };
         };
     };
@@ -3753,7 +3860,10 @@ export interface operations {
     save_3: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -3769,7 +3879,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WorkingTimeView"];
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
 import { client, unwrap } from '@/api/client'
+import { run } from '@/api/commands'
 import { queryClient, useSession } from '@/api/queries'
 import { showDone, showProblem } from '@/api/toasts'
 import InstallationSection from '@/settings/InstallationSection.vue'
@@ -49,11 +50,26 @@ async function attempt(
   }
 }
 
-const save = () =>
+async function save(): Promise<void> {
+  mine.clear()
+  await run(
+    (header) =>
+      client.PUT('/api/account', {
+        params: { header },
+        body: { name: form.name, zone: form.zone },
+      }),
+    ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
+    'undoable',
+    mine.take,
+  )
+}
+
+const changePassword = () =>
   attempt(mine, async () => {
-    await unwrap(client.PUT('/api/account', { body: form }))
+    const { currentPassword, newPassword } = form
+    await unwrap(client.PUT('/api/account/password', { body: { currentPassword, newPassword } }))
     Object.assign(form, { currentPassword: '', newPassword: '' })
-    return 'Account saved'
+    return 'The new password holds; other browsers are signed out'
   })
 
 const add = () =>
@@ -76,7 +92,15 @@ const add = () =>
         <option v-if="!ZONES.includes(form.zone)" :value="form.zone">{{ form.zone }}</option>
         <option v-for="zone in ZONES" :key="zone" :value="zone">{{ zone }}</option>
       </select>
+      <FieldError :of="mine.fields.value" name="zone" />
     </label>
+    <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
+  </form>
+  <form
+    class="mt-4 grid max-w-xl gap-3 sm:grid-cols-2"
+    data-test="password"
+    @submit.prevent="void changePassword()"
+  >
     <label
       >Current password
       <input
@@ -84,7 +108,7 @@ const add = () =>
         class="field"
         type="password"
         autocomplete="current-password"
-        placeholder="only to change it"
+        required
       />
       <FieldError :of="mine.fields.value" name="currentPassword" />
     </label>
@@ -96,10 +120,11 @@ const add = () =>
         type="password"
         autocomplete="new-password"
         placeholder="ten characters or more"
+        required
       />
       <FieldError :of="mine.fields.value" name="newPassword" />
     </label>
-    <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
+    <p><button class="btn" type="submit" :disabled="busy">Change the password</button></p>
   </form>
   <SessionsSection />
   <InstallationSection v-if="account?.administrator" />

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { client, unwrap } from '@/api/client'
-import { queryClient, usePreferences, useSources } from '@/api/queries'
-import { showDone, showProblem } from '@/api/toasts'
+import { client } from '@/api/client'
+import { run } from '@/api/commands'
+import { usePreferences, useSources } from '@/api/queries'
 
 const preferences = usePreferences()
 const sources = useSources()
@@ -29,21 +29,8 @@ async function save(): Promise<void> {
   if (!preferences.data.value) {
     return
   }
-  try {
-    const saved = await unwrap(
-      client.PUT('/api/preferences', {
-        body: { ...preferences.data.value, captureAddress: address.value.trim() },
-      }),
-    )
-    queryClient.setQueryData(['preferences'], saved)
-    showDone(
-      saved.captureAddress
-        ? `Mail to ${saved.captureAddress} becomes a follow-up`
-        : 'No capture address',
-    )
-  } catch (problem) {
-    showProblem(problem)
-  }
+  const body = { ...preferences.data.value, captureAddress: address.value.trim() }
+  await run((header) => client.PUT('/api/preferences', { params: { header }, body }), ['SETTINGS'])
 }
 </script>
 

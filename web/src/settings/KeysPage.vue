@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { client, unwrap } from '@/api/client'
-import { queryClient, usePreferences } from '@/api/queries'
+import { client } from '@/api/client'
+import { run } from '@/api/commands'
+import { usePreferences } from '@/api/queries'
 import { showProblem } from '@/api/toasts'
 import { CHANGEABLE, clashes, pressed, shownChange } from '@/settings/keyChoices'
 import { keyId } from '@/ui/keys'
@@ -14,14 +15,8 @@ async function save(changed: Record<string, string>): Promise<void> {
   if (!preferences.data.value) {
     return
   }
-  try {
-    const saved = await unwrap(
-      client.PUT('/api/preferences', { body: { ...preferences.data.value, keys: changed } }),
-    )
-    queryClient.setQueryData(['preferences'], saved)
-  } catch (problem) {
-    showProblem(problem)
-  }
+  const body = { ...preferences.data.value, keys: changed }
+  await run((header) => client.PUT('/api/preferences', { params: { header }, body }), ['SETTINGS'])
 }
 
 function onKey(event: KeyboardEvent, id: string): void {

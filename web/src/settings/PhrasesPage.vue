@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { client, newId, unwrap, type PhraseView } from '@/api/client'
-import { queryClient, usePhrases } from '@/api/queries'
-import { showProblem } from '@/api/toasts'
+import { client, newId, type PhraseView } from '@/api/client'
+import { run } from '@/api/commands'
+import { usePhrases } from '@/api/queries'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
@@ -15,27 +15,26 @@ async function save(): Promise<void> {
   if (!phrase || phrase.name.trim() === '' || phrase.text.trim() === '') {
     return
   }
-  try {
-    const all = await unwrap(
+  const done = await run(
+    (header) =>
       client.PUT('/api/phrases/{id}', {
-        params: { path: { id: phrase.id } },
+        params: { path: { id: phrase.id }, header },
         body: { name: phrase.name, text: phrase.text },
       }),
-    )
-    queryClient.setQueryData(['phrases'], all)
+    ['SETTINGS'],
+  )
+  if (done) {
     edited.value = undefined
-  } catch (problem) {
-    showProblem(problem)
   }
 }
 
 async function remove(id: string): Promise<void> {
-  try {
-    await unwrap(client.DELETE('/api/phrases/{id}', { params: { path: { id } } }))
-    await phrases.refetch()
+  const done = await run(
+    (header) => client.DELETE('/api/phrases/{id}', { params: { path: { id }, header } }),
+    ['SETTINGS'],
+  )
+  if (done) {
     edited.value = undefined
-  } catch (problem) {
-    showProblem(problem)
   }
 }
 </script>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { client, newId, unwrap, type RecipeForm } from '@/api/client'
-import { undo } from '@/api/commands'
-import { queryClient, useRecipeRuns, useRecipes } from '@/api/queries'
-import { showProblem } from '@/api/toasts'
+import { client, newId, type RecipeForm } from '@/api/client'
+import { run, undo } from '@/api/commands'
+import { useRecipeRuns, useRecipes } from '@/api/queries'
 import RecipeEditor from '@/settings/RecipeEditor.vue'
 import { inWords, newRecipe, STEP_NAMES } from '@/settings/recipes'
 import Loading from '@/ui/Loading.vue'
@@ -15,16 +14,15 @@ const runs = useRecipeRuns()
 const edited = ref<{ id: string; version: number; known: boolean; form: RecipeForm }>()
 
 async function put(id: string, version: number, form: RecipeForm): Promise<boolean> {
-  try {
-    const all = await unwrap(
-      client.PUT('/api/recipes/{id}', { params: { path: { id }, query: { version } }, body: form }),
-    )
-    queryClient.setQueryData(['recipes'], all)
-    return true
-  } catch (problem) {
-    showProblem(problem)
-    return false
-  }
+  const done = await run(
+    (header) =>
+      client.PUT('/api/recipes/{id}', {
+        params: { path: { id }, query: { version }, header },
+        body: form,
+      }),
+    ['SETTINGS'],
+  )
+  return done !== undefined
 }
 
 async function save(): Promise<void> {
@@ -36,33 +34,27 @@ async function save(): Promise<void> {
 
 async function remove(): Promise<void> {
   if (edited.value) {
-    try {
-      await unwrap(
-        client.DELETE('/api/recipes/{id}', { params: { path: { id: edited.value.id } } }),
-      )
+    const { id } = edited.value
+    const done = await run(
+      (header) => client.DELETE('/api/recipes/{id}', { params: { path: { id }, header } }),
+      ['SETTINGS'],
+    )
+    if (done) {
       edited.value = undefined
-      await recipes.refetch()
-    } catch (problem) {
-      showProblem(problem)
     }
   }
 }
 
-/** Changes places with the one above; those whose number changes are saved. */
+/** Changes places with the one above, as one change. */
 async function moveUp(i: number): Promise<void> {
-  const order = [...(recipes.data.value ?? [])]
+  const order = (recipes.data.value ?? []).map((recipe) => recipe.id)
   const [moved] = order.splice(i, 1)
   if (moved) {
     order.splice(i - 1, 0, moved)
-  }
-  for (const [place, recipe] of order.entries()) {
-    const renumbered = recipe.form.place !== place + 1
-    if (
-      renumbered &&
-      !(await put(recipe.id, recipe.version, { ...recipe.form, place: place + 1 }))
-    ) {
-      return
-    }
+    await run(
+      (header) => client.PUT('/api/recipes/order', { params: { header }, body: order }),
+      ['SETTINGS'],
+    )
   }
 }
 
@@ -134,23 +126,23 @@ async function takeBack(commandId: string): Promise<void> {
     <h2 class="font-semibold">What recipes have done</h2>
     <ul class="mt-1" data-test="recipe-runs">
       <li
-        v-for="run in runs.data.value"
-        :key="run.commandId"
+        v-for="done in runs.data.value"
+        :key="done.commandId"
         class="border-line flex min-h-8 items-center gap-3 border-b"
       >
-        <span class="text-ink-soft w-32 shrink-0">{{ moment(run.at) }}</span>
-        <span class="min-w-0 flex-1 truncate" :title="run.about"
-          ><b>{{ run.recipe }}</b> {{ run.automatic ? 'by itself: ' : '' }}{{ run.about }}</span
+        <span class="text-ink-soft w-32 shrink-0">{{ moment(done.at) }}</span>
+        <span class="min-w-0 flex-1 truncate" :title="done.about"
+          ><b>{{ done.recipe }}</b> {{ done.automatic ? 'by itself: ' : '' }}{{ done.about }}</span
         >
-        <RouterLink class="hover:text-kelp text-ink-soft" :to="`/intake/${run.messageId}`"
+        <RouterLink class="hover:text-kelp text-ink-soft" :to="`/intake/${done.messageId}`"
           >Message</RouterLink
         >
-        <span v-if="run.undone" class="text-ink-soft w-16 text-right">undone</span>
+        <span v-if="done.undone" class="text-ink-soft w-16 text-right">undone</span>
         <button
           v-else
           class="btn btn-quiet h-7 w-16 px-1.5"
           type="button"
-          @click="void takeBack(run.commandId)"
+          @click="void takeBack(done.commandId)"
         >
           Undo
         </button>

@@ -2,8 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { client, unwrap, type WorkingTimeForm } from '@/api/client'
-import { queryClient } from '@/api/queries'
-import { showDone, showProblem } from '@/api/toasts'
+import { run } from '@/api/commands'
 import { names, toggled, WEEKDAYS } from '@/settings/workingTime'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -51,16 +50,12 @@ function addDayOff(isoDay: string): void {
 
 async function save(): Promise<void> {
   busy.value = true
-  try {
-    const body = { ...form, nicknames: names(nicknames.value) }
-    const saved = await unwrap(client.PUT('/api/settings/working-time', { body }))
-    queryClient.setQueryData(['working-time'], saved)
-    showDone('Working time saved; messages are read again with it')
-  } catch (problem) {
-    showProblem(problem)
-  } finally {
-    busy.value = false
-  }
+  const body = { ...form, nicknames: names(nicknames.value) }
+  await run(
+    (header) => client.PUT('/api/settings/working-time', { params: { header }, body }),
+    ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
+  )
+  busy.value = false
 }
 </script>
 

@@ -74,9 +74,7 @@ class AccountController {
             @Size(max = 200) String password,
             @NotBlank @Size(max = 60) String zone) {}
 
-    record AccountChange(
-            @NotBlank @Size(max = 200) String name,
-            @NotBlank @Size(max = 60) String zone,
+    record PasswordChange(
             @Size(max = 200) String currentPassword,
             @Size(max = 200) String newPassword) {}
 
@@ -146,32 +144,26 @@ class AccountController {
         return accounts.all().stream().map(AccountController::view).toList();
     }
 
-    @PutMapping("/api/account")
-    AccountView change(
+    /** Another password; whoever knew the old one is signed out everywhere else. */
+    @PutMapping("/api/account/password")
+    AccountView changePassword(
             @Me SignedIn me,
-            @Valid @RequestBody AccountChange body,
+            @Valid @RequestBody PasswordChange body,
             HttpServletRequest request,
             HttpServletResponse response) {
         Account old = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
-        String hash = old.passwordHash();
-        if (!body.newPassword().isEmpty()) {
-            sessions.prove(old, body.currentPassword(), "currentPassword", request);
-            hash = passwords.hashed("newPassword", body.newPassword(), List.of(old.signIn(), body.name()));
-        }
+        sessions.prove(old, body.currentPassword(), "currentPassword", request);
         Account changed = new Account(
                 old.id(),
                 old.signIn(),
-                body.name().strip(),
-                hash,
-                zone(body.zone()),
+                old.name(),
+                passwords.hashed("newPassword", body.newPassword(), List.of(old.signIn(), old.name())),
+                old.zone(),
                 old.administrator(),
                 old.createdAt());
         transaction.executeWithoutResult(status -> accounts.update(changed));
-        if (!hash.equals(old.passwordHash())) {
-            // Whoever knew the old one is signed out everywhere.
-            sessions.endOthers(me.accountId(), request);
-            sessions.start(changed, request, response);
-        }
+        sessions.endOthers(me.accountId(), request);
+        sessions.start(changed, request, response);
         return view(changed);
     }
 

@@ -8,5 +8,6 @@ public enum Topic {
     CATEGORIES,
     SOURCES,
     OUTBOX,
-    READING
+    READING,
+    SETTINGS
 }

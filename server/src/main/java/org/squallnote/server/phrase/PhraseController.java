@@ -5,33 +5,25 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.server.command.OwnerLocks;
-import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.phrase.PhraseStore;
-import org.squallnote.store.phrase.SavedPhrase;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
 
 /** Settings › Phrases. */
 @RestController
 class PhraseController {
 
-    private static final int MOST = 200;
+    private final Phrases phrases;
 
-    private final PhraseStore store;
-    private final OwnerLocks locks;
-
-    PhraseController(PhraseStore store, OwnerLocks locks) {
-        this.store = store;
-        this.locks = locks;
+    PhraseController(Phrases phrases) {
+        this.phrases = phrases;
     }
 
     record PhraseView(UUID id, String name, String text) {}
@@ -42,32 +34,19 @@ class PhraseController {
 
     @GetMapping("/api/phrases")
     List<PhraseView> all(@Me SignedIn me) {
-        return store.of(me.accountId()).stream()
+        return phrases.of(me.accountId()).stream()
                 .map(phrase -> new PhraseView(phrase.id(), phrase.name(), phrase.text()))
                 .toList();
     }
 
     /** Makes one, or changes it. */
     @PutMapping("/api/phrases/{id}")
-    List<PhraseView> save(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody PhraseForm body) {
-        SavedPhrase phrase = new SavedPhrase(id, me.accountId(), body.name().strip(), body.text());
-        locks.write(me.accountId(), () -> {
-            if (store.update(phrase) == 0) {
-                if (store.of(me.accountId()).size() >= MOST) {
-                    throw Refusal.invalid("There are " + MOST + " phrases already. Delete one to make room.");
-                }
-                store.insert(phrase);
-            }
-        });
-        return all(me);
+    Done save(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody PhraseForm body) {
+        return phrases.save(me, commandId, id, new Phrases.State(body.name().strip(), body.text()));
     }
 
     @DeleteMapping("/api/phrases/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@Me SignedIn me, @PathVariable UUID id) {
-        int deleted = locks.write(me.accountId(), () -> store.delete(me.accountId(), id));
-        if (deleted == 0) {
-            throw Refusal.notFound("phrase");
-        }
+    Done delete(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        return phrases.delete(me, commandId, id);
     }
 }

@@ -4,7 +4,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,27 +12,20 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.preference.PreferenceStore;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Keys and the capture address. */
 @RestController
 class PreferenceController {
 
-    private static final String KEYS = "keys";
     private static final int MOST_KEYS = 100;
 
-    private final PreferenceStore store;
-    private final OwnerLocks locks;
-    private final JsonMapper json;
+    private final KeptPreferences kept;
 
-    PreferenceController(PreferenceStore store, OwnerLocks locks, JsonMapper json) {
-        this.store = store;
-        this.locks = locks;
-        this.json = json;
+    PreferenceController(KeptPreferences kept) {
+        this.kept = kept;
     }
 
     /**
@@ -48,27 +40,18 @@ class PreferenceController {
 
     @GetMapping("/api/preferences")
     Preferences preferences(@Me SignedIn me) {
-        UUID owner = me.accountId();
-        Map<String, String> keys = store.of(owner, KEYS)
-                .map(text -> json.readValue(text, new TypeReference<Map<String, String>>() {}))
-                .orElse(Map.of());
-        return new Preferences(
-                keys, store.of(owner, PreferenceStore.CAPTURE_ADDRESS).orElse(""));
+        KeptPreferences.State chosen = kept.of(me.accountId());
+        return new Preferences(chosen.keys(), chosen.captureAddress());
     }
 
     @PutMapping("/api/preferences")
-    Preferences save(@Me SignedIn me, @Valid @RequestBody Preferences body) {
+    Done save(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody Preferences body) {
         if (body.keys().values().stream().distinct().count() < body.keys().size()) {
-            throw Refusal.invalid("Two things have the same key. Nothing was changed.");
+            throw Refusal.field("keys", "Two things have the same key. Nothing was changed.");
         }
-        UUID owner = me.accountId();
-        locks.write(owner, () -> {
-            store.save(owner, KEYS, json.writeValueAsString(body.keys()));
-            store.save(
-                    owner,
-                    PreferenceStore.CAPTURE_ADDRESS,
-                    body.captureAddress().strip().toLowerCase(Locale.ROOT));
-        });
-        return preferences(me);
+        return kept.save(
+                me,
+                commandId,
+                new KeptPreferences.State(body.keys(), body.captureAddress().strip()));
     }
 }

@@ -11,7 +11,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -19,7 +18,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
@@ -41,9 +39,11 @@ class RecipeController {
     private static final int SHOWN = 50;
 
     private final Recipes recipes;
+    private final KeptRecipes kept;
 
-    RecipeController(Recipes recipes) {
+    RecipeController(Recipes recipes, KeptRecipes kept) {
         this.recipes = recipes;
+        this.kept = kept;
     }
 
     record ConditionsForm(
@@ -174,25 +174,35 @@ class RecipeController {
     }
 
     @PutMapping("/api/recipes/{id}")
-    List<RecipeView> save(
-            @Me SignedIn me, @PathVariable UUID id, @RequestParam int version, @Valid @RequestBody RecipeForm body) {
-        recipes.save(new Recipe(
+    Done save(
+            @Me SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @Valid @RequestBody RecipeForm body) {
+        return kept.save(
+                me,
+                commandId,
                 id,
-                me.accountId(),
-                body.name().strip(),
-                body.letter(),
-                body.place(),
-                body.automatic(),
-                body.conditions().conditions(),
-                new Steps(body.steps().stream().map(StepForm::step).toList()),
-                version));
-        return all(me);
+                version,
+                new KeptRecipes.State(
+                        body.name().strip(),
+                        body.letter(),
+                        body.place(),
+                        body.automatic(),
+                        body.conditions().conditions(),
+                        new Steps(body.steps().stream().map(StepForm::step).toList())));
+    }
+
+    /** Puts them into an order. */
+    @PutMapping("/api/recipes/order")
+    Done order(@Me SignedIn me, @CommandId UUID commandId, @Size(max = 100) @RequestBody List<UUID> ids) {
+        return kept.order(me, commandId, ids);
     }
 
     @DeleteMapping("/api/recipes/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void delete(@Me SignedIn me, @PathVariable UUID id) {
-        recipes.delete(me.accountId(), id);
+    Done delete(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        return kept.delete(me, commandId, id);
     }
 
     @GetMapping("/api/recipes/runs")

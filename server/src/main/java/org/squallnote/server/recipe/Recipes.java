@@ -22,11 +22,9 @@ import org.squallnote.server.arrival.FreshMessages;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
-import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.recipe.RecipeController.Plan;
-import org.squallnote.store.StaleVersionException;
 import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.message.StoredMessage;
@@ -42,7 +40,6 @@ class Recipes implements FreshMessages {
 
     private static final Logger LOG = LoggerFactory.getLogger(Recipes.class);
     private static final Duration DRY_RUN = Duration.ofDays(30);
-    private static final int MOST = 100;
     private static final int LONGEST_ABOUT = 1000;
 
     private final RecipeStore store;
@@ -51,7 +48,6 @@ class Recipes implements FreshMessages {
     private final AccountStore accounts;
     private final SourceStore sources;
     private final Commands commands;
-    private final OwnerLocks locks;
     private final Clock clock;
     private final TransactionTemplate nested;
 
@@ -62,7 +58,6 @@ class Recipes implements FreshMessages {
             AccountStore accounts,
             SourceStore sources,
             Commands commands,
-            OwnerLocks locks,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.store = store;
@@ -71,7 +66,6 @@ class Recipes implements FreshMessages {
         this.accounts = accounts;
         this.sources = sources;
         this.commands = commands;
-        this.locks = locks;
         this.clock = clock;
         this.nested = new TransactionTemplate(transactions);
         this.nested.setPropagationBehavior(TransactionDefinition.PROPAGATION_NESTED);
@@ -83,42 +77,6 @@ class Recipes implements FreshMessages {
 
     Recipe get(UUID owner, UUID id) {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("recipe"));
-    }
-
-    /** Makes one, or changes it. */
-    void save(Recipe recipe) {
-        recipe.steps().problem().ifPresent(problem -> {
-            throw Refusal.invalid(problem + " Nothing was changed.");
-        });
-        if (recipe.automatic() && recipe.conditions().areNone()) {
-            throw Refusal.invalid(
-                    "A recipe that runs by itself needs a condition, else it would take every message. Nothing was changed.");
-        }
-        locks.write(recipe.owner(), () -> {
-            List<Recipe> all = store.of(recipe.owner());
-            boolean taken = recipe.letter() != null
-                    && all.stream()
-                            .anyMatch(other -> !other.id().equals(recipe.id())
-                                    && recipe.letter().equals(other.letter()));
-            if (taken) {
-                throw Refusal.invalid("Another recipe has this key already. Nothing was changed.");
-            }
-            if (store.byId(recipe.owner(), recipe.id()).isEmpty()) {
-                if (all.size() >= MOST) {
-                    throw Refusal.invalid("There are " + MOST + " recipes already. Delete one to make room.");
-                }
-                store.insert(recipe);
-            } else if (store.update(recipe) == 0) {
-                throw new StaleVersionException(recipe.id());
-            }
-        });
-    }
-
-    void delete(UUID owner, UUID id) {
-        int deleted = locks.write(owner, () -> store.delete(owner, id));
-        if (deleted == 0) {
-            throw Refusal.notFound("recipe");
-        }
     }
 
     /** What each recipe would do to a message. */

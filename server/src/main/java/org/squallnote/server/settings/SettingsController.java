@@ -26,13 +26,11 @@ import org.squallnote.core.time.WorkingTime.Hours;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.BackgroundReading;
-import org.squallnote.server.command.OwnerLocks;
-import org.squallnote.server.live.LiveEvents;
-import org.squallnote.server.live.Topic;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.settings.AccountSettings;
-import org.squallnote.store.settings.SettingsStore;
 
 /** Settings › Working time. */
 @RestController
@@ -41,25 +39,15 @@ class SettingsController {
     /** The holidays that the page shows lie within this many days. */
     private static final int DAYS_SHOWN = 365;
 
-    private final SettingsStore store;
+    private final KeptWorkingTime kept;
     private final WorkingTimes workingTimes;
     private final BackgroundReading reading;
-    private final OwnerLocks locks;
-    private final LiveEvents live;
     private final Clock clock;
 
-    SettingsController(
-            SettingsStore store,
-            WorkingTimes workingTimes,
-            BackgroundReading reading,
-            OwnerLocks locks,
-            LiveEvents live,
-            Clock clock) {
-        this.store = store;
+    SettingsController(KeptWorkingTime kept, WorkingTimes workingTimes, BackgroundReading reading, Clock clock) {
+        this.kept = kept;
         this.workingTimes = workingTimes;
         this.reading = reading;
-        this.locks = locks;
-        this.live = live;
         this.clock = clock;
     }
 
@@ -112,14 +100,9 @@ class SettingsController {
                 holidays);
     }
 
-    /** Saves; what was read with another calendar is read again in the background. */
     @PutMapping("/api/settings/working-time")
-    WorkingTimeView save(@Me SignedIn me, @Valid @RequestBody WorkingTimeForm body) {
-        AccountSettings settings = checked(body);
-        UUID owner = me.accountId();
-        locks.write(owner, () -> store.save(owner, settings));
-        live.changed(owner, List.of(Topic.INTAKE, Topic.FOLLOW_UPS, Topic.THREADS, Topic.READING));
-        return workingTime(me);
+    Done save(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WorkingTimeForm body) {
+        return kept.save(me, commandId, checked(body));
     }
 
     private static AccountSettings checked(WorkingTimeForm body) {

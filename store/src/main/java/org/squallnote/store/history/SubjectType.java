@@ -10,5 +10,9 @@ public enum SubjectType {
     ACCOUNT,
     ANSWER,
     PARTY_RULE,
-    HAND_OVER
+    HAND_OVER,
+    PHRASE,
+    RECIPE,
+    WORKING_TIME,
+    PREFERENCES
 }
