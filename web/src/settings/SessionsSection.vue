@@ -37,7 +37,7 @@ const endOthers = useMutation({
 </script>
 
 <template>
-  <section class="mt-6 max-w-xl" data-test="sessions">
+  <section class="mt-6 max-w-2xl" data-test="sessions">
     <h2 class="font-semibold">Where you are signed in</h2>
     <p class="text-ink-soft">A new password signs out everywhere but here.</p>
     <ul class="bg-surface border-line my-2 rounded border">

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.WantedBy;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -147,7 +148,7 @@ public class Readings {
                 replyBy.map(Deadline::day).orElse(null),
                 replyBy.flatMap(Deadline::time).orElse(null),
                 replyBy.map(Deadline::firm).orElse(false),
-                asksMe
+                Heap.of(nature, asksMe) == Heap.ASKS_YOU
                         ? WantedBy.of(
                                 replyBy.map(Deadline::day),
                                 replyBy.flatMap(Deadline::time),

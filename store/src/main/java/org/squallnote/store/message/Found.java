@@ -9,7 +9,7 @@ import org.squallnote.core.message.Nature;
 /**
  * What was found in a message, as far as lists show it.
  *
- * @param wantedBy until when an answer is wanted, in the account's zone; absent where it asks nothing
+ * @param wantedBy until when an answer is wanted, in the account's zone; absent where none is
  */
 public record Found(
         Nature nature,
