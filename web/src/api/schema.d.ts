@@ -916,6 +916,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["state"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-factor/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-factor/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["off"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/second-factor/recovery-codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -1213,6 +1293,10 @@ export interface components {
             promised: boolean;
             what: string;
         };
+        Begun: {
+            secret: string;
+            address: string;
+        };
         CalendarView: {
             /** Format: date-time */
             now: string;
@@ -1297,6 +1381,9 @@ export interface components {
         ChatTestResult: {
             passed: boolean;
             steps: components["schemas"]["TestStep"][];
+        };
+        Code: {
+            code: string;
         };
         ConditionsForm: {
             sender: string;
@@ -1749,6 +1836,9 @@ export interface components {
             name: string;
             zone: string;
         };
+        Proof: {
+            currentPassword: string;
+        };
         Proposal: {
             sentence: string;
             title: string;
@@ -1803,6 +1893,9 @@ export interface components {
             version: number;
             form: components["schemas"]["RecipeForm"];
         };
+        RecoveryCodes: {
+            codes: string[];
+        };
         RegionView: {
             code: string;
             name: string;
@@ -1843,6 +1936,11 @@ export interface components {
             at: string;
             undone: boolean;
         };
+        SecondFactorView: {
+            on: boolean;
+            /** Format: int32 */
+            recoveryCodesLeft: number;
+        };
         SeenCertificate: {
             subject: string;
             issuer: string;
@@ -1859,7 +1957,7 @@ export interface components {
         };
         SessionView: {
             /** @enum {string} */
-            state: "FIRST_VISIT" | "SIGNED_OUT" | "SIGNED_IN";
+            state: "FIRST_VISIT" | "SIGNED_OUT" | "CODE_NEEDED" | "SIGNED_IN";
             account: components["schemas"]["AccountView"] | null;
         };
         SeveralPreview: {
@@ -1880,6 +1978,7 @@ export interface components {
         SignInRequest: {
             signIn: string;
             password: string;
+            code: string | null;
         };
         Snapshot: {
             from: components["schemas"]["Party"];
@@ -3711,6 +3810,122 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    state: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorView"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Begun"];
+                };
+            };
+        };
+    };
+    confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Code"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+        };
+    };
+    off: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorView"];
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
                 };
             };
         };

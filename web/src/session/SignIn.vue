@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import { ref } from 'vue'
+import { nextTick, ref, useTemplateRef } from 'vue'
 import { client, Problem, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import Frame from '@/session/Frame.vue'
 
 const signIn = ref('')
 const password = ref('')
+const code = ref('')
+const codeNeeded = ref(false)
 const problem = ref('')
 const busy = ref(false)
+const codeField = useTemplateRef<HTMLInputElement>('codeField')
 /** Seconds until the next try is taken; it is made by itself then. */
 const waiting = ref(0)
 
@@ -34,10 +37,15 @@ async function submit(): Promise<void> {
   busy.value = true
   problem.value = ''
   try {
-    await unwrap(
-      client.POST('/api/session', { body: { signIn: signIn.value, password: password.value } }),
-    )
-    await queryClient.invalidateQueries()
+    const body = { signIn: signIn.value, password: password.value, code: code.value }
+    const { state } = await unwrap(client.POST('/api/session', { body }))
+    if (state === 'CODE_NEEDED') {
+      codeNeeded.value = true
+      await nextTick()
+      codeField.value?.focus()
+    } else {
+      await queryClient.invalidateQueries()
+    }
   } catch (error) {
     if (error instanceof Problem && error.retryAfterSeconds > 0) {
       waiting.value = error.retryAfterSeconds
@@ -77,9 +85,22 @@ async function submit(): Promise<void> {
           @input="stopWaiting"
         />
       </label>
+      <label v-if="codeNeeded" class="block"
+        >Code of your device, or a recovery code
+        <input
+          ref="codeField"
+          v-model="code"
+          class="field"
+          name="code"
+          autocomplete="one-time-code"
+          maxlength="24"
+          required
+          @input="stopWaiting"
+        />
+      </label>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>
       <p v-if="waiting > 0" class="text-brass-ink" role="status" data-test="waiting">
-        The password was wrong several times. It is tried again in {{ waiting }}
+        The password or the code was wrong several times. It is tried again in {{ waiting }}
         {{ waiting === 1 ? 'second' : 'seconds' }}; nothing is locked.
       </p>
       <button

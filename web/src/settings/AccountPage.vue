@@ -6,6 +6,7 @@ import { run } from '@/api/commands'
 import { queryClient, useSession } from '@/api/queries'
 import { showDone, showProblem } from '@/api/toasts'
 import InstallationSection from '@/settings/InstallationSection.vue'
+import SecondFactorSection from '@/settings/SecondFactorSection.vue'
 import SessionsSection from '@/settings/SessionsSection.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
@@ -126,6 +127,7 @@ const add = () =>
     </label>
     <p><button class="btn" type="submit" :disabled="busy">Change the password</button></p>
   </form>
+  <SecondFactorSection />
   <SessionsSection />
   <InstallationSection v-if="account?.administrator" />
   <section v-if="account?.administrator" class="mt-6 max-w-xl">

@@ -188,4 +188,29 @@ class DecisionsTest extends ServerTest {
                 .isEqualTo("Yes, gladly.");
         assertThat(get(me, "/api/intake").path("total").asInt()).isEqualTo(1);
     }
+
+    @Test
+    void ofALongHeapTheMostPressingIsShownHoweverOldItIs() {
+        SignedIn me = newAccount();
+        ArrivedMail[] many = new ArrivedMail[230];
+        for (int i = 0; i < many.length; i++) {
+            many[i] = mail(
+                    i + 2, "later" + i + "@x.example", "Later " + i, "", "Could you send list " + i + " by 30 March?");
+        }
+        arrive(
+                me,
+                mail(
+                        1,
+                        "pressing@x.example",
+                        "Tilda <tilda@brandt-cranes.example>",
+                        "Pressing",
+                        "",
+                        "Could you send the pressing list by 5 March?",
+                        MONDAY.minusSeconds(600)));
+        arrive(me, many);
+        JsonNode intake = get(me, "/api/intake");
+        assertThat(intake.path("lines")).hasSize(200);
+        assertThat(intake.path("lines").get(0).path("about").asString("")).contains("pressing list");
+        assertThat(intake.path("total").asInt()).isEqualTo(231);
+    }
 }

@@ -29,6 +29,9 @@ public final class Reader {
 
     private static final int LONGEST_SUBJECT = 500;
 
+    /** Of a message that takes too long, this much is read, in characters. */
+    private static final int A_PAGE = 4_000;
+
     private final Me me;
     private final ZoneId zone;
     private final boolean monthFirst;
@@ -52,8 +55,21 @@ public final class Reader {
 
     /** Reads a message, incoming or outgoing: one is outgoing when it is from me. */
     public Reading read(MessageToRead message) {
-        boolean cut = message.text().length() > LONGEST_TEXT;
-        String text = cut ? message.text().substring(0, LONGEST_TEXT) : message.text();
+        return read(message, LONGEST_TEXT);
+    }
+
+    /**
+     * Reads the first page of a message, for one whose whole takes too long. The reading says that it is cut.
+     *
+     * @see Reading#cut()
+     */
+    public Reading readBeginning(MessageToRead message) {
+        return read(message, A_PAGE);
+    }
+
+    private Reading read(MessageToRead message, int most) {
+        boolean cut = message.text().length() > most;
+        String text = cut ? message.text().substring(0, most) : message.text();
         NatureRules.Verdict nature = NatureRules.verdictOn(new NatureRules.Input(
                 message.from(),
                 message.subject(),

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
@@ -49,6 +50,9 @@ final class SentencesRead {
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
         for (int i = 0; i < sentences.size(); i++) {
+            if (Thread.currentThread().isInterrupted()) {
+                throw new CancellationException("Reading was given up at sentence " + i + " of " + sentences.size());
+            }
             Sentence sentence = sentences.get(i);
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
             boolean answered = goesOn

@@ -57,6 +57,8 @@ class AccountController {
     enum SessionState {
         FIRST_VISIT,
         SIGNED_OUT,
+        /** The password was right; a code of the second factor is needed. */
+        CODE_NEEDED,
         SIGNED_IN
     }
 
@@ -66,7 +68,8 @@ class AccountController {
 
     record SignInRequest(
             @NotBlank @Size(max = 200) String signIn,
-            @Size(max = 200) String password) {}
+            @Size(max = 200) String password,
+            @Nullable @Size(max = 40) String code) {}
 
     record NewAccount(
             @NotBlank @Size(max = 200) String signIn,
@@ -93,10 +96,14 @@ class AccountController {
     @PostMapping("/api/session")
     SessionView signIn(
             @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn me = sessions.signIn(body.signIn(), body.password(), request, response);
-        return new SessionView(
-                SessionState.SIGNED_IN,
-                accounts.byId(me.accountId()).map(AccountController::view).orElse(null));
+        String code = Optional.ofNullable(body.code()).orElse("");
+        return sessions.signIn(body.signIn(), body.password(), code, request, response)
+                .map(me -> new SessionView(
+                        SessionState.SIGNED_IN,
+                        accounts.byId(me.accountId())
+                                .map(AccountController::view)
+                                .orElse(null)))
+                .orElseGet(() -> new SessionView(SessionState.CODE_NEEDED, null));
     }
 
     @DeleteMapping("/api/session")

@@ -38,6 +38,7 @@ public class Sessions {
     private final AccountStore accounts;
     private final PasswordEncoder passwords;
     private final SignInLimit limit;
+    private final SecondFactors factors;
     private final KnownBrowsers browsers;
     private final CsrfTokenRepository csrfTokens;
     private final FindByIndexNameSessionRepository<? extends Session> stored;
@@ -49,6 +50,7 @@ public class Sessions {
             AccountStore accounts,
             PasswordEncoder passwords,
             SignInLimit limit,
+            SecondFactors factors,
             KnownBrowsers browsers,
             CsrfTokenRepository csrfTokens,
             FindByIndexNameSessionRepository<? extends Session> stored,
@@ -56,6 +58,7 @@ public class Sessions {
         this.accounts = accounts;
         this.passwords = passwords;
         this.limit = limit;
+        this.factors = factors;
         this.browsers = browsers;
         this.csrfTokens = csrfTokens;
         this.stored = stored;
@@ -78,7 +81,14 @@ public class Sessions {
     /** Sessions of an account have ended; what they hold open is to be closed. */
     public record SomeEnded(UUID accountId) {}
 
-    SignedIn signIn(String signIn, String password, HttpServletRequest request, HttpServletResponse response) {
+    /**
+     * Signs in.
+     *
+     * @param code of the second factor, empty when none was typed
+     * @return absent when the password is right and a code is needed
+     */
+    Optional<SignedIn> signIn(
+            String signIn, String password, String code, HttpServletRequest request, HttpServletResponse response) {
         String name = signIn.strip().toLowerCase(Locale.ROOT);
         Optional<Account> account = accounts.bySignIn(name);
         SignInLimit.Tried tried = tried(name, account, request);
@@ -89,8 +99,18 @@ public class Sessions {
             limit.wasWrong(tried);
             throw Refusal.unauthorized("Name or password is not right. Nothing is lost; try again.");
         }
+        if (factors.isOn(account.get().id())) {
+            if (code.isBlank()) {
+                return Optional.empty();
+            }
+            if (!factors.takes(account.get().id(), code)) {
+                limit.wasWrong(tried);
+                throw Refusal.field(
+                        "code", "This code is not right, or was used before. Type the one that the device shows now.");
+            }
+        }
         limit.wasRight(tried);
-        return start(account.get(), request, response);
+        return Optional.of(start(account.get(), request, response));
     }
 
     private SignInLimit.Tried tried(String name, Optional<Account> account, HttpServletRequest request) {

@@ -56,7 +56,9 @@ class AnswersSeen implements AnswerSeen {
 
     @Override
     public void seen(UUID owner, StoredMessage answer, UUID threadId, TurnState state, boolean recent) {
-        List<FollowUp> open = store.openInThread(owner, threadId, answer.sentAt());
+        // A mail is dated in whole seconds: what was asked in the same one was asked before it.
+        List<FollowUp> open =
+                store.openInThread(owner, threadId, answer.sentAt().plusSeconds(1));
         Facts facts = readings.of(owner, answer.id()).map(StoredFacts::facts).orElse(Facts.SILENT);
         if (open.isEmpty() || facts.thanksOnly()) {
             return;

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
@@ -184,7 +185,7 @@ class MessageController {
                 message.hasHtml(),
                 message.channel() == Channel.MAIL,
                 message.files().list().stream().map(MessageController::file).toList(),
-                message.notices().list(),
+                notices(message, reading),
                 message.decision(),
                 message.edited(),
                 message.removed(),
@@ -199,6 +200,16 @@ class MessageController {
                         .map(file -> new DraftFileView(file.id(), file.name(), file.size()))
                         .toList(),
                 taking.of(message));
+    }
+
+    private static List<String> notices(StoredMessage message, Reading reading) {
+        return reading.cut()
+                ? Stream.concat(
+                                message.notices().list().stream(),
+                                Stream.of("This message is very long; only its beginning was read for what it asks."))
+                        .distinct()
+                        .toList()
+                : message.notices().list();
     }
 
     private List<FollowUpRef> followUpsOf(StoredMessage message) {

@@ -1,5 +1,6 @@
 package org.squallnote.server.reading;
 
+import java.time.Duration;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
@@ -30,6 +31,11 @@ public record AccountReader(
         Map<String, PartyRule> rules,
         String version) {
 
+    /** A text of up to so many characters takes milliseconds, whatever it says. */
+    private static final int QUICKLY_READ = 20_000;
+
+    private static final TimeLimit LIMIT = new TimeLimit(Duration.ofSeconds(20));
+
     /** Copies the rules. */
     public AccountReader {
         rules = Map.copyOf(rules);
@@ -37,7 +43,10 @@ public record AccountReader(
 
     /** Reads a message. One from a sent folder is mine, from whatever address it went out. */
     public Reading read(MessageToRead message, Direction direction) {
-        return new Reader(meIn(message.from(), direction), monthFirst, workingTime).read(message);
+        Reader reader = new Reader(meIn(message.from(), direction), monthFirst, workingTime);
+        return message.text().length() <= QUICKLY_READ
+                ? reader.read(message)
+                : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message));
     }
 
     private Me meIn(Party from, Direction direction) {

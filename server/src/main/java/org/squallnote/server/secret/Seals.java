@@ -3,6 +3,7 @@ package org.squallnote.server.secret;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.util.Base64;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 
 /** Seals what is given out and comes back, a cookie say, so that nobody else can have made it. */
@@ -33,6 +34,16 @@ public class Seals {
         } catch (IllegalArgumentException e) {
             return "";
         }
+    }
+
+    /** Encrypts something that is stored for an account. */
+    public byte[] encrypted(UUID owner, byte[] plain) {
+        return key.encrypt(owner, plain);
+    }
+
+    /** Decrypts it. */
+    public byte[] decrypted(UUID owner, byte[] stored) {
+        return key.decrypt(owner, stored);
     }
 
     private byte[] mac(String purpose, String text) {

@@ -1,0 +1,97 @@
+package org.squallnote.server.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Size;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.account.Account;
+import org.squallnote.store.account.AccountStore;
+
+/** Settings › Account: a code of a device beside the password. Each change needs the password once more. */
+@RestController
+class SecondFactorController {
+
+    private final SecondFactors factors;
+    private final Sessions sessions;
+    private final AccountStore accounts;
+
+    SecondFactorController(SecondFactors factors, Sessions sessions, AccountStore accounts) {
+        this.factors = factors;
+        this.sessions = sessions;
+        this.accounts = accounts;
+    }
+
+    record SecondFactorView(boolean on, int recoveryCodesLeft) {}
+
+    record Proof(@Size(max = 200) String currentPassword) {}
+
+    record Code(@Size(max = 40) String code) {}
+
+    /**
+     * What a device needs to give codes.
+     *
+     * @param secret in Base32, to type in
+     * @param address the same as devices read it from a picture
+     */
+    record Begun(String secret, String address) {}
+
+    /** Shown once. */
+    record RecoveryCodes(List<String> codes) {}
+
+    @GetMapping("/api/second-factor")
+    SecondFactorView state(@Me SignedIn me) {
+        return new SecondFactorView(factors.isOn(me.accountId()), factors.recoveryCodesLeft(me.accountId()));
+    }
+
+    @PostMapping("/api/second-factor/begin")
+    Begun begin(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+        Account account = prove(me, body, request);
+        if (factors.isOn(me.accountId())) {
+            throw Refusal.conflict("A second factor is asked for already. Switch it off first to use another device.");
+        }
+        String secret = factors.begin(me.accountId());
+        String label = URLEncoder.encode("Squallnote:" + account.signIn(), StandardCharsets.UTF_8)
+                .replace("+", "%20");
+        return new Begun(
+                secret, "otpauth://totp/" + label + "?secret=" + secret + "&issuer=Squallnote&digits=6&period=30");
+    }
+
+    @PostMapping("/api/second-factor/confirm")
+    RecoveryCodes confirm(@Me SignedIn me, @Valid @RequestBody Code body) {
+        return new RecoveryCodes(
+                factors.confirm(me.accountId(), body.code().strip())
+                        .orElseThrow(
+                                () -> Refusal.field(
+                                        "code",
+                                        "This is not the code that the device shows now. Check that its clock is right, then type the next one.")));
+    }
+
+    @PostMapping("/api/second-factor/recovery-codes")
+    RecoveryCodes renew(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+        prove(me, body, request);
+        if (!factors.isOn(me.accountId())) {
+            throw Refusal.conflict("No second factor is asked for, so there is nothing to recover.");
+        }
+        return new RecoveryCodes(factors.newRecoveryCodes(me.accountId()));
+    }
+
+    @PostMapping("/api/second-factor/off")
+    SecondFactorView off(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+        prove(me, body, request);
+        factors.off(me.accountId());
+        return state(me);
+    }
+
+    private Account prove(SignedIn me, Proof body, HttpServletRequest request) {
+        Account account = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
+        sessions.prove(account, body.currentPassword(), "currentPassword", request);
+        return account;
+    }
+}

@@ -1,0 +1,160 @@
+package org.squallnote.server.account;
+
+import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import java.nio.charset.StandardCharsets;
+import java.security.InvalidKeyException;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import javax.crypto.spec.SecretKeySpec;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.squallnote.server.secret.Seals;
+import org.squallnote.store.account.SecondFactor;
+import org.squallnote.store.account.SecondFactorStore;
+
+/**
+ * A second factor by codes of a device (TOTP, RFC 6238: six digits, thirty seconds, SHA-1 as all devices know it), with
+ * recovery codes for the day it is lost. A code is taken once; the one before and the one after are taken too, since
+ * clocks differ.
+ */
+@Component
+class SecondFactors {
+
+    private static final int SECRET_BYTES = 20;
+    private static final int RECOVERY_CODES = 10;
+    private static final int RECOVERY_LETTERS = 16;
+    private static final int STEP_SECONDS = 30;
+
+    /** RFC 4648 section 6. */
+    private static final String BASE32 = "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567";
+
+    private final SecondFactorStore store;
+    private final Seals seals;
+    private final Clock clock;
+    private final TransactionTemplate transaction;
+    private final TimeBasedOneTimePasswordGenerator generator = new TimeBasedOneTimePasswordGenerator();
+    private final SecureRandom random = new SecureRandom();
+
+    SecondFactors(SecondFactorStore store, Seals seals, Clock clock, TransactionTemplate transaction) {
+        this.store = store;
+        this.seals = seals;
+        this.clock = clock;
+        this.transaction = transaction;
+    }
+
+    /** Whether signing in to the account needs a code. */
+    boolean isOn(UUID owner) {
+        return store.of(owner).filter(SecondFactor::confirmed).isPresent();
+    }
+
+    int recoveryCodesLeft(UUID owner) {
+        return store.countCodes(owner);
+    }
+
+    /** Makes a secret, which counts once a code of it is given; answers it in Base32. */
+    String begin(UUID owner) {
+        byte[] secret = new byte[SECRET_BYTES];
+        random.nextBytes(secret);
+        transaction.executeWithoutResult(status -> {
+            store.delete(owner);
+            store.insert(owner, seals.encrypted(owner, secret));
+        });
+        return base32(secret);
+    }
+
+    /** Takes the first code of a new secret; answers the recovery codes, empty when the code is not right. */
+    Optional<List<String>> confirm(UUID owner, String code) {
+        return takesDevice(owner, code) ? Optional.of(newRecoveryCodes(owner)) : Optional.empty();
+    }
+
+    /** Takes a code of the device, or a recovery code; each only once. */
+    boolean takes(UUID owner, String code) {
+        String plain = code.replaceAll("[\\s-]", "").toUpperCase(Locale.ROOT);
+        return plain.length() == RECOVERY_LETTERS
+                ? store.takeCode(owner, digest(owner, plain)) == 1
+                : takesDevice(owner, plain);
+    }
+
+    private boolean takesDevice(UUID owner, String code) {
+        Optional<SecondFactor> factor = store.of(owner);
+        if (factor.isEmpty() || !code.matches("\\d{6}")) {
+            return false;
+        }
+        SecretKeySpec key =
+                new SecretKeySpec(seals.decrypted(owner, factor.get().secret()), generator.getAlgorithm());
+        long now = clock.instant().getEpochSecond() / STEP_SECONDS;
+        for (long step = now - 1; step <= now + 1; step++) {
+            if (MessageDigest.isEqual(
+                    code.getBytes(StandardCharsets.US_ASCII), codeOf(key, step).getBytes(StandardCharsets.US_ASCII))) {
+                return store.takeStep(owner, step) == 1;
+            }
+        }
+        return false;
+    }
+
+    private String codeOf(SecretKeySpec key, long step) {
+        try {
+            return generator.generateOneTimePasswordString(
+                    key, Instant.ofEpochSecond(step * STEP_SECONDS), Locale.ROOT);
+        } catch (InvalidKeyException e) {
+            throw new IllegalStateException("This Java installation cannot compute a code", e);
+        }
+    }
+
+    /** New recovery codes; the ones before are of no use any more. */
+    List<String> newRecoveryCodes(UUID owner) {
+        List<String> codes = new ArrayList<>();
+        transaction.executeWithoutResult(status -> {
+            store.deleteCodes(owner);
+            for (int i = 0; i < RECOVERY_CODES; i++) {
+                byte[] bytes = new byte[RECOVERY_LETTERS * 5 / 8];
+                random.nextBytes(bytes);
+                String code = base32(bytes);
+                store.insertCode(owner, digest(owner, code));
+                codes.add(code.replaceAll("(.{4})(?=.)", "$1-").toLowerCase(Locale.ROOT));
+            }
+        });
+        return codes;
+    }
+
+    void off(UUID owner) {
+        transaction.executeWithoutResult(status -> {
+            store.delete(owner);
+            store.deleteCodes(owner);
+        });
+    }
+
+    /** Eighty random bits need no slow hash; and it does not depend on the key file, which may be lost as well. */
+    private static String digest(UUID owner, String code) {
+        try {
+            MessageDigest sha256 = MessageDigest.getInstance("SHA-256");
+            return HexFormat.of().formatHex(sha256.digest((owner + " " + code).getBytes(StandardCharsets.UTF_8)));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("This Java installation has no SHA-256", e);
+        }
+    }
+
+    private static String base32(byte[] bytes) {
+        StringBuilder text = new StringBuilder();
+        int buffer = 0;
+        int bits = 0;
+        for (byte b : bytes) {
+            buffer = (buffer << 8) | (b & 0xff);
+            bits += 8;
+            while (bits >= 5) {
+                text.append(BASE32.charAt((buffer >> (bits - 5)) & 31));
+                bits -= 5;
+            }
+        }
+        return text.toString();
+    }
+}

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { client, unwrap } from '@/api/client'
+import { queryClient } from '@/api/queries'
+import { showDone, showProblem } from '@/api/toasts'
+import FieldError from '@/ui/FieldError.vue'
+import { useFieldErrors } from '@/ui/fieldErrors'
+import { qrPath } from '@/ui/qr'
+
+/** A code of a device beside the password. Each step needs the password once more. */
+const state = useQuery({
+  queryKey: ['second-factor'],
+  queryFn: () => unwrap(client.GET('/api/second-factor')),
+})
+const on = computed(() => state.data.value?.on ?? false)
+const currentPassword = ref('')
+const code = ref('')
+const begun = ref<{ secret: string; address: string }>()
+const codes = ref<readonly string[]>([])
+const busy = ref(false)
+const errors = useFieldErrors()
+const picture = computed(() => (begun.value ? qrPath(begun.value.address) : undefined))
+const spelled = computed(() => begun.value?.secret.replace(/(.{4})(?=.)/g, '$1 ') ?? '')
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  busy.value = true
+  errors.clear()
+  try {
+    await work()
+    await queryClient.invalidateQueries({ queryKey: ['second-factor'] })
+  } catch (problem) {
+    if (!errors.take(problem)) {
+      showProblem(problem)
+    }
+  } finally {
+    busy.value = false
+  }
+}
+
+const proof = () => ({ body: { currentPassword: currentPassword.value } })
+
+const begin = () =>
+  attempt(async () => {
+    begun.value = await unwrap(client.POST('/api/second-factor/begin', proof()))
+    currentPassword.value = ''
+  })
+
+const confirm = () =>
+  attempt(async () => {
+    const answer = await unwrap(
+      client.POST('/api/second-factor/confirm', { body: { code: code.value } }),
+    )
+    codes.value = answer.codes
+    begun.value = undefined
+    code.value = ''
+    showDone('From now on signing in asks for a code')
+  })
+
+const renew = () =>
+  attempt(async () => {
+    codes.value = (await unwrap(client.POST('/api/second-factor/recovery-codes', proof()))).codes
+    currentPassword.value = ''
+  })
+
+const switchOff = () =>
+  attempt(async () => {
+    await unwrap(client.POST('/api/second-factor/off', proof()))
+    codes.value = []
+    currentPassword.value = ''
+    showDone('Signing in asks for the password only')
+  })
+</script>
+
+<template>
+  <section class="mt-6 max-w-xl" data-test="second-factor">
+    <h2 class="font-semibold">A code beside the password</h2>
+    <p class="text-ink-soft">
+      {{
+        on
+          ? `Signing in asks for a code of your device. ${state.data.value?.recoveryCodesLeft ?? 0} recovery codes are left.`
+          : 'A program on your phone shows a new code every half minute; signing in then asks for it.'
+      }}
+    </p>
+    <div v-if="codes.length" class="bg-brass-wash mt-2 rounded p-3" data-test="recovery-codes">
+      <p>
+        Keep these where you find them without your device. Each signs you in once. They are shown
+        only now.
+      </p>
+      <ul class="my-2 grid grid-cols-2 gap-x-4 font-mono">
+        <li v-for="each in codes" :key="each">{{ each }}</li>
+      </ul>
+      <button class="btn" type="button" @click="codes = []">I have kept them</button>
+    </div>
+    <form v-else-if="begun && picture" class="mt-2 space-y-3" @submit.prevent="void confirm()">
+      <div class="flex flex-wrap gap-4">
+        <svg
+          class="h-44 w-44 bg-white p-1 text-black"
+          :viewBox="`-2 -2 ${picture.size + 4} ${picture.size + 4}`"
+          role="img"
+          aria-label="The secret as a picture for the device's camera"
+          shape-rendering="crispEdges"
+        >
+          <path :d="picture.path" fill="currentColor" />
+        </svg>
+        <div class="min-w-52 flex-1">
+          <p>Show this to the program on your phone, or type the secret there:</p>
+          <p class="my-1 font-mono wrap-anywhere" data-test="secret">{{ spelled }}</p>
+          <label class="mt-2 block"
+            >The code it shows
+            <input
+              v-model="code"
+              class="field w-32"
+              name="code"
+              inputmode="numeric"
+              autocomplete="one-time-code"
+              maxlength="7"
+              required
+            />
+            <FieldError :of="errors.fields.value" name="code" />
+          </label>
+        </div>
+      </div>
+      <p class="flex gap-2">
+        <button class="btn btn-main" type="submit" :disabled="busy">Use it</button>
+        <button class="btn btn-quiet" type="button" @click="begun = undefined">Cancel</button>
+      </p>
+    </form>
+    <form v-else class="mt-2 space-y-2" @submit.prevent="void (on ? renew() : begin())">
+      <label class="block"
+        >Current password
+        <input
+          v-model="currentPassword"
+          class="field max-w-60"
+          name="proof"
+          type="password"
+          autocomplete="current-password"
+          required
+        />
+        <FieldError :of="errors.fields.value" name="currentPassword" />
+      </label>
+      <p class="flex flex-wrap gap-2">
+        <button class="btn" type="submit" :disabled="busy">
+          {{ on ? 'New recovery codes' : 'Set up a device' }}
+        </button>
+        <button
+          v-if="on"
+          class="btn"
+          type="button"
+          :disabled="busy || currentPassword === ''"
+          @click="void switchOff()"
+        >
+          Ask for no code any more
+        </button>
+      </p>
+    </form>
+  </section>
+</template>
