@@ -1267,6 +1267,8 @@ export interface components {
         AnswerRequest: {
             text: string;
             toAll: boolean;
+            cc: string[] | null;
+            bcc: string[] | null;
         };
         AskedView: {
             sentence: string;

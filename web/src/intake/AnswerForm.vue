@@ -14,7 +14,7 @@ import PhrasePicker from '@/intake/PhrasePicker.vue'
  */
 const { message } = defineProps<{ message: MessageView }>()
 const emit = defineEmits<{
-  send: [answer: { text: string; toAll: boolean }]
+  send: [answer: { text: string; toAll: boolean; cc: string[]; bcc: string[] }]
   followUp: []
   cancel: []
 }>()
@@ -23,6 +23,9 @@ const TWO_MINUTES_MS = 120_000
 const session = useSession()
 const text = ref(localDraft(message.id) ?? message.draft ?? '')
 const toAll = ref(false)
+const copies = ref(false)
+const cc = ref('')
+const bcc = ref('')
 const ask = askOf(message)
 const quoted = ref(message.channel === 'MAIL' && ask !== '')
 const field = useTemplateRef<HTMLTextAreaElement>('field')
@@ -59,11 +62,21 @@ async function take(phrase: string): Promise<void> {
   )
 }
 
+/** Addresses as they are typed: separated by commas, semicolons or spaces. */
+function addresses(typed: string): string[] {
+  return typed.split(/[\s,;]+/).filter(Boolean)
+}
+
 function send(): void {
   if (text.value.trim() !== '') {
     saver.stop()
     keepLocally(message.id, text.value)
-    emit('send', { text: withQuote(text.value, quoted.value ? ask : ''), toAll: toAll.value })
+    emit('send', {
+      text: withQuote(text.value, quoted.value ? ask : ''),
+      toAll: toAll.value,
+      cc: addresses(cc.value),
+      bcc: addresses(bcc.value),
+    })
   }
 }
 </script>
@@ -108,12 +121,31 @@ function send(): void {
       @keydown.ctrl.enter.prevent="send"
       @keydown.meta.enter.prevent="send"
     />
+    <div v-if="copies" class="grid gap-2 sm:grid-cols-2">
+      <label
+        >Cc
+        <input v-model="cc" class="field" name="cc" placeholder="bo@merrowquay.example" />
+      </label>
+      <label
+        >Bcc, unseen by the others
+        <input v-model="bcc" class="field" name="bcc" />
+      </label>
+    </div>
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
       <PhrasePicker @take="(phrase) => void take(phrase)" />
       <AnswerFiles v-if="message.channel === 'MAIL'" :message="message" />
       <label v-if="message.channel === 'MAIL' && others" class="flex items-center gap-1.5">
         <input v-model="toAll" type="checkbox" /> to all who got it
       </label>
+      <button
+        v-if="message.channel === 'MAIL' && !copies"
+        class="text-ink-soft hover:text-kelp underline"
+        type="button"
+        data-test="copies"
+        @click="copies = true"
+      >
+        Copies to …
+      </button>
       <span class="text-ink-soft max-lg:hidden">Your text is kept while you write.</span>
       <span class="ml-auto flex gap-2">
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">

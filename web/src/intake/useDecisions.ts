@@ -190,7 +190,12 @@ export function useDecisions(options: {
     }
   }
 
-  async function answer(content: { text: string; toAll: boolean }): Promise<void> {
+  async function answer(content: {
+    text: string
+    toAll: boolean
+    cc: string[]
+    bcc: string[]
+  }): Promise<void> {
     const id = options.selected.value
     if (id) {
       const done = await options.decide(

@@ -124,6 +124,33 @@ class OutboxTest extends ServerTest {
     }
 
     @Test
+    void aHiddenCopyIsSeenByNobodyElse() throws Exception {
+        server.addMailbox("noor@x.example", "secret");
+        server.addMailbox("hidden@x.example", "secret");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message() + "/answer",
+                "{\"text\":\"Here.\",\"toAll\":false,\"cc\":[\"noor@x.example\"],\"bcc\":[\"hidden@x.example\"]}");
+        until(() -> server.messages(TILDA, "INBOX").size() == 1
+                && server.messages("noor@x.example", "INBOX").size() == 1
+                && server.messages("hidden@x.example", "INBOX").size() == 1
+                && server.messages(ME, "Sent").size() == 1);
+        for (String address : List.of(TILDA, "noor@x.example", "hidden@x.example")) {
+            assertThat(server.messages(address, "INBOX").get(0).getHeader("Bcc"))
+                    .isNull();
+        }
+        assertThat(server.messages(TILDA, "INBOX").get(0).getHeader("Cc", ",")).contains("noor@x.example");
+        assertThat(server.messages(ME, "Sent").get(0).getHeader("Bcc", ",")).contains("hidden@x.example");
+        assertThat(refusal(
+                        me,
+                        HttpMethod.POST,
+                        "/api/messages/" + message() + "/answer",
+                        "{\"text\":\"Here.\",\"toAll\":false,\"cc\":[\"no address\"]}"))
+                .contains("cc[0]");
+    }
+
+    @Test
     void aMailWithoutAnIdentifierIsBroughtBackToo() throws Exception {
         byte[] bare = ("From: Tilda <" + TILDA + ">\r\nTo: <" + ME
                         + ">\r\nSubject: No identifier\r\n\r\nCould you look at it?\r\n")

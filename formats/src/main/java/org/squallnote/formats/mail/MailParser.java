@@ -49,6 +49,7 @@ public final class MailParser {
                 references(message),
                 addresses(message, "From").stream().findFirst().orElseGet(() -> sender(message)),
                 addresses(message, "Reply-To"),
+                addresses(message, "Mail-Followup-To"),
                 addresses(message, "To"),
                 addresses(message, "Cc"),
                 subject(message),

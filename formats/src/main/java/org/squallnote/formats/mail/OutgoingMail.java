@@ -36,6 +36,7 @@ public record OutgoingMail(
         Party from,
         List<Party> to,
         List<Party> cc,
+        List<Party> bcc,
         String subject,
         String text,
         ZonedDateTime date,
@@ -57,6 +58,7 @@ public record OutgoingMail(
     public OutgoingMail {
         to = List.copyOf(to);
         cc = List.copyOf(cc);
+        bcc = List.copyOf(bcc);
         references = List.copyOf(references);
         attachments = List.copyOf(attachments);
     }
@@ -77,6 +79,8 @@ public record OutgoingMail(
             message.setFrom(address(from));
             message.setRecipients(Message.RecipientType.TO, addresses(to));
             message.setRecipients(Message.RecipientType.CC, addresses(cc));
+            // The courier leaves this field out of what it hands over; my own copy keeps it.
+            message.setRecipients(Message.RecipientType.BCC, addresses(bcc));
             message.setSubject(oneLine(subject), "UTF-8");
             message.setHeader("Date", DATE.format(date));
             if (inReplyTo.isPresent()) {

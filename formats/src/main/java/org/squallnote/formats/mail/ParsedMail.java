@@ -14,6 +14,7 @@ import org.squallnote.core.message.Party;
  * @param references what threading follows: {@code References}, else the first identifier of {@code In-Reply-To}
  * @param from the writer; an empty party when the message does not say
  * @param replyTo where answers should go, empty when to the writer
+ * @param followupTo where answers to all should go, as discussion lists say it in {@code Mail-Followup-To}
  * @param sentAt the {@code Date} field, absent when it is missing or unreadable
  * @param headers the fields that the rules look at
  * @param text the body as plain text, made from HTML when there is no plain part
@@ -28,6 +29,7 @@ public record ParsedMail(
         List<String> references,
         Party from,
         List<Party> replyTo,
+        List<Party> followupTo,
         List<Party> to,
         List<Party> cc,
         String subject,
@@ -60,6 +62,7 @@ public record ParsedMail(
                 references,
                 from,
                 replyTo,
+                followupTo,
                 to,
                 cc,
                 subject,
@@ -77,6 +80,7 @@ public record ParsedMail(
     public ParsedMail {
         references = List.copyOf(references);
         replyTo = List.copyOf(replyTo);
+        followupTo = List.copyOf(followupTo);
         to = List.copyOf(to);
         cc = List.copyOf(cc);
         attachments = List.copyOf(attachments);

@@ -1,10 +1,13 @@
 package org.squallnote.server.answer;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -15,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.message.Party;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
@@ -34,14 +38,38 @@ class AnswerController {
         this.askedBack = askedBack;
     }
 
-    record AnswerRequest(@Size(max = LONGEST_ANSWER) String text, boolean toAll) {}
+    /**
+     * An answer.
+     *
+     * @param cc addresses of those who get it besides
+     * @param bcc addresses of those who get it besides, unseen by the others
+     */
+    record AnswerRequest(
+            @Size(max = LONGEST_ANSWER) String text,
+            boolean toAll,
+            @Nullable @Size(max = 50) List<@Email @Size(max = 320) String> cc,
+            @Nullable @Size(max = 50) List<@Email @Size(max = 320) String> bcc) {
+
+        Answers.Written written() {
+            return new Answers.Written(text, toAll, parties(cc), parties(bcc));
+        }
+
+        private static List<Party> parties(@Nullable List<String> addresses) {
+            return addresses == null
+                    ? List.of()
+                    : addresses.stream()
+                            .filter(address -> !address.isBlank())
+                            .map(address -> new Party("", address))
+                            .toList();
+        }
+    }
 
     record DraftText(@Size(max = LONGEST_ANSWER) String text) {}
 
     @PostMapping("/api/messages/{id}/answer")
     Done answer(
             @Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody AnswerRequest body) {
-        return answers.answer(me, commandId, id, body.text(), body.toAll());
+        return answers.answer(me, commandId, id, body.written());
     }
 
     @PutMapping("/api/messages/{id}/draft")

@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.AnswerTo;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
@@ -88,12 +88,27 @@ public class Answers implements Restorer {
     /** The state of an answer in the history: its text, so that taking it back gives the draft again. */
     record AnswerState(UUID messageId, String text) {}
 
-    Done answer(SignedIn me, UUID commandId, UUID messageId, String text, boolean toAll) {
-        if (text.isBlank()) {
+    /**
+     * What was written, and who gets it besides those it goes to anyway.
+     *
+     * @param toAll whether everybody gets it who got the message
+     * @param copies those in Cc
+     * @param hidden those in Bcc
+     */
+    public record Written(String text, boolean toAll, List<Party> copies, List<Party> hidden) {
+
+        /** To the writer alone. */
+        public static Written toWriter(String text) {
+            return new Written(text, false, List.of(), List.of());
+        }
+    }
+
+    Done answer(SignedIn me, UUID commandId, UUID messageId, Written written) {
+        if (written.text().isBlank()) {
             throw Refusal.invalid("The answer is empty. Write something, or decide «Nothing to do».");
         }
         return commands.run(me, commandId, "answer", changes -> {
-            StoredMessage message = answerWithin(me, messageId, text, toAll, false, changes);
+            StoredMessage message = answerWithin(me, messageId, written, false, changes);
             changes.label("Answer to " + message.from().displayName());
         });
     }
@@ -104,10 +119,11 @@ public class Answers implements Restorer {
      * @param automatic whether no person wrote it
      */
     public StoredMessage answerWithin(
-            SignedIn me, UUID messageId, String text, boolean toAll, boolean automatic, Changes changes) {
+            SignedIn me, UUID messageId, Written written, boolean automatic, Changes changes) {
+        String text = written.text();
         StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
         if (message.channel() == Channel.MAIL) {
-            mail(me, message, text, toAll, automatic, changes);
+            mail(me, message, written, automatic, changes);
         } else {
             chat(me, message, text, changes);
         }
@@ -117,25 +133,26 @@ public class Answers implements Restorer {
         return message;
     }
 
-    private void mail(
-            SignedIn me, StoredMessage message, String text, boolean toAll, boolean automatic, Changes changes) {
+    private void mail(SignedIn me, StoredMessage message, Written written, boolean automatic, Changes changes) {
         Source source = sending.source(me.accountId(), message);
         MailSettings settings = secrets.mailSettings(source);
         Set<String> mine = new TreeSet<>(sources.addresses(me.accountId()));
-        List<Party> to = recipients(message, mine);
+        AnswerTo addressees =
+                AnswerTo.of(addressed(message), mine, written.toAll(), written.copies(), written.hidden());
+        List<Party> to = addressees.to();
         if (to.isEmpty() || to.stream().anyMatch(party -> party.address().isEmpty())) {
             throw Refusal.invalid("This message does not say whom to answer. Nothing was sent; your text is kept.");
         }
-        List<Party> cc = toAll ? others(message, mine, to) : List.of();
         String messageId = changes.commandId() + "@" + Sending.domain(source);
         List<OutgoingMail.Attachment> attached = automatic ? List.of() : attached(me, message, changes);
         byte[] raw = new OutgoingMail(
                         messageId,
                         new Party(settings.fromName(), source.address()),
                         to,
-                        cc,
+                        addressees.cc(),
+                        addressees.bcc(),
                         OutgoingMail.answerSubject(message.subject()),
-                        text,
+                        written.text(),
                         clock.instant().atZone(me.zoneId()),
                         message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
                         Sending.references(message),
@@ -181,21 +198,14 @@ public class Answers implements Restorer {
         }
     }
 
-    private static List<Party> recipients(StoredMessage message, Set<String> mine) {
-        if (message.direction() == Direction.OUTGOING) {
-            return message.recipients().to();
-        }
-        List<Party> replyTo = message.recipients().replyTo().stream()
-                .filter(party -> !mine.contains(party.address()))
-                .toList();
-        return replyTo.isEmpty() ? List.of(message.from()) : replyTo;
-    }
-
-    private static List<Party> others(StoredMessage message, Set<String> mine, List<Party> to) {
-        return Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream())
-                .filter(party -> !mine.contains(party.address()) && to.stream().noneMatch(party::isSameAs))
-                .distinct()
-                .toList();
+    private static AnswerTo.Addressed addressed(StoredMessage message) {
+        return new AnswerTo.Addressed(
+                message.direction() == Direction.OUTGOING,
+                message.from(),
+                message.recipients().to(),
+                message.recipients().cc(),
+                message.recipients().replyTo(),
+                message.recipients().wantedFollowup());
     }
 
     private void chat(SignedIn me, StoredMessage message, String text, Changes changes) {

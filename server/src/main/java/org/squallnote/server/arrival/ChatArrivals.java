@@ -215,7 +215,7 @@ public class ChatArrivals {
                 event.automatic() ? Nature.BULK : Nature.PERSON,
                 from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
                 from.address(),
-                new Recipients(others, List.of(), List.of()),
+                new Recipients(others, List.of(), List.of(), List.of()),
                 beginning.length() > 120 ? beginning.substring(0, 119) + "…" : beginning,
                 "",
                 event.sentAt(),

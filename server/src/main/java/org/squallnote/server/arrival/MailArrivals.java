@@ -192,7 +192,7 @@ public class MailArrivals {
                 found.nature(),
                 mail.from().name(),
                 mail.from().address(),
-                new Recipients(mail.to(), mail.cc(), mail.replyTo()),
+                new Recipients(mail.to(), mail.cc(), mail.replyTo(), mail.followupTo()),
                 mail.subject(),
                 baseSubject,
                 sentAt,

@@ -96,6 +96,7 @@ public class HandOvers {
                         new Party(secrets.mailSettings(source).fromName(), source.address()),
                         List.of(to),
                         List.of(),
+                        List.of(),
                         OutgoingMail.forwardSubject(message.subject()),
                         text.strip() + "\n\n" + forwarded(me, message),
                         clock.instant().atZone(me.zoneId()),

@@ -153,7 +153,8 @@ class RecipeSteps {
                 followUps.checkCategory(me, step.categoryId());
                 followUps.makeWithin(me, ids.next(), message, content(on, step), changes);
             }
-            case ANSWER -> answers.answerWithin(me, message.id(), phrase(on, step), false, automatic, changes);
+            case ANSWER ->
+                answers.answerWithin(me, message.id(), Answers.Written.toWriter(phrase(on, step)), automatic, changes);
             case HAND_OVER ->
                 handOvers.handOverWithin(me, message.id(), new Party("", step.address()), note(on, step), changes);
             case PUT_OFF -> decisions.putOff(me, message, putOffDay(on, step), changes);
