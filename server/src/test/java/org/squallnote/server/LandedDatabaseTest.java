@@ -103,7 +103,13 @@ class LandedDatabaseTest {
         try (ConfigurableApplicationContext application = start(data)) {
             assertThat(count(application.getBean(JdbcTemplate.class), "message"))
                     .isEqualTo(MESSAGES - DOUBLED);
+            isForTheApplicationAlone(data);
         }
+        Files.delete(data.resolve("database-key"));
+        assertThatThrownBy(() -> start(data)).hasMessageContaining("database-key");
+    }
+
+    private static void isForTheApplicationAlone(Path data) throws IOException {
         try (Stream<Path> files = Files.list(data)) {
             assertThat(files)
                     .allSatisfy(file -> assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
@@ -112,8 +118,6 @@ class LandedDatabaseTest {
         }
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data)))
                 .isEqualTo("rwx------");
-        Files.delete(data.resolve("database-key"));
-        assertThatThrownBy(() -> start(data)).hasMessageContaining("database-key");
     }
 
     private static void unpack(Path data) throws IOException {
