@@ -7,6 +7,7 @@ import AnswerFiles from '@/intake/AnswerFiles.vue'
 import { draftSaver, keepLocally, localDraft } from '@/intake/draft'
 import { askOf, elapsed, fieldsOf, filled, withQuote } from '@/intake/fields'
 import PhrasePicker from '@/intake/PhrasePicker.vue'
+import { vFocus } from '@/ui/focus'
 
 /**
  * An answer in plain text. What is typed is kept here and on the server with every pause; a small clock shows how long this
@@ -23,9 +24,9 @@ const TWO_MINUTES_MS = 120_000
 const session = useSession()
 const text = ref(localDraft(message.id) ?? message.draft ?? '')
 const toAll = ref(false)
-const copies = ref(false)
-const cc = ref('')
-const bcc = ref('')
+const cc = ref(localDraft(message.id, 'cc') ?? '')
+const bcc = ref(localDraft(message.id, 'bcc') ?? '')
+const copies = ref(cc.value + bcc.value !== '')
 const ask = askOf(message)
 const quoted = ref(message.channel === 'MAIL' && ask !== '')
 const field = useTemplateRef<HTMLTextAreaElement>('field')
@@ -41,6 +42,12 @@ useIntervalFn(() => {
 }, 1000)
 watch(text, (value) => {
   saver.save(value)
+})
+watch(cc, (value) => {
+  keepLocally(message.id, value, 'cc')
+})
+watch(bcc, (value) => {
+  keepLocally(message.id, value, 'bcc')
 })
 onMounted(() => field.value?.focus())
 onBeforeUnmount(() => {
@@ -124,7 +131,7 @@ function send(): void {
     <div v-if="copies" class="grid gap-2 sm:grid-cols-2">
       <label
         >Cc
-        <input v-model="cc" class="field" name="cc" placeholder="bo@merrowquay.example" />
+        <input v-model="cc" v-focus class="field" name="cc" placeholder="bo@merrowquay.example" />
       </label>
       <label
         >Bcc, unseen by the others

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { client } from '@/api/client'
-import { draftSaver, keepLocally, localDraft } from '@/intake/draft'
+import { draftSaver, forgetLocally, keepLocally, localDraft } from '@/intake/draft'
 
 describe('a draft', () => {
   const put = vi.spyOn(client, 'PUT')
@@ -31,6 +31,16 @@ describe('a draft', () => {
     draftSaver('m1').save('Dear Tilda')
     await vi.advanceTimersByTimeAsync(600)
     expect(localDraft('m1')).toBe('Dear Tilda')
+  })
+
+  it('keeps whom it is copied to apart from its text, until it is sent', () => {
+    keepLocally('m1', 'Dear Tilda')
+    keepLocally('m1', 'bo@merrowquay.example', 'cc')
+    expect(localDraft('m1')).toBe('Dear Tilda')
+    expect(localDraft('m1', 'cc')).toBe('bo@merrowquay.example')
+    forgetLocally('m1')
+    expect(localDraft('m1')).toBeUndefined()
+    expect(localDraft('m1', 'cc')).toBeUndefined()
   })
 
   it('is gone once it is empty', () => {

@@ -3,16 +3,29 @@ import { client, unwrap } from '@/api/client'
 const PREFIX = 'squallnote.draft.'
 const QUIET_MS = 500
 
+/** What a draft consists of in this browser: its text, and whom it is copied to. */
+type Part = 'text' | 'cc' | 'bcc'
+
+const key = (messageId: string, part: Part) =>
+  PREFIX + messageId + (part === 'text' ? '' : `.${part}`)
+
 /** What is kept in this browser of a draft: every keystroke, even when the application is gone. */
-export function localDraft(messageId: string): string | undefined {
-  return localStorage.getItem(PREFIX + messageId) ?? undefined
+export function localDraft(messageId: string, part: Part = 'text'): string | undefined {
+  return localStorage.getItem(key(messageId, part)) ?? undefined
 }
 
-export function keepLocally(messageId: string, text: string): void {
-  if (text === '') {
-    localStorage.removeItem(PREFIX + messageId)
+export function keepLocally(messageId: string, typed: string, part: Part = 'text'): void {
+  if (typed === '') {
+    localStorage.removeItem(key(messageId, part))
   } else {
-    localStorage.setItem(PREFIX + messageId, text)
+    localStorage.setItem(key(messageId, part), typed)
+  }
+}
+
+/** Once it is sent, nothing of it is kept here. */
+export function forgetLocally(messageId: string): void {
+  for (const part of ['text', 'cc', 'bcc'] as const) {
+    keepLocally(messageId, '', part)
   }
 }
 

@@ -10,7 +10,7 @@ import {
 import { run } from '@/api/commands'
 import { showOffer } from '@/api/toasts'
 import { replyBy } from '@/ui/time'
-import { keepLocally } from '@/intake/draft'
+import { forgetLocally } from '@/intake/draft'
 
 /** When an answer asks something back, offers to wait for what comes of it. */
 async function offerToWait(messageId: string, text: string): Promise<void> {
@@ -207,7 +207,7 @@ export function useDecisions(options: {
         [id],
       )
       if (done) {
-        keepLocally(id, '')
+        forgetLocally(id)
         await offerToWait(id, content.text)
       }
     }

@@ -106,11 +106,11 @@ const switchOff = () =>
         <div class="min-w-52 flex-1">
           <p>Show this to the program on your phone, or type the secret there:</p>
           <p class="my-1 font-mono wrap-anywhere" data-test="secret">{{ spelled }}</p>
-          <label class="mt-2 block"
+          <label class="mt-2 block max-w-32"
             >The code it shows
             <input
               v-model="code"
-              class="field w-32"
+              class="field"
               name="code"
               inputmode="numeric"
               autocomplete="one-time-code"
@@ -127,11 +127,11 @@ const switchOff = () =>
       </p>
     </form>
     <form v-else class="mt-2 space-y-2" @submit.prevent="void (on ? renew() : begin())">
-      <label class="block"
+      <label class="block max-w-60"
         >Current password
         <input
           v-model="currentPassword"
-          class="field max-w-60"
+          class="field"
           name="proof"
           type="password"
           autocomplete="current-password"

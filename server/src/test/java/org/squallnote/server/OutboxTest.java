@@ -35,12 +35,16 @@ class OutboxTest extends ServerTest {
     @Autowired
     private OutboxRunner.Tools tools;
 
+    @Autowired
+    private TestClock clock;
+
     private MailStandIn server;
     private Homeserver chat;
     private SignedIn me;
 
     @BeforeEach
     void connect() throws Exception {
+        clock.run();
         server = MailStandIn.start(0, 0);
         server.addMailbox(ME, "secret");
         server.addMailbox(TILDA, "secret");
@@ -57,6 +61,7 @@ class OutboxTest extends ServerTest {
 
     @AfterEach
     void disconnect() {
+        clock.stand();
         for (JsonNode source : get(me, "/api/sources")) {
             change(
                     me,

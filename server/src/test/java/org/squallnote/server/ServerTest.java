@@ -15,6 +15,7 @@ import java.util.UUID;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.annotation.Import;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -41,6 +42,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** The whole application on a database in memory, with the steps that its tests share. */
 @SpringBootTest(properties = {"springdoc.api-docs.enabled=true"})
 @AutoConfigureMockMvc
+@Import(TestClock.Configuration.class)
 abstract class ServerTest {
 
     static final Instant MONDAY = Instant.parse("2026-03-02T09:00:00Z");
@@ -72,7 +74,6 @@ abstract class ServerTest {
         Path folder = Files.createTempDirectory("squallnote-test");
         registry.add("data", folder::toString);
         registry.add("spring.datasource.url", () -> "jdbc:h2:mem:" + UUID.randomUUID());
-        registry.add("clock", () -> "2026-03-04T10:00:00Z");
     }
 
     /** A fresh account with a mailbox, whose engine is not running. */

@@ -1,0 +1,59 @@
+package org.squallnote.server;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.InstantSource;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.concurrent.atomic.AtomicLong;
+import org.springframework.boot.test.context.TestConfiguration;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Primary;
+
+/**
+ * The clock of the server's tests: it stands at {@link #START} however long they take. Each look at it is a microsecond
+ * later than the one before, so that what happened first stays first. Where the application waits for a time to come,
+ * as the outbox does between two attempts, a test lets it run.
+ */
+final class TestClock extends Clock {
+
+    static final Instant START = Instant.parse("2026-03-04T10:00:00Z");
+
+    private final AtomicLong looks = new AtomicLong();
+    private volatile InstantSource time = InstantSource.fixed(START);
+
+    void stand() {
+        time = InstantSource.fixed(START);
+    }
+
+    void run() {
+        Clock machine = Clock.systemUTC();
+        time = Clock.offset(machine, Duration.between(machine.instant(), START));
+    }
+
+    @Override
+    public Instant instant() {
+        return time.instant().plusNanos(looks.incrementAndGet() * 1000);
+    }
+
+    @Override
+    public ZoneId getZone() {
+        return ZoneOffset.UTC;
+    }
+
+    @Override
+    public Clock withZone(ZoneId zone) {
+        throw new UnsupportedOperationException("The application asks for moments, not for this clock's zone");
+    }
+
+    @TestConfiguration
+    static class Configuration {
+
+        @Bean
+        @Primary
+        TestClock testClock() {
+            return new TestClock();
+        }
+    }
+}
