@@ -34,6 +34,7 @@ final class Pictures {
         "settings-sources:/settings/sources:1280:light:",
         "settings-categories:/settings/categories:1280:light:",
         "settings-working-time:/settings/working-time:1280:light:wait=Public holidays",
+        "settings-account:/settings/account:1280:light:wait=Where you are signed in",
     };
 
     private Pictures() {}
