@@ -10,6 +10,7 @@ import org.springframework.mock.web.MockHttpServletResponse;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.sources.mail.ArrivedMail;
+import tools.jackson.databind.JsonNode;
 
 class MessagesTest extends ServerTest {
 
@@ -124,5 +125,23 @@ class MessagesTest extends ServerTest {
                 .hasStatus(422);
         assertThat(call(me, HttpMethod.POST, "/api/messages/" + id + "/follow-ups/" + id, "{nonsense"))
                 .hasStatus(400);
+    }
+
+    @Test
+    void ofAThousandAsksSomeAreMarkedAndEachWhereItStands() {
+        String ask = "Could you send me plan 7?";
+        arrive(me, mail(5, "many@x.example", "Plans", "", ("> old\n" + ask + "\n").repeat(1000)));
+
+        JsonNode message = get(me, "/api/messages/" + messageId(me, "many@x.example"));
+        String text = message.path("ownWords").asString("");
+        JsonNode marks = message.path("reading").path("marks");
+        assertThat(marks.size()).isEqualTo(500);
+        for (JsonNode mark : marks) {
+            if ("ASK".equals(mark.path("kind").asString(""))) {
+                assertThat(text.substring(
+                                mark.path("from").asInt(0), mark.path("to").asInt(0)))
+                        .isEqualTo(ask);
+            }
+        }
     }
 }

@@ -2,7 +2,6 @@ package org.squallnote.core.reading;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
 
@@ -110,38 +109,9 @@ public record OwnWords(String text, List<Line> lines) {
         return joined(false);
     }
 
-    /**
-     * Where a stretch of the text stands in {@link #own()}.
-     *
-     * @return absent when it touches no own line
-     */
-    public Optional<Span> inOwn(Span span) {
-        int at = -leading();
-        int from = -1;
-        int to = -1;
-        for (Span line : ownLines()) {
-            boolean touches = line.fromInclusive() < span.toExclusive() && span.fromInclusive() < line.toExclusive();
-            if (touches) {
-                int start = at + Math.max(0, span.fromInclusive() - line.fromInclusive());
-                from = from < 0 ? start : from;
-                to = at + Math.min(line.toExclusive(), span.toExclusive()) - line.fromInclusive();
-            }
-            at += line.toExclusive() - line.fromInclusive() + 1;
-        }
-        return from < 0 || to <= from ? Optional.empty() : Optional.of(new Span(from, to));
-    }
-
-    /** How much white space {@link #own()} leaves out at its start. */
-    private int leading() {
-        int left = 0;
-        for (Span line : ownLines()) {
-            String words = line.in(text);
-            if (!words.isBlank()) {
-                return left + words.length() - words.stripLeading().length();
-            }
-            left += words.length() + 1;
-        }
-        return left;
+    /** Where stretches of the text stand in {@link #own()}. */
+    public OwnPlaces places() {
+        return new OwnPlaces(this);
     }
 
     /** Where the own lines stand. */

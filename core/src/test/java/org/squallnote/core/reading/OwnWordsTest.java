@@ -2,6 +2,10 @@ package org.squallnote.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -52,8 +56,35 @@ class OwnWordsTest {
         int from = text.indexOf("could");
         Span sentence = new Span(from, text.indexOf("key?") + 4);
 
-        assertThat(words.inOwn(sentence).orElseThrow().in(words.own())).isEqualTo("could you send\nme the key?");
-        assertThat(words.inOwn(new Span(text.indexOf("When"), text.indexOf("When") + 4)))
+        assertThat(words.places().of(sentence).orElseThrow().in(words.own())).isEqualTo("could you send\nme the key?");
+        assertThat(words.places().of(new Span(text.indexOf("When"), text.indexOf("When") + 4)))
                 .isEmpty();
+    }
+
+    /** Texts of a few own, quoted and empty lines, and every stretch of each. */
+    @Test
+    void whatIsFoundAgainAreTheSameWords() {
+        Random random = new Random(7);
+        List<String> parts = List.of("", "  ", "could you", " send it ", "> old", "> ", "Thanks");
+        for (int i = 0; i < 200; i++) {
+            String text = IntStream.range(0, 1 + random.nextInt(6))
+                    .mapToObj(line -> parts.get(random.nextInt(parts.size())))
+                    .collect(Collectors.joining("\n"));
+            OwnWords words = OwnWords.of(text);
+            OwnPlaces places = words.places();
+            for (Span line : words.ownLines()) {
+                String own = line.in(text).strip();
+                int from = text.indexOf(own, line.fromInclusive());
+                if (!own.isEmpty()) {
+                    assertThat(places.of(new Span(from, from + own.length())).map(place -> place.in(words.own())))
+                            .as(text)
+                            .contains(own);
+                }
+            }
+            assertThat(words.linesOf(OwnWords.Kind.QUOTED).stream()
+                            .filter(line -> places.of(line).isPresent()))
+                    .as(text)
+                    .isEmpty();
+        }
     }
 }

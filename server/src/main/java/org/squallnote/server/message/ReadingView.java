@@ -1,7 +1,6 @@
 package org.squallnote.server.message;
 
 import java.time.format.DateTimeFormatter;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -58,25 +57,24 @@ record ReadingView(
     record Mark(int from, int to, MarkKind kind, String why) {}
 
     static ReadingView of(StoredMessage message, boolean asksMe, Optional<Asks> rule, Reading reading) {
-        List<Mark> marks = new ArrayList<>();
+        Marks marks = new Marks(reading.words());
         boolean outgoing = message.direction() == Direction.OUTGOING;
         for (Ask ask : reading.asks()) {
             if (outgoing || ask.ofMe()) {
-                mark(reading, ask.sentence(), MarkKind.ASK, outgoing ? "you ask here" : "asks you", marks);
+                marks.add(ask.sentence(), MarkKind.ASK, outgoing ? "you ask here" : "asks you");
             }
         }
         reading.replyBy()
                 .filter(deadline -> !deadline.inSubject())
-                .ifPresent(deadline -> mark(reading, deadline.words(), MarkKind.DATE, written(deadline), marks));
+                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, written(deadline)));
         for (Promise promise : reading.promises()) {
-            mark(reading, promise.words(), MarkKind.PROMISE, outgoing ? "you promise here" : "a promise", marks);
+            marks.add(promise.words(), MarkKind.PROMISE, outgoing ? "you promise here" : "a promise");
         }
         reading.hintedReplyBy()
                 .filter(deadline -> !deadline.inSubject())
-                .ifPresent(deadline ->
-                        mark(reading, deadline.words(), MarkKind.DATE, "perhaps " + written(deadline), marks));
+                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, "perhaps " + written(deadline)));
         for (Span hint : reading.hints()) {
-            mark(reading, hint, MarkKind.HINT, "perhaps asks you", marks);
+            marks.add(hint, MarkKind.HINT, "perhaps asks you");
         }
         Mark subject = reading.replyBy()
                 .or(reading::hintedReplyBy)
@@ -96,23 +94,8 @@ record ReadingView(
                 reading.replyBy()
                         .map(deadline -> replyByWhy(deadline, message, reading))
                         .orElse(""),
-                marks,
+                marks.inOrder(),
                 subject);
-    }
-
-    private static void mark(Reading reading, Span span, MarkKind kind, String why, List<Mark> marks) {
-        Optional<Span> own = reading.words().own().isEmpty()
-                ? Optional.of(span)
-                : reading.words().inOwn(span);
-        own.map(place -> new Mark(place.fromInclusive(), place.toExclusive(), kind, why))
-                .filter(mark -> marks.stream().noneMatch(other -> overlaps(mark, other)))
-                .ifPresent(marks::add);
-    }
-
-    /** A date may stand inside an ask; of two things of one kind in a place the first one counts. */
-    private static boolean overlaps(Mark one, Mark other) {
-        boolean dateInSentence = (one.kind() == MarkKind.DATE) != (other.kind() == MarkKind.DATE);
-        return !dateInSentence && one.from() < other.to() && other.from() < one.to();
     }
 
     private static String replyByWhy(Deadline deadline, StoredMessage message, Reading reading) {
