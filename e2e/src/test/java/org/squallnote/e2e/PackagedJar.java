@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -21,8 +22,9 @@ final class PackagedJar {
         Path jar = FOLDER.resolve("squallnote.jar");
         Path archive = FOLDER.resolve("squallnote.jsa");
         try {
-            if (!Files.exists(jar)) {
-                takeApart(jar, archive);
+            Path packaged = Path.of(System.getProperty("squallnote.jar"));
+            if (!isLaterThan(archive, packaged)) {
+                takeApart(packaged, jar, archive);
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -41,8 +43,13 @@ final class PackagedJar {
                 "-Xmx512m");
     }
 
-    private static void takeApart(Path jar, Path archive) throws IOException {
-        Path packaged = Path.of(System.getProperty("squallnote.jar"));
+    /** The archive comes last, so that what is older than the jar, or unfinished, is made anew. */
+    private static boolean isLaterThan(Path archive, Path packaged) throws IOException {
+        return Files.exists(archive)
+                && Files.getLastModifiedTime(archive).compareTo(Files.getLastModifiedTime(packaged)) > 0;
+    }
+
+    private static void takeApart(Path packaged, Path jar, Path archive) throws IOException {
         run(List.of(
                 java().get(0),
                 "-Djarmode=tools",
@@ -53,10 +60,10 @@ final class PackagedJar {
                 "--destination",
                 FOLDER.toString()));
         try (Stream<Path> files = Files.list(FOLDER)) {
-            Path found = files.filter(file -> file.toString().endsWith(".jar"))
+            Path found = files.filter(file -> file.toString().endsWith("-app.jar"))
                     .findFirst()
                     .orElseThrow();
-            Files.move(found, jar);
+            Files.move(found, jar, StandardCopyOption.REPLACE_EXISTING);
         }
         Path scratch = Files.createTempDirectory("squallnote-archive");
         List<String> training = new ArrayList<>(java());

@@ -1,0 +1,98 @@
+package org.squallnote.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.security.InvalidKeyException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import javax.crypto.spec.SecretKeySpec;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+
+/** A code beside the password, from setting it up to signing in with it, and without the device. */
+class SecondFactorIT {
+
+    private static final String PASSWORD = "a good long password";
+    private static final String PROOF = "[data-test=second-factor] input[name=proof]";
+    private static final String CODE = "input[name=code]";
+    private static final int STEP_SECONDS = 30;
+
+    @TempDir
+    static Path data;
+
+    @Test
+    void signingInAsksForTheCodeAndTakesARecoveryCodeOnce() throws IOException, InvalidKeyException {
+        Clock clock = Days.clockFrom(Days.WORKING_DAY);
+        try (Application application = new Application(data, clock).start();
+                Browser browser = new Browser(application.address())) {
+            browser.open("/");
+            browser.type("input[name=name]", "Ines Calloway");
+            browser.type("input[name=username]", "ines");
+            browser.type("input[name=password]", PASSWORD, Keys.ENTER);
+            browser.untilText("Intake is empty");
+
+            browser.open("/settings/account");
+            browser.type(PROOF, PASSWORD, Keys.ENTER);
+            String secret = browser.textOf("[data-test=secret]");
+            // The step before is still taken, so that the present one is left for signing in.
+            browser.type(CODE, code(secret, clock.instant().minusSeconds(STEP_SECONDS)), Keys.ENTER);
+            List<String> recovery =
+                    List.of(browser.textOf("[data-test=recovery-codes] ul").split("\\s+"));
+            assertThat(recovery).hasSize(10);
+
+            signInAgain(browser);
+            browser.type(CODE, "000000", Keys.ENTER);
+            browser.find("[role=alert]");
+            browser.find(CODE).clear();
+            browser.type(CODE, code(secret, clock.instant()), Keys.ENTER);
+            browser.untilText("Intake is empty");
+
+            signInAgain(browser);
+            browser.type(CODE, recovery.get(3), Keys.ENTER);
+            browser.untilText("Intake is empty");
+            browser.open("/settings/account");
+            browser.untilText("9 recovery codes are left");
+
+            signInAgain(browser);
+            browser.type(CODE, recovery.get(3), Keys.ENTER);
+            browser.find("[role=alert]");
+        }
+    }
+
+    /** As in a browser that has never been here. */
+    private static void signInAgain(Browser browser) {
+        browser.driver().manage().deleteAllCookies();
+        browser.open("/");
+        browser.type("input[name=username]", "ines");
+        browser.type("input[name=password]", PASSWORD, Keys.ENTER);
+        browser.find(CODE);
+    }
+
+    private static String code(String spelled, Instant at) throws InvalidKeyException {
+        TimeBasedOneTimePasswordGenerator device = new TimeBasedOneTimePasswordGenerator();
+        return device.generateOneTimePasswordString(
+                new SecretKeySpec(bytes(spelled.replaceAll("\\s", "")), device.getAlgorithm()), at);
+    }
+
+    /** Base32 (RFC 4648), as the secret is spelled. */
+    private static byte[] bytes(String base32) {
+        byte[] bytes = new byte[base32.length() * 5 / 8];
+        long buffer = 0;
+        int bits = 0;
+        int at = 0;
+        for (char letter : base32.toCharArray()) {
+            buffer = (buffer << 5 | "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(letter)) & 0xFFFFF;
+            bits += 5;
+            if (bits >= 8) {
+                bits -= 8;
+                bytes[at++] = (byte) (buffer >> bits);
+            }
+        }
+        return bytes;
+    }
+}
