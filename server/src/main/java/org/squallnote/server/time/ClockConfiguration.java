@@ -1,5 +1,6 @@
 package org.squallnote.server.time;
 
+import java.lang.management.ManagementFactory;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -8,7 +9,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The clock; {@code --clock=2026-03-02T09:00:00Z} starts it at that moment. */
+/** The clock; with {@code --clock=2026-03-02T09:00:00Z} the process started at that moment. */
 @Configuration(proxyBeanMethods = false)
 public class ClockConfiguration {
 
@@ -19,8 +20,10 @@ public class ClockConfiguration {
             return Clock.systemUTC();
         }
         try {
-            return Clock.offset(
-                    Clock.systemUTC(), Duration.between(Instant.now(Clock.systemUTC()), Instant.parse(startAt)));
+            // From the start of the process, so that it goes with the clocks of those who started it.
+            Instant started =
+                    Instant.ofEpochMilli(ManagementFactory.getRuntimeMXBean().getStartTime());
+            return Clock.offset(Clock.systemUTC(), Duration.between(started, Instant.parse(startAt)));
         } catch (DateTimeParseException e) {
             throw new IllegalArgumentException(
                     "--clock wants a moment such as 2026-03-02T09:00:00Z, not " + startAt, e);
