@@ -10,28 +10,24 @@ const name = ref('')
 const signIn = ref('')
 const password = ref('')
 const problem = ref('')
-const busy = ref(false)
 const errors = useFieldErrors()
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 async function submit(): Promise<void> {
-  busy.value = true
   problem.value = ''
-  errors.clear()
-  try {
-    await unwrap(
-      client.POST('/api/accounts', {
-        body: { name: name.value, signIn: signIn.value, password: password.value, zone },
-      }),
-    )
-    await queryClient.invalidateQueries()
-  } catch (error) {
-    if (!errors.take(error)) {
+  await errors.attempt(
+    async () => {
+      await unwrap(
+        client.POST('/api/accounts', {
+          body: { name: name.value, signIn: signIn.value, password: password.value, zone },
+        }),
+      )
+      await queryClient.invalidateQueries()
+    },
+    (error) => {
       problem.value = error instanceof Error ? error.message : String(error)
-    }
-  } finally {
-    busy.value = false
-  }
+    },
+  )
 }
 </script>
 
@@ -64,7 +60,11 @@ async function submit(): Promise<void> {
       </label>
       <p class="text-ink-soft">Days are counted in {{ zone }}.</p>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>
-      <button class="btn btn-main w-full justify-center" type="submit" :disabled="busy">
+      <button
+        class="btn btn-main w-full justify-center"
+        type="submit"
+        :disabled="errors.busy.value"
+      >
         Make the account
       </button>
     </form>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { run } from '@/api/commands'
 import { queryClient, useSession } from '@/api/queries'
-import { showDone, showProblem } from '@/api/toasts'
+import { showDone } from '@/api/toasts'
 import InstallationSection from '@/settings/InstallationSection.vue'
 import SecondFactorSection from '@/settings/SecondFactorSection.vue'
 import SessionsSection from '@/settings/SessionsSection.vue'
@@ -29,57 +29,40 @@ const others = useQuery({
   enabled: computed(() => account.value?.administrator ?? false),
 })
 const fresh = reactive({ name: '', signIn: '', password: '' })
-const busy = ref(false)
 const mine = useFieldErrors()
 const theirs = useFieldErrors()
 
-async function attempt(
-  errors: ReturnType<typeof useFieldErrors>,
-  work: () => Promise<string>,
-): Promise<void> {
-  busy.value = true
-  errors.clear()
-  try {
-    showDone(await work())
-    await queryClient.invalidateQueries()
-  } catch (problem) {
-    if (!errors.take(problem)) {
-      showProblem(problem)
-    }
-  } finally {
-    busy.value = false
-  }
-}
-
-async function save(): Promise<void> {
-  mine.clear()
-  await run(
-    (header) =>
-      client.PUT('/api/account', {
-        params: { header },
-        body: { name: form.name, zone: form.zone },
-      }),
-    ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
-    'undoable',
-    mine.take,
+const save = () =>
+  mine.attempt(() =>
+    run(
+      (header) =>
+        client.PUT('/api/account', {
+          params: { header },
+          body: { name: form.name, zone: form.zone },
+        }),
+      ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
+      'undoable',
+      mine.take,
+    ),
   )
-}
 
 const changePassword = () =>
-  attempt(mine, async () => {
+  mine.attempt(async () => {
     const { currentPassword, newPassword } = form
     await unwrap(client.PUT('/api/account/password', { body: { currentPassword, newPassword } }))
     Object.assign(form, { currentPassword: '', newPassword: '' })
-    return 'The new password holds; other browsers are signed out'
+    showDone('The new password holds; other browsers are signed out')
+    await queryClient.invalidateQueries()
   })
 
 const add = () =>
-  attempt(theirs, async () => {
+  theirs.attempt(async () => {
     const added = await unwrap(
       client.POST('/api/accounts', { body: { ...fresh, zone: form.zone } }),
     )
     Object.assign(fresh, { name: '', signIn: '', password: '' })
-    return `${added.name} can sign in as ${added.signIn}`
+    showDone(`${added.name} can sign in as ${added.signIn}`)
+    await queryClient.invalidateQueries()
   })
 </script>
 
@@ -95,7 +78,7 @@ const add = () =>
       </select>
       <FieldError :of="mine.fields.value" name="zone" />
     </label>
-    <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>
+    <p><button class="btn btn-main" type="submit" :disabled="mine.busy.value">Save</button></p>
   </form>
   <form
     class="mt-4 grid max-w-xl gap-3 sm:grid-cols-2"
@@ -125,7 +108,9 @@ const add = () =>
       />
       <FieldError :of="mine.fields.value" name="newPassword" />
     </label>
-    <p><button class="btn" type="submit" :disabled="busy">Change the password</button></p>
+    <p>
+      <button class="btn" type="submit" :disabled="mine.busy.value">Change the password</button>
+    </p>
   </form>
   <SecondFactorSection />
   <SessionsSection />
@@ -168,7 +153,7 @@ const add = () =>
         <FieldError :of="theirs.fields.value" name="password" />
       </label>
       <p class="self-end">
-        <button class="btn" type="submit" :disabled="busy">Add account</button>
+        <button class="btn" type="submit" :disabled="theirs.busy.value">Add account</button>
       </p>
     </form>
   </section>

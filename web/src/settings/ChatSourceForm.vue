@@ -2,7 +2,6 @@
 import { reactive, ref } from 'vue'
 import { client, newId, unwrap, type SourceView, type TestStep } from '@/api/client'
 import { run } from '@/api/commands'
-import { showProblem } from '@/api/toasts'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
@@ -18,42 +17,32 @@ const form = reactive({
   daysBack: source?.daysBack ?? 90,
 })
 const steps = ref<readonly TestStep[]>([])
-const busy = ref(false)
 const errors = useFieldErrors()
 const byToken = ref(false)
 
-async function test(): Promise<void> {
-  busy.value = true
-  errors.clear()
-  try {
+const test = () =>
+  errors.attempt(async () => {
     steps.value = (await unwrap(client.POST('/api/sources/chat/test', { body: form }))).steps
-  } catch (problem) {
-    if (!errors.take(problem)) {
-      showProblem(problem)
-    }
-  } finally {
-    busy.value = false
-  }
-}
+  })
 
 async function save(): Promise<void> {
-  busy.value = true
-  const done = await run(
-    (header) =>
-      source
-        ? client.PUT('/api/sources/chat/{id}', {
-            params: { path: { id: source.id }, query: { version: source.version }, header },
-            body: { name: form.name, daysBack: form.daysBack },
-          })
-        : client.POST('/api/sources/chat/{id}', {
-            params: { path: { id: newId() }, header },
-            body: form,
-          }),
-    ['SOURCES'],
-    'final',
-    errors.take,
+  const done = await errors.attempt(() =>
+    run(
+      (header) =>
+        source
+          ? client.PUT('/api/sources/chat/{id}', {
+              params: { path: { id: source.id }, query: { version: source.version }, header },
+              body: { name: form.name, daysBack: form.daysBack },
+            })
+          : client.POST('/api/sources/chat/{id}', {
+              params: { path: { id: newId() }, header },
+              body: form,
+            }),
+      ['SOURCES'],
+      'final',
+      errors.take,
+    ),
   )
-  busy.value = false
   if (done) {
     emit('done')
   }
@@ -124,13 +113,13 @@ async function save(): Promise<void> {
         v-if="!source"
         class="btn"
         type="button"
-        :disabled="busy"
+        :disabled="errors.busy.value"
         data-test="test"
         @click="void test()"
       >
-        {{ busy ? 'Testing …' : 'Test' }}
+        {{ errors.busy.value ? 'Testing …' : 'Test' }}
       </button>
-      <button class="btn btn-main" type="submit" :disabled="busy" data-test="save">
+      <button class="btn btn-main" type="submit" :disabled="errors.busy.value" data-test="save">
         {{ source ? 'Save' : 'Connect' }}
       </button>
       <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>

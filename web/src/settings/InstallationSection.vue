@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { reactive, ref, watch } from 'vue'
+import { reactive, watch } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
-import { showDone, showProblem } from '@/api/toasts'
+import { showDone } from '@/api/toasts'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 
@@ -25,13 +25,10 @@ watch(
   },
   { immediate: true },
 )
-const busy = ref(false)
 const errors = useFieldErrors()
 
-async function save(): Promise<void> {
-  busy.value = true
-  errors.clear()
-  try {
+const save = () =>
+  errors.attempt(async () => {
     const saved = await unwrap(
       client.PUT('/api/installation', {
         body: {
@@ -42,14 +39,7 @@ async function save(): Promise<void> {
     )
     queryClient.setQueryData(['installation'], saved)
     showDone('Installation saved')
-  } catch (problem) {
-    if (!errors.take(problem)) {
-      showProblem(problem)
-    }
-  } finally {
-    busy.value = false
-  }
-}
+  })
 </script>
 
 <template>
@@ -77,7 +67,7 @@ async function save(): Promise<void> {
           administrators</span
         >
       </label>
-      <p><button class="btn" type="submit" :disabled="busy">Save</button></p>
+      <p><button class="btn" type="submit" :disabled="errors.busy.value">Save</button></p>
     </form>
   </section>
 </template>

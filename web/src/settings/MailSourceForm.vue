@@ -2,7 +2,6 @@
 import { reactive, ref, watch } from 'vue'
 import { client, newId, unwrap, type MailTestResult, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
-import { showProblem } from '@/api/toasts'
 import { emptyMailForm, mailFormOf, portFor } from '@/settings/mailForm'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
@@ -12,7 +11,6 @@ const { source } = defineProps<{ source?: SourceView }>()
 const emit = defineEmits<{ done: [] }>()
 const form = reactive(source ? mailFormOf(source) : emptyMailForm())
 const result = ref<MailTestResult | undefined>()
-const busy = ref(false)
 const errors = useFieldErrors()
 const ENCRYPTIONS = [
   { value: 'TLS', name: 'TLS' },
@@ -54,28 +52,18 @@ watch(
 )
 
 async function test(): Promise<boolean> {
-  busy.value = true
-  errors.clear()
   result.value = undefined
-  try {
-    const found = await unwrap(
+  result.value = await errors.attempt(() =>
+    unwrap(
       client.POST('/api/sources/mail/test', {
         params: { query: source ? { sourceId: source.id } : {} },
         body: form,
       }),
-    )
-    result.value = found
-    form.sent ??= found.folders?.sent ?? null
-    form.archive ??= found.folders?.archive ?? null
-    return found.passed
-  } catch (problem) {
-    if (!errors.take(problem)) {
-      showProblem(problem)
-    }
-    return false
-  } finally {
-    busy.value = false
-  }
+    ),
+  )
+  form.sent ??= result.value?.folders?.sent ?? null
+  form.archive ??= result.value?.folders?.archive ?? null
+  return result.value?.passed ?? false
 }
 
 function acceptCertificate(sha256: string): void {
@@ -91,24 +79,23 @@ async function save(): Promise<void> {
       return
     }
   }
-  busy.value = true
-  errors.clear()
-  const done = await run(
-    (header) =>
-      source
-        ? client.PUT('/api/sources/mail/{id}', {
-            params: { path: { id: source.id }, query: { version: source.version }, header },
-            body: form,
-          })
-        : client.POST('/api/sources/mail/{id}', {
-            params: { path: { id: newId() }, header },
-            body: form,
-          }),
-    ['SOURCES'],
-    'final',
-    errors.take,
+  const done = await errors.attempt(() =>
+    run(
+      (header) =>
+        source
+          ? client.PUT('/api/sources/mail/{id}', {
+              params: { path: { id: source.id }, query: { version: source.version }, header },
+              body: form,
+            })
+          : client.POST('/api/sources/mail/{id}', {
+              params: { path: { id: newId() }, header },
+              body: form,
+            }),
+      ['SOURCES'],
+      'final',
+      errors.take,
+    ),
   )
-  busy.value = false
   if (done) {
     emit('done')
   }
@@ -254,13 +241,13 @@ async function save(): Promise<void> {
       <button
         class="btn"
         type="button"
-        :disabled="busy || !form.imap.host || !form.smtp.host"
+        :disabled="errors.busy.value || !form.imap.host || !form.smtp.host"
         data-test="test"
         @click="void test()"
       >
-        {{ busy ? 'Testing …' : 'Test' }}
+        {{ errors.busy.value ? 'Testing …' : 'Test' }}
       </button>
-      <button class="btn btn-main" type="submit" :disabled="busy" data-test="save">
+      <button class="btn btn-main" type="submit" :disabled="errors.busy.value" data-test="save">
         {{ source ? 'Save' : result && !result.passed ? 'Connect anyway' : 'Connect' }}
       </button>
       <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
-import { showDone, showProblem } from '@/api/toasts'
+import { showDone } from '@/api/toasts'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 import { qrPath } from '@/ui/qr'
@@ -18,25 +18,15 @@ const currentPassword = ref('')
 const code = ref('')
 const begun = ref<{ secret: string; address: string }>()
 const codes = ref<readonly string[]>([])
-const busy = ref(false)
 const errors = useFieldErrors()
 const picture = computed(() => (begun.value ? qrPath(begun.value.address) : undefined))
 const spelled = computed(() => begun.value?.secret.replace(/(.{4})(?=.)/g, '$1 ') ?? '')
 
-async function attempt(work: () => Promise<void>): Promise<void> {
-  busy.value = true
-  errors.clear()
-  try {
+const attempt = (work: () => Promise<void>) =>
+  errors.attempt(async () => {
     await work()
     await queryClient.invalidateQueries({ queryKey: ['second-factor'] })
-  } catch (problem) {
-    if (!errors.take(problem)) {
-      showProblem(problem)
-    }
-  } finally {
-    busy.value = false
-  }
-}
+  })
 
 const proof = () => ({ body: { currentPassword: currentPassword.value } })
 
@@ -122,7 +112,7 @@ const switchOff = () =>
         </div>
       </div>
       <p class="flex gap-2">
-        <button class="btn btn-main" type="submit" :disabled="busy">Use it</button>
+        <button class="btn btn-main" type="submit" :disabled="errors.busy.value">Use it</button>
         <button class="btn btn-quiet" type="button" @click="begun = undefined">Cancel</button>
       </p>
     </form>
@@ -140,14 +130,14 @@ const switchOff = () =>
         <FieldError :of="errors.fields.value" name="currentPassword" />
       </label>
       <p class="flex flex-wrap gap-2">
-        <button class="btn" type="submit" :disabled="busy">
+        <button class="btn" type="submit" :disabled="errors.busy.value">
           {{ on ? 'New recovery codes' : 'Set up a device' }}
         </button>
         <button
           v-if="on"
           class="btn"
           type="button"
-          :disabled="busy || currentPassword === ''"
+          :disabled="errors.busy.value || currentPassword === ''"
           @click="void switchOff()"
         >
           Ask for no code any more
