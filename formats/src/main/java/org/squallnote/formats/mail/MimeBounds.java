@@ -62,7 +62,8 @@ final class MimeBounds {
     /** Notes the boundary that is declared with this equals sign, if one is. */
     private void declare(int equals) {
         int from = equals - DECLARATION.length + 1;
-        if (from < 0 || !isDeclaration(from)) {
+        // Encoded text is full of equals signs; few of them stand behind a y.
+        if (from < 0 || (raw[equals - 1] | 0x20) != 'y' || !isDeclaration(from)) {
             return;
         }
         declared++;
