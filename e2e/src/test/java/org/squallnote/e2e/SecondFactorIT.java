@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.binary.Base32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
@@ -76,23 +77,6 @@ class SecondFactorIT {
     private static String code(String spelled, Instant at) throws InvalidKeyException {
         TimeBasedOneTimePasswordGenerator device = new TimeBasedOneTimePasswordGenerator();
         return device.generateOneTimePasswordString(
-                new SecretKeySpec(bytes(spelled.replaceAll("\\s", "")), device.getAlgorithm()), at);
-    }
-
-    /** Base32 (RFC 4648), as the secret is spelled. */
-    private static byte[] bytes(String base32) {
-        byte[] bytes = new byte[base32.length() * 5 / 8];
-        long buffer = 0;
-        int bits = 0;
-        int at = 0;
-        for (char letter : base32.toCharArray()) {
-            buffer = (buffer << 5 | "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(letter)) & 0xFFFFF;
-            bits += 5;
-            if (bits >= 8) {
-                bits -= 8;
-                bytes[at++] = (byte) (buffer >> bits);
-            }
-        }
-        return bytes;
+                new SecretKeySpec(new Base32().decode(spelled.replaceAll("\\s", "")), device.getAlgorithm()), at);
     }
 }

@@ -54,6 +54,11 @@ public class DataFolder {
         }
     }
 
+    /** The folder itself, absolute. */
+    public Path path() {
+        return folder;
+    }
+
     /** A file in the folder. */
     public Path file(String name) {
         return folder.resolve(name);

@@ -5,9 +5,9 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.SecureRandom;
 import java.sql.SQLException;
+import java.util.Arrays;
 import java.util.Base64;
 import java.util.Map;
 import java.util.Optional;
@@ -26,7 +26,7 @@ final class DatabaseEncryption {
     private static final String KEY_FILE = "database-key";
     private static final byte[] ENCRYPTED = "H2encrypt".getBytes(StandardCharsets.US_ASCII);
 
-    private final Path folder;
+    private final DataFolder folder;
     private final Optional<String> given;
 
     /**
@@ -34,7 +34,7 @@ final class DatabaseEncryption {
      *
      * @param given the key that the environment gives
      */
-    DatabaseEncryption(Path folder, Optional<String> given) {
+    DatabaseEncryption(DataFolder folder, Optional<String> given) {
         this.folder = folder;
         this.given = given.filter(key -> !key.isBlank());
     }
@@ -44,7 +44,7 @@ final class DatabaseEncryption {
      * that is wished.
      */
     Map<String, Object> settings(boolean wished) throws IOException, SQLException {
-        Path file = folder.resolve(DATABASE + ".mv.db");
+        Path file = folder.file(DATABASE + ".mv.db");
         boolean there = Files.exists(file);
         boolean encrypted = there && isEncrypted(file);
         if (!encrypted && !wished) {
@@ -52,21 +52,16 @@ final class DatabaseEncryption {
         }
         String key = key(!encrypted);
         if (there && !encrypted) {
-            ChangeFileEncryption.execute(folder.toString(), DATABASE, "AES", null, key.toCharArray(), true);
+            ChangeFileEncryption.execute(folder.path().toString(), DATABASE, "AES", null, key.toCharArray(), true);
         }
         // H2 takes the file's password and the user's, which is empty, as two words.
-        return Map.of(
-                "spring.datasource.url",
-                "jdbc:h2:file:" + folder.resolve(DATABASE)
-                        + ";CIPHER=AES;WRITE_DELAY=0;LOCK_TIMEOUT=20000;CACHE_SIZE=65536",
-                "spring.datasource.password",
-                key + " ");
+        return Map.of("database-cipher", ";CIPHER=AES", "spring.datasource.password", key + " ");
     }
 
     private static boolean isEncrypted(Path file) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
             byte[] start = in.readNBytes(ENCRYPTED.length);
-            return java.util.Arrays.equals(start, ENCRYPTED);
+            return Arrays.equals(start, ENCRYPTED);
         }
     }
 
@@ -77,20 +72,19 @@ final class DatabaseEncryption {
             }
             return given.get();
         }
-        Path file = folder.resolve(KEY_FILE);
+        Path file = folder.file(KEY_FILE);
         if (Files.exists(file)) {
             return Files.readString(file).strip();
         }
         if (!mayBeMade) {
             throw new IllegalArgumentException(
-                    "The database in " + folder + " is encrypted, and its key is neither in " + VARIABLE
+                    "The database in " + folder.path() + " is encrypted, and its key is neither in " + VARIABLE
                             + " nor in the file " + KEY_FILE + ". Nothing was changed; give the key and start again.");
         }
         byte[] fresh = new byte[32];
         new SecureRandom().nextBytes(fresh);
         String key = Base64.getUrlEncoder().withoutPadding().encodeToString(fresh);
-        Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-        Files.writeString(file, key + "\n");
+        folder.writePrivately(KEY_FILE, key + "\n");
         return key;
     }
 }

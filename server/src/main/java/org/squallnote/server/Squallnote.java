@@ -1,7 +1,6 @@
 package org.squallnote.server;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Arrays;
@@ -59,8 +58,9 @@ public class Squallnote {
     private static Map<String, Object> databaseSettings(String[] args) {
         Path data = Path.of(valueOf(args, DATA).orElse("data")).toAbsolutePath();
         try {
-            Files.createDirectories(data);
-            return new DatabaseEncryption(data, Optional.ofNullable(System.getenv(DatabaseEncryption.VARIABLE)))
+            return new DatabaseEncryption(
+                            new DataFolder(data.toString()),
+                            Optional.ofNullable(System.getenv(DatabaseEncryption.VARIABLE)))
                     .settings(Arrays.asList(args).contains("--encrypt"));
         } catch (IOException | SQLException e) {
             throw new IllegalStateException("The database in " + data + " cannot be opened", e);

@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
-import java.io.ByteArrayOutputStream;
 import java.security.InvalidKeyException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.HexFormat;
 import java.util.UUID;
 import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.binary.Base32;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -62,23 +62,8 @@ class SecondFactorTest extends ServerTest {
     private String code(String secret, int inSeconds) throws InvalidKeyException {
         TimeBasedOneTimePasswordGenerator device = new TimeBasedOneTimePasswordGenerator();
         return device.generateOneTimePasswordString(
-                new SecretKeySpec(bytes(secret), device.getAlgorithm()),
+                new SecretKeySpec(new Base32().decode(secret), device.getAlgorithm()),
                 clock.instant().plus(Duration.ofSeconds(inSeconds)));
-    }
-
-    private static byte[] bytes(String base32) {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        int buffer = 0;
-        int bits = 0;
-        for (char c : base32.toCharArray()) {
-            buffer = (buffer << 5) | "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".indexOf(c);
-            bits += 5;
-            if (bits >= 8) {
-                bytes.write(buffer >> (bits - 8));
-                bits -= 8;
-            }
-        }
-        return bytes.toByteArray();
     }
 
     @Test
@@ -124,6 +109,17 @@ class SecondFactorTest extends ServerTest {
         byte[] stored =
                 jdbc.queryForObject("select secret from second_factor where owner = ?", byte[].class, me.accountId());
         assertThat(HexFormat.of().formatHex(stored))
-                .doesNotContain(HexFormat.of().formatHex(bytes(secret)));
+                .doesNotContain(HexFormat.of().formatHex(new Base32().decode(secret)));
+    }
+
+    @Test
+    void aDeviceWhoseSecretCannotBeReadAnyMoreLeavesTheRecoveryCodes() throws InvalidKeyException {
+        String secret = post("begin", PROOF).path("secret").asString("");
+        JsonNode codes =
+                post("confirm", "{\"code\":\"" + code(secret, -30) + "\"}").path("codes");
+        jdbc.update("update second_factor set secret = ? where owner = ?", new byte[60], me.accountId());
+
+        assertThat(signIn(code(secret, 0))).hasStatus(422).bodyText().contains("recovery code");
+        assertThat(signIn(codes.get(0).asString(""))).bodyText().contains("SIGNED_IN");
     }
 }

@@ -6,8 +6,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
-import java.time.DateTimeException;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -133,7 +131,7 @@ class AccountController {
                 signIn,
                 body.name().strip(),
                 passwords.hashed("password", body.password(), List.of(signIn, body.name())),
-                zone(body.zone()),
+                ZoneName.known(body.zone()),
                 first,
                 clock.instant());
         transaction.executeWithoutResult(status -> accounts.insert(account));
@@ -158,8 +156,7 @@ class AccountController {
             @Valid @RequestBody PasswordChange body,
             HttpServletRequest request,
             HttpServletResponse response) {
-        Account old = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
-        sessions.prove(old, body.currentPassword(), "currentPassword", request);
+        Account old = sessions.prove(me, body.currentPassword(), request);
         Account changed = new Account(
                 old.id(),
                 old.signIn(),
@@ -172,14 +169,6 @@ class AccountController {
         sessions.endOthers(me.accountId(), request);
         sessions.start(changed, request, response);
         return view(changed);
-    }
-
-    private static String zone(String zone) {
-        try {
-            return ZoneId.of(zone).getId();
-        } catch (DateTimeException e) {
-            throw Refusal.field("zone", "There is no time zone " + zone + ". Use a name such as Europe/London.");
-        }
     }
 
     private static AccountView view(Account account) {

@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.account.Account;
-import org.squallnote.store.account.AccountStore;
 
 /** Settings › Account: a code of a device beside the password. Each change needs the password once more. */
 @RestController
@@ -20,12 +19,10 @@ class SecondFactorController {
 
     private final SecondFactors factors;
     private final Sessions sessions;
-    private final AccountStore accounts;
 
-    SecondFactorController(SecondFactors factors, Sessions sessions, AccountStore accounts) {
+    SecondFactorController(SecondFactors factors, Sessions sessions) {
         this.factors = factors;
         this.sessions = sessions;
-        this.accounts = accounts;
     }
 
     record SecondFactorView(boolean on, int recoveryCodesLeft) {}
@@ -52,7 +49,7 @@ class SecondFactorController {
 
     @PostMapping("/api/second-factor/begin")
     Begun begin(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
-        Account account = prove(me, body, request);
+        Account account = sessions.prove(me, body.currentPassword(), request);
         if (factors.isOn(me.accountId())) {
             throw Refusal.conflict("A second factor is asked for already. Switch it off first to use another device.");
         }
@@ -75,7 +72,7 @@ class SecondFactorController {
 
     @PostMapping("/api/second-factor/recovery-codes")
     RecoveryCodes renew(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
-        prove(me, body, request);
+        sessions.prove(me, body.currentPassword(), request);
         if (!factors.isOn(me.accountId())) {
             throw Refusal.conflict("No second factor is asked for, so there is nothing to recover.");
         }
@@ -84,14 +81,8 @@ class SecondFactorController {
 
     @PostMapping("/api/second-factor/off")
     SecondFactorView off(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
-        prove(me, body, request);
+        sessions.prove(me, body.currentPassword(), request);
         factors.off(me.accountId());
         return state(me);
-    }
-
-    private Account prove(SignedIn me, Proof body, HttpServletRequest request) {
-        Account account = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
-        sessions.prove(account, body.currentPassword(), "currentPassword", request);
-        return account;
     }
 }

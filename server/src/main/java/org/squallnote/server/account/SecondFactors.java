@@ -4,20 +4,22 @@ import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
 import java.nio.charset.StandardCharsets;
 import java.security.InvalidKeyException;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.binary.Base32;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.Seals;
+import org.squallnote.server.secret.UnreadableSecretException;
 import org.squallnote.store.account.SecondFactor;
 import org.squallnote.store.account.SecondFactorStore;
 
@@ -34,8 +36,7 @@ class SecondFactors {
     private static final int RECOVERY_LETTERS = 16;
     private static final int STEP_SECONDS = 30;
 
-    /** RFC 4648 section 6. */
-    private static final String BASE32 = "ABCDEFGHIJKLMNOPQRSTUVWXYZ234567";
+    private static final Base32 BASE32 = new Base32();
 
     private final SecondFactorStore store;
     private final Seals seals;
@@ -68,7 +69,7 @@ class SecondFactors {
             store.delete(owner);
             store.insert(owner, seals.encrypted(owner, secret));
         });
-        return base32(secret);
+        return BASE32.encodeToString(secret);
     }
 
     /** Takes the first code of a new secret; answers the recovery codes, empty when the code is not right. */
@@ -89,8 +90,7 @@ class SecondFactors {
         if (factor.isEmpty() || !code.matches("\\d{6}")) {
             return false;
         }
-        SecretKeySpec key =
-                new SecretKeySpec(seals.decrypted(owner, factor.get().secret()), generator.getAlgorithm());
+        SecretKeySpec key = new SecretKeySpec(secretOf(owner, factor.get()), generator.getAlgorithm());
         long now = clock.instant().getEpochSecond() / STEP_SECONDS;
         for (long step = now - 1; step <= now + 1; step++) {
             if (MessageDigest.isEqual(
@@ -99,6 +99,17 @@ class SecondFactors {
             }
         }
         return false;
+    }
+
+    private byte[] secretOf(UUID owner, SecondFactor factor) {
+        try {
+            return seals.decrypted(owner, factor.secret());
+        } catch (UnreadableSecretException e) {
+            throw Refusal.field(
+                    "code",
+                    "The codes of the device cannot be checked any more, since the key file is another one now. Sign in with"
+                            + " a recovery code, then set the device up again.");
+        }
     }
 
     private String codeOf(SecretKeySpec key, long step) {
@@ -118,7 +129,7 @@ class SecondFactors {
             for (int i = 0; i < RECOVERY_CODES; i++) {
                 byte[] bytes = new byte[RECOVERY_LETTERS * 5 / 8];
                 random.nextBytes(bytes);
-                String code = base32(bytes);
+                String code = BASE32.encodeToString(bytes);
                 store.insertCode(owner, digest(owner, code));
                 codes.add(code.replaceAll("(.{4})(?=.)", "$1-").toLowerCase(Locale.ROOT));
             }
@@ -135,26 +146,6 @@ class SecondFactors {
 
     /** Eighty random bits need no slow hash; and it does not depend on the key file, which may be lost as well. */
     private static String digest(UUID owner, String code) {
-        try {
-            MessageDigest sha256 = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(sha256.digest((owner + " " + code).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java installation has no SHA-256", e);
-        }
-    }
-
-    private static String base32(byte[] bytes) {
-        StringBuilder text = new StringBuilder();
-        int buffer = 0;
-        int bits = 0;
-        for (byte b : bytes) {
-            buffer = (buffer << 8) | (b & 0xff);
-            bits += 8;
-            while (bits >= 5) {
-                text.append(BASE32.charAt((buffer >> (bits - 5)) & 31));
-                bits -= 5;
-            }
-        }
-        return text.toString();
+        return DigestUtils.sha256Hex(owner + " " + code);
     }
 }

@@ -3,16 +3,13 @@ package org.squallnote.server.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.Comparator;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -120,14 +117,16 @@ public class Sessions {
     }
 
     /** Checks the password of somebody who is signed in, for a change that needs it; guessing is slowed here too. */
-    void prove(Account account, String password, String field, HttpServletRequest request) {
+    Account prove(SignedIn me, String password, HttpServletRequest request) {
+        Account account = accounts.byId(me.accountId()).orElseThrow(() -> Refusal.notFound("account"));
         SignInLimit.Tried tried = tried(account.signIn(), Optional.of(account), request);
         limit.check(tried);
         if (!passwords.matches(password, account.passwordHash())) {
             limit.wasWrong(tried);
-            throw Refusal.field(field, "The current password is not right. Nothing was changed.");
+            throw Refusal.field("currentPassword", "The current password is not right. Nothing was changed.");
         }
         limit.wasRight(tried);
+        return account;
     }
 
     /** Starts a session for an account; its id and the page's token change, so that planted ones are of no use. */
@@ -201,12 +200,7 @@ public class Sessions {
     }
 
     private static String nameOf(String sessionId) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(sessionId.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest, 0, 16);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java installation has no SHA-256", e);
-        }
+        return DigestUtils.sha256Hex(sessionId).substring(0, 32);
     }
 
     /** Makes sure that the page gets its CSRF cookie. */

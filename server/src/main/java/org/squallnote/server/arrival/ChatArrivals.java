@@ -180,7 +180,7 @@ public class ChatArrivals {
         Reading reading = reader.read(ReadableMessage.chat(unread, room, answersMine), unread.direction());
         Found found = Readings.found(
                 reader, unread.party(), null, unread.nature(), unread.direction(), unread.sentAt(), reading);
-        messages.insert(unread);
+        messages.insert(unread, found.wantedBy());
         messages.insertRaw(source.owner(), unread.id(), event.raw().getBytes(StandardCharsets.UTF_8));
         messages.found(source.owner(), unread.id(), found);
         readings.keep(reader, unread, reading);

@@ -162,10 +162,7 @@ public class MailArrivals {
         String party = list == null ? mail.from().address() : list;
         Found found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
         StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, list, found);
-        messages.insert(message);
-        if (found.wantedBy() != null) {
-            messages.setWantedBy(origin.owner(), message.id(), found.wantedBy());
-        }
+        messages.insert(message, found.wantedBy());
         messages.insertRaw(origin.owner(), message.id(), arrived.raw());
         readings.keep(reader, message, reading);
         return message;

@@ -42,17 +42,21 @@ public class Installation {
         return Arrays.stream(text.split(" ")).filter(name -> !name.isEmpty()).toList();
     }
 
+    /** Whether a name stands for the machine that it runs on, by which it is always answered. */
+    public static boolean isThisMachine(String host) {
+        return THIS_MACHINE.contains(host.toLowerCase(Locale.ROOT));
+    }
+
     /** Whether it answers a request for this name. Until a first name is known it answers any. */
     public boolean answersBy(String host) {
-        String name = host.toLowerCase(Locale.ROOT);
-        return THIS_MACHINE.contains(name) || hosts().isEmpty() || hosts().contains(name);
+        return isThisMachine(host) || hosts().isEmpty() || hosts().contains(host.toLowerCase(Locale.ROOT));
     }
 
     /** Keeps the name by which somebody first came in, where it is not this machine's. */
     @EventListener
     public void noteHost(Sessions.Started started) {
         String name = started.host().toLowerCase(Locale.ROOT);
-        if (hosts().isEmpty() && !THIS_MACHINE.contains(name)) {
+        if (hosts().isEmpty() && !isThisMachine(name)) {
             setHosts(List.of(name));
         }
     }

@@ -48,8 +48,7 @@ class InstallationController {
                 .distinct()
                 .toList();
         String here = request.getServerName().toLowerCase(Locale.ROOT);
-        boolean local = here.equals("localhost") || here.equals("127.0.0.1");
-        if (!hosts.isEmpty() && !local && !hosts.contains(here)) {
+        if (!hosts.isEmpty() && !Installation.isThisMachine(here) && !hosts.contains(here)) {
             throw Refusal.field(
                     "hosts",
                     "Without " + here + " in the list this page would no longer be answered. Nothing was changed.");

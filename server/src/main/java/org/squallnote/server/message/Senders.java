@@ -1,5 +1,8 @@
 package org.squallnote.server.message;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -24,6 +27,12 @@ class Senders {
     private final SourceStore sources;
     private final AccountStore accounts;
 
+    /** Looking through all mail for them would make each message slower to open, the more mail there is. */
+    private final Cache<UUID, Set<String>> colleagues = Caffeine.newBuilder()
+            .maximumSize(1_000)
+            .expireAfterWrite(Duration.ofMinutes(10))
+            .build();
+
     Senders(MessageStore messages, SourceStore sources, AccountStore accounts) {
         this.messages = messages;
         this.sources = sources;
@@ -40,16 +49,19 @@ class Senders {
                 .map(address -> address.substring(address.lastIndexOf('@') + 1))
                 .filter(domain -> !domain.isEmpty())
                 .collect(Collectors.toSet());
-        Set<String> colleagues = Stream.concat(
-                        accounts.all().stream().map(Account::name),
-                        domains.stream().flatMap(domain -> messages.namesAt(owner, "%@" + domain).stream()))
-                .map(name -> name.toLowerCase(Locale.ROOT))
-                .collect(Collectors.toSet());
         boolean first = !messages.hasEarlierFrom(owner, message.fromAddress(), message.sentAt());
         return SenderDoubts.of(
                 message.from(),
                 message.recipients().replyTo(),
                 message.listAddress() != null,
-                new SenderDoubts.Known(first, domains, colleagues));
+                new SenderDoubts.Known(first, domains, colleagues.get(owner, its -> colleagues(its, domains))));
+    }
+
+    private Set<String> colleagues(UUID owner, Set<String> domains) {
+        return Stream.concat(
+                        accounts.all().stream().map(Account::name),
+                        domains.stream().flatMap(domain -> messages.namesAt(owner, "%@" + domain).stream()))
+                .map(name -> name.toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
     }
 }

@@ -49,9 +49,6 @@ class PreferenceController {
         if (body.keys().values().stream().distinct().count() < body.keys().size()) {
             throw Refusal.field("keys", "Two things have the same key. Nothing was changed.");
         }
-        return kept.save(
-                me,
-                commandId,
-                new KeptPreferences.State(body.keys(), body.captureAddress().strip()));
+        return kept.save(me, commandId, new KeptPreferences.State(body.keys(), body.captureAddress()));
     }
 }

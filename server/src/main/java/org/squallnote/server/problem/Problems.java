@@ -3,7 +3,6 @@ package org.squallnote.server.problem;
 import java.time.DateTimeException;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -68,7 +67,7 @@ public class Problems extends ResponseEntityExceptionHandler {
     /** A number or a date that lies beyond what can be counted or stored, or a text that is too long. */
     @ExceptionHandler({DateTimeException.class, ArithmeticException.class, DataIntegrityViolationException.class})
     public ProblemDetail beyondBounds(Exception problem) {
-        LOG.debug("Refused for its size", problem);
+        LOG.warn("Refused for its size", problem);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "A date, a number or a text in this is larger than can be kept. Nothing was changed.");
@@ -91,22 +90,7 @@ public class Problems extends ResponseEntityExceptionHandler {
                 .getFieldErrors()
                 .forEach(error ->
                         fields.merge(error.getField(), String.valueOf(error.getDefaultMessage()), (one, other) -> one));
-        return ResponseEntity.unprocessableContent().body(ofFields(fields));
-    }
-
-    /** A problem of some fields of a form, each with what is wrong with it. */
-    static ProblemDetail ofFields(Map<String, String> fields) {
-        String detail = fields.entrySet().stream()
-                .map(entry -> entry.getKey() + " " + entry.getValue())
-                .collect(Collectors.joining("; ", "This cannot be used: ", ". Nothing was changed."));
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, detail);
-        problem.setProperty(FIELDS, fields);
-        return problem;
-    }
-
-    /** What is missing in a body. */
-    @ExceptionHandler(MissingFields.class)
-    public ProblemDetail missing(MissingFields missing) {
-        return ofFields(missing.fields());
+        ResponseEntity<ProblemDetail> refused = refused(Refusal.fields(fields));
+        return new ResponseEntity<>(refused.getBody(), refused.getStatusCode());
     }
 }

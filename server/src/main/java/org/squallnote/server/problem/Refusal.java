@@ -1,6 +1,8 @@
 package org.squallnote.server.problem;
 
 import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 
 /** A request that cannot be done, with a sentence that says what happened, what is safe and what to do. */
@@ -20,6 +22,15 @@ public final class Refusal extends RuntimeException {
 
     private Refusal(HttpStatus status, String detail) {
         this(status, detail, Map.of(), 0);
+    }
+
+    /** Some fields of a form cannot be used; each with what is wrong with it. */
+    public static Refusal fields(Map<String, String> fields) {
+        String detail = new TreeMap<>(fields)
+                .entrySet().stream()
+                        .map(entry -> entry.getKey() + " " + entry.getValue())
+                        .collect(Collectors.joining("; ", "This cannot be used: ", ". Nothing was changed."));
+        return new Refusal(HttpStatus.UNPROCESSABLE_CONTENT, detail, Map.copyOf(fields), 0);
     }
 
     /** One field of a form cannot be used as it is. */

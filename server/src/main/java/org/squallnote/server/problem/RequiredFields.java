@@ -40,7 +40,7 @@ class RequiredFields extends RequestBodyAdviceAdapter {
         Map<String, String> missing = new TreeMap<>();
         look(body, "", missing);
         if (!missing.isEmpty()) {
-            throw new MissingFields(missing);
+            throw Refusal.fields(missing);
         }
         return body;
     }

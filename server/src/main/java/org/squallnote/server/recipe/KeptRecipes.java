@@ -1,7 +1,11 @@
 package org.squallnote.server.recipe;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.recipe.Conditions;
@@ -85,9 +89,10 @@ class KeptRecipes extends KeptState<KeptRecipes.State> {
     Done order(SignedIn me, UUID commandId, List<UUID> ids) {
         UUID owner = me.accountId();
         return commands.run(me, commandId, "recipes-ordered", changes -> {
+            Map<UUID, Recipe> all = store.of(owner).stream().collect(Collectors.toMap(Recipe::id, Function.identity()));
             int place = 1;
             for (UUID id : ids) {
-                Recipe recipe = store.byId(owner, id).orElseThrow(() -> Refusal.notFound("recipe"));
+                Recipe recipe = Optional.ofNullable(all.get(id)).orElseThrow(() -> Refusal.notFound("recipe"));
                 if (recipe.place() != place) {
                     change(owner, id, State.of(recipe).at(place), changes);
                 }

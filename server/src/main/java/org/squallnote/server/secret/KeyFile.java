@@ -1,5 +1,7 @@
 package org.squallnote.server.secret;
 
+import static org.apache.commons.codec.digest.HmacAlgorithms.HMAC_SHA_256;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -10,10 +12,10 @@ import java.util.Arrays;
 import java.util.Base64;
 import java.util.UUID;
 import javax.crypto.Cipher;
-import javax.crypto.Mac;
 import javax.crypto.SecretKey;
 import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.digest.HmacUtils;
 import org.springframework.stereotype.Component;
 import org.squallnote.server.DataFolder;
 
@@ -58,18 +60,8 @@ class KeyFile {
 
     /** A keyed digest, by a key of its own for each purpose: what carries it was made here. */
     byte[] mac(String purpose, byte[] data) {
-        byte[] ofPurpose = hmac(key.getEncoded(), purpose.getBytes(StandardCharsets.UTF_8));
-        return hmac(ofPurpose, data);
-    }
-
-    private static byte[] hmac(byte[] with, byte[] data) {
-        try {
-            Mac mac = Mac.getInstance("HmacSHA256");
-            mac.init(new SecretKeySpec(with, "HmacSHA256"));
-            return mac.doFinal(data);
-        } catch (GeneralSecurityException e) {
-            throw new IllegalStateException("This Java installation has no HMAC-SHA-256", e);
-        }
+        byte[] ofPurpose = new HmacUtils(HMAC_SHA_256, key.getEncoded()).hmac(purpose);
+        return new HmacUtils(HMAC_SHA_256, ofPurpose).hmac(data);
     }
 
     private byte[] run(int mode, UUID sourceId, byte[] nonce, byte[] input) {
@@ -79,9 +71,7 @@ class KeyFile {
             cipher.updateAAD(sourceId.toString().getBytes(StandardCharsets.US_ASCII));
             return cipher.doFinal(input);
         } catch (GeneralSecurityException e) {
-            throw new IllegalStateException(
-                    "The stored password cannot be read with the key file. If the key file was replaced, enter the password again.",
-                    e);
+            throw new UnreadableSecretException(e);
         }
     }
 }

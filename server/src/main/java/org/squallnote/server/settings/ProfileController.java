@@ -3,17 +3,15 @@ package org.squallnote.server.settings;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.DateTimeException;
-import java.time.ZoneId;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.account.ZoneName;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
-import org.squallnote.server.problem.Refusal;
 
 /** Settings › Account: who I am and where. */
 @RestController
@@ -31,14 +29,6 @@ class ProfileController {
 
     @PutMapping("/api/account")
     Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ProfileForm body) {
-        return profile.save(me, commandId, new KeptProfile.Profile(body.name().strip(), zone(body.zone())));
-    }
-
-    private static String zone(String zone) {
-        try {
-            return ZoneId.of(zone).getId();
-        } catch (DateTimeException e) {
-            throw Refusal.field("zone", "There is no time zone " + zone + ". Use a name such as Europe/London.");
-        }
+        return profile.save(me, commandId, new KeptProfile.Profile(body.name().strip(), ZoneName.known(body.zone())));
     }
 }

@@ -35,13 +35,13 @@ public interface MessageStore {
     @Insert("insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
             + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files, notices,"
             + " message_id, refs, room_id, answers, component, thread_id, decision, decided_at, put_off_until, mentions,"
-            + " list_address, reply_day, reply_time, reply_firm, correction, edited, removed, version)"
-            + " values (#{id}, #{owner}, #{sourceId}, #{channel}, #{identity}, #{direction}, #{nature}, #{fromName},"
-            + " #{fromAddress}, #{recipients}, #{subject}, #{baseSubject}, #{sentAt}, #{receivedAt}, #{body}, #{asksMe},"
-            + " #{ask}, #{hasHtml}, #{files}, #{notices}, #{messageId}, #{refs}, #{roomId}, #{answers}, #{component},"
-            + " #{threadId}, #{decision}, #{decidedAt}, #{putOffUntil}, #{mentions}, #{listAddress}, #{replyDay}, #{replyTime}, #{replyFirm},"
-            + " #{correction}, #{edited}, #{removed}, #{version})")
-    void insert(StoredMessage message);
+            + " list_address, reply_day, reply_time, reply_firm, correction, edited, removed, version, wanted_by)"
+            + " values (#{m.id}, #{m.owner}, #{m.sourceId}, #{m.channel}, #{m.identity}, #{m.direction}, #{m.nature}, #{m.fromName},"
+            + " #{m.fromAddress}, #{m.recipients}, #{m.subject}, #{m.baseSubject}, #{m.sentAt}, #{m.receivedAt}, #{m.body}, #{m.asksMe},"
+            + " #{m.ask}, #{m.hasHtml}, #{m.files}, #{m.notices}, #{m.messageId}, #{m.refs}, #{m.roomId}, #{m.answers}, #{m.component},"
+            + " #{m.threadId}, #{m.decision}, #{m.decidedAt}, #{m.putOffUntil}, #{m.mentions}, #{m.listAddress}, #{m.replyDay}, #{m.replyTime}, #{m.replyFirm},"
+            + " #{m.correction}, #{m.edited}, #{m.removed}, #{m.version}, #{wantedBy})")
+    void insert(@Param("m") StoredMessage message, @Param("wantedBy") @Nullable LocalDateTime wantedBy);
 
     @Insert("insert into message_raw (message_id, owner, raw) values (#{id}, #{owner}, #{raw})")
     void insertRaw(@Param("owner") UUID owner, @Param("id") UUID id, @Param("raw") byte[] raw);
@@ -189,10 +189,6 @@ public interface MessageStore {
             "update message set body = '', asks_me = false, ask = '', reply_day = null, reply_time = null, removed = true, version = version + 1"
                     + " where owner = #{owner} and id = #{id}")
     int remove(@Param("owner") UUID owner, @Param("id") UUID id);
-
-    /** Notes until when an answer to a message is wanted. */
-    @Update("update message set wanted_by = #{wantedBy} where owner = #{owner} and id = #{id}")
-    int setWantedBy(@Param("owner") UUID owner, @Param("id") UUID id, @Param("wantedBy") LocalDateTime wantedBy);
 
     /** Undecided messages of the given kinds that are not put off beyond today; those wanted first come first. */
     @Select("<script>" + INTAKE + "where owner = #{owner} and decision = 'UNDECIDED'"

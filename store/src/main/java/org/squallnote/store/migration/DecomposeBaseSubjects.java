@@ -7,33 +7,15 @@ import java.sql.SQLException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
-import org.jspecify.annotations.Nullable;
 import org.squallnote.core.thread.BaseSubject;
 
 /** Stores base subjects as they are compared now: with letters and their marks apart (RFC 5051). */
-public final class DecomposeBaseSubjects implements JavaMigration {
+public final class DecomposeBaseSubjects extends DataMigration {
 
-    @Override
-    public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion("6");
-    }
-
-    @Override
-    public String getDescription() {
-        return "decompose base subjects";
-    }
-
-    @Override
-    public @Nullable Integer getChecksum() {
-        return null;
-    }
-
-    @Override
-    public boolean canExecuteInTransaction() {
-        return true;
+    /** In its place. */
+    public DecomposeBaseSubjects() {
+        super("6", "decompose base subjects");
     }
 
     @Override

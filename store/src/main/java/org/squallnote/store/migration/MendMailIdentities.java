@@ -12,10 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.migration.Context;
-import org.flywaydb.core.api.migration.JavaMigration;
-import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.MailIdentity;
 
 /**
@@ -23,7 +20,7 @@ import org.squallnote.core.message.MailIdentity;
  * strange date. What hangs on a copy moves to the one that stays: the decided one, else the first. Mails that only look
  * the same but have another subject both stay.
  */
-public final class MendMailIdentities implements JavaMigration {
+public final class MendMailIdentities extends DataMigration {
 
     private static final String[] TO_MOVE = {
         "update message_place set message_id = ? where message_id = ?",
@@ -63,24 +60,9 @@ public final class MendMailIdentities implements JavaMigration {
 
     private record Key(UUID owner, String identity) {}
 
-    @Override
-    public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion("3");
-    }
-
-    @Override
-    public String getDescription() {
-        return "mend mail identities";
-    }
-
-    @Override
-    public @Nullable Integer getChecksum() {
-        return null;
-    }
-
-    @Override
-    public boolean canExecuteInTransaction() {
-        return true;
+    /** In its place. */
+    public MendMailIdentities() {
+        super("3", "mend mail identities");
     }
 
     @Override
