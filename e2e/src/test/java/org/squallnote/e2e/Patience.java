@@ -9,9 +9,7 @@ import java.time.Duration;
  */
 final class Patience {
 
-    /** An answer alone waits ten seconds before it goes out. */
-    private static final Duration LEAST = Duration.ofSeconds(25);
-
+    private static final Duration LEAST = Duration.ofSeconds(10);
     private static final Duration MOST = Duration.ofSeconds(90);
 
     /** On a quiet machine the application starts in about four seconds. */
