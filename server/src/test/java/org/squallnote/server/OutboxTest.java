@@ -217,6 +217,34 @@ class OutboxTest extends ServerTest {
     }
 
     @Test
+    void aWorkerThatStartsLeavesAloneWhatAnotherOneHasInItsHands() throws Exception {
+        server.close();
+        String path = "/api/messages/" + message();
+        change(me, HttpMethod.POST, path + "/answer", "{\"text\":\"Slowly.\",\"toAll\":false}");
+        UUID answer = jdbc.queryForObject(
+                "select id from outbox where owner = ? and kind = 'SEND_MAIL'", UUID.class, me.accountId());
+        until(() -> tools.claims().take(answer));
+        jdbc.update("update outbox set state = 'UNDER_WAY' where owner = ?", me.accountId());
+        Source source = sources.of(me.accountId()).get(0);
+        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty())) {
+            second.start();
+            // Looked at after the answer, and nobody's.
+            until(() -> count("select count(*) from outbox where owner = ? and kind = 'ARCHIVE' and state = 'WAITING'")
+                    == 1);
+            assertThat(state(answer)).isEqualTo("UNDER_WAY");
+        }
+        tools.claims().release(answer);
+        try (OutboxRunner third = new OutboxRunner(source, tools, Optional.empty())) {
+            third.start();
+            until(() -> state(answer).equals("UNCERTAIN"));
+        }
+    }
+
+    private String state(UUID entry) {
+        return String.valueOf(jdbc.queryForObject("select state from outbox where id = ?", String.class, entry));
+    }
+
+    @Test
     void anAnswerThatTheUserSaysWentOutLiesAmongTheSent() throws Exception {
         server.close();
         change(
@@ -280,10 +308,12 @@ class OutboxTest extends ServerTest {
                 .orElse(0);
     }
 
-    private static void until(BooleanSupplier condition) throws InterruptedException {
+    private void until(BooleanSupplier condition) throws InterruptedException {
         long end = System.nanoTime() + Duration.ofSeconds(90).toNanos();
         while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime()).as("waited too long").isLessThan(end);
+            assertThat(System.nanoTime())
+                    .as(() -> "waited too long; the outbox: " + get(me, "/api/outbox"))
+                    .isLessThan(end);
             Thread.sleep(50);
         }
     }

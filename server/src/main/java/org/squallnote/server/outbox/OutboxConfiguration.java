@@ -25,7 +25,8 @@ class OutboxConfiguration {
             SourceSecrets secrets,
             LiveEvents live,
             Clock clock,
-            JsonMapper json) {
-        return new OutboxRunner.Tools(store, outbox, locks, arrivals, messages, secrets, live, clock, json);
+            JsonMapper json,
+            Claims claims) {
+        return new OutboxRunner.Tools(store, outbox, locks, arrivals, messages, secrets, live, clock, json, claims);
     }
 }

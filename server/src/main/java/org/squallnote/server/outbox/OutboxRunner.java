@@ -58,7 +58,8 @@ public final class OutboxRunner implements AutoCloseable {
             SourceSecrets secrets,
             LiveEvents live,
             Clock clock,
-            JsonMapper json) {}
+            JsonMapper json,
+            Claims claims) {}
 
     private final Source source;
     private final Tools tools;
@@ -106,13 +107,32 @@ public final class OutboxRunner implements AutoCloseable {
                 for (OutboxEntry entry : tools.store()
                         .due(source.owner(), source.id(), tools.clock().instant())) {
                     if (!stopped) {
-                        work(entry);
+                        workAlone(entry);
                     }
                 }
             } catch (RuntimeException e) {
                 LOG.warn("The outbox of {} failed", source.name(), e);
+                recovered = false;
             }
             sleep();
+        }
+    }
+
+    private void workAlone(OutboxEntry entry) {
+        if (!tools.claims().take(entry.id())) {
+            return;
+        }
+        try {
+            work(entry);
+        } catch (RuntimeException e) {
+            LOG.warn("Outbox entry {} failed", entry.id(), e);
+            if (entry.kind() == OutboxKind.SEND_MAIL && isUnderWay(entry)) {
+                settle(entry);
+            } else {
+                retry(entry, "Something went wrong inside Squallnote; its log says what. It is tried again.");
+            }
+        } finally {
+            tools.claims().release(entry.id());
         }
     }
 
@@ -133,21 +153,43 @@ public final class OutboxRunner implements AutoCloseable {
         }
     }
 
-    /** Settles what was under way when the application last ended. */
+    /** Settles what was under way when the application last ended; leaves alone what another worker has in its hands. */
     private void recover() {
-        for (OutboxEntry entry : tools.store().underWay(source.owner(), source.id())) {
-            if (entry.kind() != OutboxKind.SEND_MAIL) {
-                move(entry, OutboxState.UNDER_WAY, OutboxState.WAITING, "");
-            } else if (foundAmongSent(entry)) {
-                finishSending(entry, raw(entry));
-            } else {
-                move(
-                        entry,
-                        OutboxState.UNDER_WAY,
-                        OutboxState.UNCERTAIN,
-                        "The application ended while this answer was handed to the server. It may or may not have gone out.");
+        for (OutboxEntry seen : tools.store().underWay(source.owner(), source.id())) {
+            if (!tools.claims().take(seen.id())) {
+                continue;
+            }
+            try {
+                // Looked at again, because its worker may have finished between the list and the claim.
+                tools.store()
+                        .byId(source.owner(), seen.id())
+                        .filter(entry -> entry.state() == OutboxState.UNDER_WAY)
+                        .ifPresent(this::settle);
+            } finally {
+                tools.claims().release(seen.id());
             }
         }
+    }
+
+    private void settle(OutboxEntry entry) {
+        if (entry.kind() != OutboxKind.SEND_MAIL) {
+            move(entry, OutboxState.UNDER_WAY, OutboxState.WAITING, "");
+        } else if (foundAmongSent(entry)) {
+            finishSending(entry, raw(entry));
+        } else {
+            move(
+                    entry,
+                    OutboxState.UNDER_WAY,
+                    OutboxState.UNCERTAIN,
+                    "The application ended while this answer was handed to the server. It may or may not have gone out.");
+        }
+    }
+
+    private boolean isUnderWay(OutboxEntry entry) {
+        return tools.store()
+                .byId(source.owner(), entry.id())
+                .filter(now -> now.state() == OutboxState.UNDER_WAY)
+                .isPresent();
     }
 
     private boolean foundAmongSent(OutboxEntry entry) {

@@ -28,7 +28,8 @@ public interface OutboxStore {
             + " and state = 'WAITING'")
     Optional<Instant> nextDue(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);
 
-    @Select("select * from outbox where owner = #{owner} and source_id = #{sourceId} and state = 'UNDER_WAY'")
+    @Select("select * from outbox where owner = #{owner} and source_id = #{sourceId} and state = 'UNDER_WAY'"
+            + " order by created_at, id")
     List<OutboxEntry> underWay(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);
 
     @Select("select * from outbox where owner = #{owner} and id = #{id}")
