@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/accounts/{id}/password-only": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["passwordOnly"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -772,7 +788,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/phrases": {
+    "/api/passkeys": {
         parameters: {
             query?: never;
             header?: never;
@@ -780,6 +796,54 @@ export interface paths {
             cookie?: never;
         };
         get: operations["all_4"];
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/passkeys/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/passkeys/{id}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["remove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
         put?: never;
         post?: never;
         delete?: never;
@@ -843,7 +907,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -941,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin"];
+        post: operations["begin_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1012,6 +1076,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkey/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["beginSignIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sessions": {
         parameters: {
             query?: never;
@@ -1019,7 +1115,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -1067,7 +1163,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1263,6 +1359,16 @@ export interface components {
             name: string;
             zone: string;
             administrator: boolean;
+        };
+        Added: {
+            passkeys: components["schemas"]["PasskeyView"][];
+            recoveryCodes: string[];
+        };
+        Answer: {
+            handle: string;
+            credential: {
+                [key: string]: unknown;
+            };
         };
         AnswerRequest: {
             text: string;
@@ -1462,8 +1568,20 @@ export interface components {
             /** Format: int32 */
             size: number;
         };
+        DraftForm: {
+            text: string;
+            toAll: boolean;
+            cc: string;
+            bcc: string;
+        };
         DraftText: {
             text: string;
+        };
+        DraftView: {
+            text: string;
+            toAll: boolean;
+            cc: string;
+            bcc: string;
         };
         DryRun: {
             /** Format: int32 */
@@ -1666,10 +1784,19 @@ export interface components {
             lastSeenAt: string;
             current: boolean;
         };
+        ListedAccount: {
+            /** Format: uuid */
+            id: string;
+            signIn: string;
+            name: string;
+            administrator: boolean;
+            secondFactor: boolean;
+        };
         MailFolders: {
             names: string[];
             sent: string;
             archive: string;
+            drafts: string;
         };
         MailForm: {
             name: string;
@@ -1682,6 +1809,7 @@ export interface components {
             inbox: string;
             sent: string | null;
             archive: string | null;
+            drafts: string | null;
             pinnedCertificate: string | null;
             /** Format: int32 */
             daysBack: number;
@@ -1702,6 +1830,7 @@ export interface components {
             inbox: string;
             sent: string | null;
             archive: string | null;
+            drafts: string | null;
             pinnedCertificate: string | null;
         };
         Mark: {
@@ -1748,7 +1877,7 @@ export interface components {
             followUps: components["schemas"]["FollowUpRef"][];
             proposal: components["schemas"]["Proposal"];
             proposals: components["schemas"]["Proposal"][];
-            draft: string | null;
+            draft: components["schemas"]["DraftView"] | null;
             draftFiles: components["schemas"]["DraftFileView"][];
             handOver: components["schemas"]["HandOverView"] | null;
         };
@@ -1767,13 +1896,20 @@ export interface components {
         NewFollowUps: {
             followUps: components["schemas"]["NewFollowUpRequest"][];
         };
+        NewPasskey: {
+            handle: string;
+            label: string;
+            credential: {
+                [key: string]: unknown;
+            };
+        };
         OutboxLine: {
             /** Format: uuid */
             id: string;
             /** Format: uuid */
             commandId: string;
             /** @enum {string} */
-            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD";
+            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT";
             /** @enum {string} */
             state: "WAITING" | "UNDER_WAY" | "DONE" | "FAILED" | "UNCERTAIN" | "CANCELLED";
             /** Format: uuid */
@@ -1788,6 +1924,17 @@ export interface components {
         Party: {
             name: string;
             address: string;
+        };
+        PasskeyView: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            host: string;
+            synced: boolean;
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            lastUsedAt: string;
         };
         PasswordChange: {
             currentPassword: string;
@@ -1857,6 +2004,12 @@ export interface components {
             effortMinutes: number;
             forReply: boolean;
             people: components["schemas"]["Party"][];
+        };
+        Question: {
+            handle: string;
+            options: {
+                [key: string]: unknown;
+            };
         };
         QuickChoice: {
             label: string;
@@ -1959,7 +2112,7 @@ export interface components {
         };
         SessionView: {
             /** @enum {string} */
-            state: "FIRST_VISIT" | "SIGNED_OUT" | "CODE_NEEDED" | "SIGNED_IN";
+            state: "FIRST_VISIT" | "SIGNED_OUT" | "CODE_NEEDED" | "RECOVERY_CODE_NEEDED" | "SIGNED_IN";
             account: components["schemas"]["AccountView"] | null;
         };
         SeveralPreview: {
@@ -2206,7 +2359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AccountView"][];
+                    "application/json": components["schemas"]["ListedAccount"][];
                 };
             };
         };
@@ -2231,6 +2384,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountView"];
+                };
+            };
+        };
+    };
+    passwordOnly: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListedAccount"][];
                 };
             };
         };
@@ -3035,7 +3214,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["DraftText"];
+                "application/json": components["schemas"]["DraftForm"];
             };
         };
         responses: {
@@ -3543,6 +3722,100 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["PasskeyView"][];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPasskey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Added"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Question"];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Proof"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasskeyView"][];
+                };
+            };
+        };
+    };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["PhraseView"][];
                 };
             };
@@ -3669,7 +3942,7 @@ export interface operations {
             };
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -3836,7 +4109,7 @@ export interface operations {
             };
         };
     };
-    begin: {
+    begin_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3994,7 +4267,51 @@ export interface operations {
             };
         };
     };
-    all_6: {
+    signIn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Answer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    beginSignIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Question"];
+                };
+            };
+        };
+    };
+    all_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -4101,7 +4418,7 @@ export interface operations {
             };
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;

@@ -4,7 +4,7 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, wa
 import type { MessageView } from '@/api/client'
 import { useSession } from '@/api/queries'
 import AnswerFiles from '@/intake/AnswerFiles.vue'
-import { draftSaver, keepLocally, localDraft } from '@/intake/draft'
+import { draftSaver, EMPTY_DRAFT, keepLocally, localDraft } from '@/intake/draft'
 import { askOf, elapsed, fieldsOf, filled, withQuote } from '@/intake/fields'
 import PhrasePicker from '@/intake/PhrasePicker.vue'
 import { vFocus } from '@/ui/focus'
@@ -22,10 +22,17 @@ const emit = defineEmits<{
 
 const TWO_MINUTES_MS = 120_000
 const session = useSession()
-const text = ref(localDraft(message.id) ?? message.draft ?? '')
-const toAll = ref(false)
-const cc = ref(localDraft(message.id, 'cc') ?? '')
-const bcc = ref(localDraft(message.id, 'bcc') ?? '')
+const begunDraft = localDraft(message.id) ?? message.draft ?? EMPTY_DRAFT
+const text = ref(begunDraft.text)
+const toAll = ref(begunDraft.toAll)
+const cc = ref(begunDraft.cc)
+const bcc = ref(begunDraft.bcc)
+const draft = computed(() => ({
+  text: text.value,
+  toAll: toAll.value,
+  cc: cc.value,
+  bcc: bcc.value,
+}))
 const copies = ref(cc.value + bcc.value !== '')
 const ask = askOf(message)
 const quoted = ref(message.channel === 'MAIL' && ask !== '')
@@ -40,14 +47,8 @@ const long = computed(() => now.value - begun > TWO_MINUTES_MS)
 useIntervalFn(() => {
   now.value = Date.now()
 }, 1000)
-watch(text, (value) => {
+watch(draft, (value) => {
   saver.save(value)
-})
-watch(cc, (value) => {
-  keepLocally(message.id, value, 'cc')
-})
-watch(bcc, (value) => {
-  keepLocally(message.id, value, 'bcc')
 })
 onMounted(() => field.value?.focus())
 onBeforeUnmount(() => {
@@ -77,7 +78,7 @@ function addresses(typed: string): string[] {
 function send(): void {
   if (text.value.trim() !== '') {
     saver.stop()
-    keepLocally(message.id, text.value)
+    keepLocally(message.id, draft.value)
     emit('send', {
       text: withQuote(text.value, quoted.value ? ask : ''),
       toAll: toAll.value,

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { MessageView, Person } from '@/api/client'
 import { useFollowUps, useSession, useSources, useWriters } from '@/api/queries'
 import { peopleOf, suggested } from '@/followups/details/people'
-import { keepLocally, localDraft } from '@/intake/draft'
+import { EMPTY_DRAFT, forgetLocally, keepLocally, localDraft } from '@/intake/draft'
 import { askOf } from '@/intake/fields'
 import { replyBy } from '@/ui/time'
 
@@ -25,7 +25,7 @@ const sources = useSources()
 const kept = `${message?.id ?? 'several'}.hand-over`
 const to = ref('')
 const chosen = ref<Person>()
-const text = ref(localDraft(kept) ?? proposed(''))
+const text = ref(localDraft(kept)?.text ?? proposed(''))
 const touched = ref(localDraft(kept) !== undefined)
 const field = useTemplateRef<HTMLInputElement>('field')
 const mine = computed(() => (sources.data.value ?? []).map((source) => source.address))
@@ -70,7 +70,7 @@ onMounted(() => field.value?.focus())
 function onText(value: string): void {
   touched.value = true
   text.value = value
-  keepLocally(kept, value)
+  keepLocally(kept, { ...EMPTY_DRAFT, text: value })
 }
 
 function choose(person: Person): void {
@@ -82,7 +82,7 @@ function give(): void {
   if (!usable.value && to.value.trim() !== '' && offered.value[0]) {
     choose(offered.value[0])
   } else if (usable.value && text.value.trim() !== '') {
-    keepLocally(kept, '')
+    forgetLocally(kept)
     emit('give', { name: chosen.value?.name ?? '', address: address.value, text: text.value })
   }
 }

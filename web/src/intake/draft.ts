@@ -1,57 +1,67 @@
-import { client, unwrap } from '@/api/client'
+import { client, unwrap, type Draft } from '@/api/client'
 
 const PREFIX = 'squallnote.draft.'
 const QUIET_MS = 500
 
-/** What a draft consists of in this browser: its text, and whom it is copied to. */
-type Part = 'text' | 'cc' | 'bcc'
+/** Of an answer: nothing typed yet. */
+export const EMPTY_DRAFT: Draft = { text: '', toAll: false, cc: '', bcc: '' }
 
-const key = (messageId: string, part: Part) =>
-  PREFIX + messageId + (part === 'text' ? '' : `.${part}`)
+const isEmpty = (draft: Draft) => draft.text + draft.cc + draft.bcc === ''
 
 /** What is kept in this browser of a draft: every keystroke, even when the application is gone. */
-export function localDraft(messageId: string, part: Part = 'text'): string | undefined {
-  return localStorage.getItem(key(messageId, part)) ?? undefined
+export function localDraft(id: string): Draft | undefined {
+  const kept = localStorage.getItem(PREFIX + id)
+  if (kept === null) {
+    return undefined
+  }
+  try {
+    return { ...EMPTY_DRAFT, ...(JSON.parse(kept) as Partial<Draft>) }
+  } catch {
+    // Whatever it is, it was typed.
+    return { ...EMPTY_DRAFT, text: kept }
+  }
 }
 
-export function keepLocally(messageId: string, typed: string, part: Part = 'text'): void {
-  if (typed === '') {
-    localStorage.removeItem(key(messageId, part))
+export function keepLocally(id: string, draft: Draft): void {
+  if (isEmpty(draft)) {
+    forgetLocally(id)
   } else {
-    localStorage.setItem(key(messageId, part), typed)
+    localStorage.setItem(PREFIX + id, JSON.stringify(draft))
   }
 }
 
-/** Once it is sent, nothing of it is kept here. */
-export function forgetLocally(messageId: string): void {
-  for (const part of ['text', 'cc', 'bcc'] as const) {
-    keepLocally(messageId, '', part)
-  }
+/** Once it is sent or saved, nothing of it is kept here. */
+export function forgetLocally(id: string): void {
+  localStorage.removeItem(PREFIX + id)
 }
 
 /** Saves a draft on the server shortly after the last keystroke; until that worked it stays in this browser. */
-export function draftSaver(messageId: string): { save: (text: string) => void; stop: () => void } {
+export function draftSaver(messageId: string): {
+  save: (draft: Draft) => void
+  stop: () => void
+} {
   let timer: ReturnType<typeof setTimeout> | undefined
-  async function send(text: string): Promise<void> {
+  async function send(draft: Draft): Promise<void> {
     try {
       await unwrap(
         client.PUT('/api/messages/{id}/draft', {
           params: { path: { id: messageId } },
-          body: { text },
+          body: draft,
         }),
       )
-      if (localDraft(messageId) === text) {
-        keepLocally(messageId, '')
+      // Addressees without a text are no draft to the server.
+      if (draft.text !== '' && localStorage.getItem(PREFIX + messageId) === JSON.stringify(draft)) {
+        forgetLocally(messageId)
       }
     } catch {
       // It stays in this browser and is sent with the next keystroke.
     }
   }
   return {
-    save(text) {
-      keepLocally(messageId, text)
+    save(draft) {
+      keepLocally(messageId, draft)
       clearTimeout(timer)
-      timer = setTimeout(() => void send(text), QUIET_MS)
+      timer = setTimeout(() => void send(draft), QUIET_MS)
     },
     stop() {
       clearTimeout(timer)

@@ -3,12 +3,15 @@ import { useIntervalFn } from '@vueuse/core'
 import { nextTick, ref, useTemplateRef } from 'vue'
 import { client, Problem, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
+import { signInWithPasskey, whyNoPasskeys } from '@/api/passkeys'
 import Frame from '@/session/Frame.vue'
 
 const signIn = ref('')
 const password = ref('')
 const code = ref('')
-const codeNeeded = ref(false)
+/** What the code is one of, when one is needed. */
+const codeOf = ref<'DEVICE' | 'RECOVERY'>()
+const passkeysImpossible = whyNoPasskeys()
 const problem = ref('')
 const busy = ref(false)
 const codeField = useTemplateRef<HTMLInputElement>('codeField')
@@ -33,26 +36,43 @@ function stopWaiting(): void {
   problem.value = ''
 }
 
+function say(error: unknown): void {
+  problem.value = error instanceof Error ? error.message : String(error)
+}
+
 async function submit(): Promise<void> {
   busy.value = true
   problem.value = ''
   try {
     const body = { signIn: signIn.value, password: password.value, code: code.value }
     const { state } = await unwrap(client.POST('/api/session', { body }))
-    if (state === 'CODE_NEEDED') {
-      codeNeeded.value = true
+    if (state === 'SIGNED_IN') {
+      await queryClient.invalidateQueries()
+    } else {
+      codeOf.value = state === 'CODE_NEEDED' ? 'DEVICE' : 'RECOVERY'
       await nextTick()
       codeField.value?.focus()
-    } else {
-      await queryClient.invalidateQueries()
     }
   } catch (error) {
     if (error instanceof Problem && error.retryAfterSeconds > 0) {
       waiting.value = error.retryAfterSeconds
       countdown.resume()
     } else {
-      problem.value = error instanceof Error ? error.message : String(error)
+      say(error)
     }
+  } finally {
+    busy.value = false
+  }
+}
+
+async function byPasskey(): Promise<void> {
+  busy.value = true
+  stopWaiting()
+  try {
+    await signInWithPasskey()
+    await queryClient.invalidateQueries()
+  } catch (error) {
+    say(error)
   } finally {
     busy.value = false
   }
@@ -85,8 +105,12 @@ async function submit(): Promise<void> {
           @input="stopWaiting"
         />
       </label>
-      <label v-if="codeNeeded" class="block"
-        >Code of your device, or a recovery code
+      <label v-if="codeOf" class="block"
+        >{{
+          codeOf === 'DEVICE'
+            ? 'Code of your device, or a recovery code'
+            : 'Recovery code, if your passkey is not at hand'
+        }}
         <input
           ref="codeField"
           v-model="code"
@@ -109,6 +133,16 @@ async function submit(): Promise<void> {
         :disabled="busy || waiting > 0"
       >
         Sign in
+      </button>
+      <button
+        v-if="!passkeysImpossible"
+        class="btn w-full justify-center"
+        type="button"
+        data-test="passkey"
+        :disabled="busy"
+        @click="void byPasskey()"
+      >
+        Use a passkey
       </button>
     </form>
   </Frame>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { client, newId, unwrap, type MailTestResult, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
 import { emptyMailForm, mailFormOf, portFor } from '@/settings/mailForm'
@@ -12,6 +12,11 @@ const emit = defineEmits<{ done: [] }>()
 const form = reactive(source ? mailFormOf(source) : emptyMailForm())
 const result = ref<MailTestResult | undefined>()
 const errors = useFieldErrors()
+/** The server's own folder for drafts comes first. */
+const draftFolders = computed(() => {
+  const { names = [], drafts } = result.value?.folders ?? {}
+  return drafts ? [drafts, ...names.filter((name) => name !== drafts)] : names
+})
 const ENCRYPTIONS = [
   { value: 'TLS', name: 'TLS' },
   { value: 'STARTTLS', name: 'STARTTLS' },
@@ -203,6 +208,20 @@ async function save(): Promise<void> {
           class="field"
           name="archive"
           placeholder="found by the test"
+        />
+      </label>
+      <label
+        >Keep drafts on the server too, in
+        <select v-if="result?.folders" v-model="form.drafts" class="field" name="drafts">
+          <option :value="null">none</option>
+          <option v-for="name in draftFolders" :key="name" :value="name">{{ name }}</option>
+        </select>
+        <input
+          v-else
+          v-model.trim="form.drafts"
+          class="field"
+          name="drafts"
+          placeholder="only in Squallnote"
         />
       </label>
       <label

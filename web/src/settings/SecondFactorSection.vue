@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { client, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import { showDone } from '@/api/toasts'
+import RecoveryCodes from '@/settings/RecoveryCodes.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 import { qrPath } from '@/ui/qr'
@@ -72,16 +73,7 @@ const switchOff = () =>
           : 'A program on your phone shows a new code every half minute; signing in then asks for it.'
       }}
     </p>
-    <div v-if="codes.length" class="bg-brass-wash mt-2 rounded p-3" data-test="recovery-codes">
-      <p>
-        Keep these where you find them without your device. Each signs you in once. They are shown
-        only now.
-      </p>
-      <ul class="my-2 grid grid-cols-2 gap-x-4 font-mono">
-        <li v-for="each in codes" :key="each">{{ each }}</li>
-      </ul>
-      <button class="btn" type="button" @click="codes = []">I have kept them</button>
-    </div>
+    <RecoveryCodes v-if="codes.length" :codes="codes" @kept="codes = []" />
     <form v-else-if="begun && picture" class="mt-2 space-y-3" @submit.prevent="void confirm()">
       <div class="flex flex-wrap gap-4">
         <svg

@@ -13,6 +13,7 @@ export function emptyMailForm(): MailForm {
     inbox: 'INBOX',
     sent: null,
     archive: null,
+    drafts: null,
     pinnedCertificate: null,
     daysBack: 90,
     archiveRule: 'NEVER',

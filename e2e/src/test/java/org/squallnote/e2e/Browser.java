@@ -73,6 +73,16 @@ final class Browser implements AutoCloseable {
         find("[data-test=account]");
     }
 
+    /** Makes the owner's account at the first visit. */
+    void firstVisit(String name, String signIn, String password) {
+        open("/");
+        untilText("Make the owner's account");
+        type("input[name=name]", name);
+        type("input[name=username]", signIn);
+        type("input[name=password]", password, Keys.ENTER);
+        untilText("Intake is empty");
+    }
+
     /** The first element, once it is there and can be seen. */
     WebElement find(String css) {
         return until(

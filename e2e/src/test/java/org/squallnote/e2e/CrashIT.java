@@ -27,7 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Kills the application in the middle of its work and compares: nothing lost, nothing doubled, no mail sent twice. */
 class CrashIT {
 
-    private static final int MESSAGES = 2_000;
+    private static final int MESSAGES = 1_000;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @TempDir
@@ -47,7 +47,7 @@ class CrashIT {
                         quay.mail().smtpPort(),
                         quay.chat().address(),
                         Days.ZONE.getId());
-                for (int atLeast : new int[] {150, 900}) {
+                for (int atLeast : new int[] {150, 500}) {
                     AppSetUp running = setUp;
                     untilStored(running, atLeast);
                     System.out.printf("Killed with %d of %d messages stored%n", stored(running), expected(quay.mail()));

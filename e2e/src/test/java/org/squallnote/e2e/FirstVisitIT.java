@@ -26,7 +26,7 @@ class FirstVisitIT {
         try (Quay quay = Quay.open(clock);
                 Application application = new Application(data, clock).start();
                 Browser browser = new Browser(application.address())) {
-            makesTheOwnersAccount(browser);
+            browser.firstVisit("Ines Calloway", "ines", PASSWORD);
             connectsMail(browser, quay);
             connectsChat(browser, quay);
             browser.open("/settings/categories");
@@ -35,16 +35,6 @@ class FirstVisitIT {
             browser.open("/intake");
             browser.find("[title^='Tilda Brandt']");
         }
-    }
-
-    private static void makesTheOwnersAccount(Browser browser) {
-        browser.open("/");
-        browser.untilText("Make the owner's account");
-        browser.type("input[name=name]", "Ines Calloway");
-        browser.type("input[name=username]", "ines");
-        browser.type("input[name=password]", PASSWORD);
-        browser.click("button[type=submit]");
-        browser.untilText("Intake is empty");
     }
 
     private static void connectsMail(Browser browser, Quay quay) {

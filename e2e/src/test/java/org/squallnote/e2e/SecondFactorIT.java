@@ -31,11 +31,7 @@ class SecondFactorIT {
         Clock clock = Days.clockFrom(Days.WORKING_DAY);
         try (Application application = new Application(data, clock).start();
                 Browser browser = new Browser(application.address())) {
-            browser.open("/");
-            browser.type("input[name=name]", "Ines Calloway");
-            browser.type("input[name=username]", "ines");
-            browser.type("input[name=password]", PASSWORD, Keys.ENTER);
-            browser.untilText("Intake is empty");
+            browser.firstVisit("Ines Calloway", "ines", PASSWORD);
 
             browser.open("/settings/account");
             browser.type(PROOF, PASSWORD, Keys.ENTER);

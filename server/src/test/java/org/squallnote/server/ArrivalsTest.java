@@ -38,6 +38,23 @@ class ArrivalsTest extends ServerTest {
     private FileImport files;
 
     @Test
+    void aWriterWhoseClockIsFastDoesNotSeemToWriteAfterMyAnswer() {
+        SignedIn me = newAccount();
+        ArrivedMail dated = mail(
+                1,
+                "q@x.example",
+                "Tilda Brandt <tilda@brandt-cranes.example>",
+                "Crane",
+                "",
+                "Could you send the list?",
+                MONDAY.plus(Duration.ofMinutes(10)));
+        arrive(me, new ArrivedMail(1, MONDAY, dated.raw(), dated.mail()));
+        assertThat(get(me, "/api/threads?turn=WITH_ME").path("lines")).hasSize(1);
+        arrive(me, mine(2, "a@x.example", "q@x.example", "Here is the list.", MONDAY.plusSeconds(120)));
+        assertThat(get(me, "/api/threads?turn=WITH_ME").path("lines")).isEmpty();
+    }
+
+    @Test
     void messagesThatArriveInAnyOrderAreThreadedAsTheWholeMailboxWouldBe() {
         for (long seed = 0; seed < 40; seed++) {
             Random random = new Random(seed);

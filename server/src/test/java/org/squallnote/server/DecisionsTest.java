@@ -184,7 +184,10 @@ class DecisionsTest extends ServerTest {
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
 
         assertThat(get(me, "/api/outbox").size()).isZero();
-        assertThat(get(me, "/api/messages/" + message).path("draft").asString(""))
+        assertThat(get(me, "/api/messages/" + message)
+                        .path("draft")
+                        .path("text")
+                        .asString(""))
                 .isEqualTo("Yes, gladly.");
         assertThat(get(me, "/api/intake").path("total").asInt()).isEqualTo(1);
     }

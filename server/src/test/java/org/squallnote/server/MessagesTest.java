@@ -102,10 +102,21 @@ class MessagesTest extends ServerTest {
 
     @Test
     void aDraftIsKeptUntilItIsEmpty() {
-        assertThat(call(me, HttpMethod.PUT, "/api/messages/" + id + "/draft", "{\"text\":\"Dear Gr\"}"))
+        assertThat(call(
+                        me,
+                        HttpMethod.PUT,
+                        "/api/messages/" + id + "/draft",
+                        "{\"text\":\"Dear Gr\",\"toAll\":true,\"cc\":\"bo@\",\"bcc\":\"\"}"))
                 .hasStatus(204);
-        assertThat(get(me, "/api/messages/" + id).path("draft").asString("")).isEqualTo("Dear Gr");
-        assertThat(call(me, HttpMethod.PUT, "/api/messages/" + id + "/draft", "{\"text\":\"\"}"))
+        assertThat(get(me, "/api/messages/" + id).path("draft").path("text").asString(""))
+                .isEqualTo("Dear Gr");
+        assertThat(get(me, "/api/messages/" + id).path("draft").path("cc").asString(""))
+                .isEqualTo("bo@");
+        assertThat(call(
+                        me,
+                        HttpMethod.PUT,
+                        "/api/messages/" + id + "/draft",
+                        "{\"text\":\"\",\"toAll\":false,\"cc\":\"\",\"bcc\":\"\"}"))
                 .hasStatus(204);
         assertThat(get(me, "/api/messages/" + id).path("draft").isNull()).isTrue();
     }

@@ -2,7 +2,10 @@ package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import jakarta.mail.Flags;
+import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -26,7 +29,7 @@ import org.squallnote.store.source.Source;
 import tools.jackson.databind.JsonNode;
 
 /** With real engines against the stand-ins: what is decided here happens there, once. */
-@TestPropertySource(properties = "squallnote.outbox.hold=0s")
+@TestPropertySource(properties = {"squallnote.outbox.hold=0s", "squallnote.outbox.drafts-behind=0s"})
 class OutboxTest extends ServerTest {
 
     private static final String ME = "ines.own@merrowquay.example";
@@ -50,6 +53,7 @@ class OutboxTest extends ServerTest {
         server.addMailbox(TILDA, "secret");
         server.addFolder(ME, "Sent");
         server.addFolder(ME, "Archive");
+        server.addFolder(ME, "Drafts");
         chat = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         UUID id = UUID.randomUUID();
         accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
@@ -84,7 +88,7 @@ class OutboxTest extends ServerTest {
     private String form() {
         return """
                 {"name":"Ines","address":"%s","fromName":"Ines Calloway","user":"%s","password":"secret","inbox":"INBOX","sent":"Sent",
-                 "archive":"Archive","daysBack":90,"archiveRule":"AT_ONCE",
+                 "archive":"Archive","drafts":"Drafts","daysBack":90,"archiveRule":"AT_ONCE",
                  "imap":{"host":"127.0.0.1","port":%d,"encryption":"NONE"},"smtp":{"host":"127.0.0.1","port":%d,"encryption":"NONE"}}""".formatted(ME, ME, server.imapPort(), server.smtpPort());
     }
 
@@ -126,6 +130,71 @@ class OutboxTest extends ServerTest {
                 && server.messages(ME, "Archive").isEmpty());
         assertThat(get(me, "/api/messages/" + message()).path("decision").asString(""))
                 .isEqualTo("UNDECIDED");
+    }
+
+    @Test
+    void aDraftLiesOnTheServerOnceUntilItIsSent() throws Exception {
+        String path = "/api/messages/" + message();
+        draft(path, "Dear Ti", "no address yet");
+        until(() -> server.messages(ME, "Drafts").size() == 1);
+        draft(path, "Dear Tilda", "noor@x.example");
+        until(() -> server.messages(ME, "Drafts").stream()
+                        .anyMatch(kept -> text(kept).contains("Dear Tilda"))
+                && server.messages(ME, "Drafts").size() == 1);
+        MimeMessage kept = server.messages(ME, "Drafts").get(0);
+        assertThat(kept.isSet(Flags.Flag.DRAFT)).isTrue();
+        assertThat(kept.getHeader("To", ",")).contains(TILDA);
+        assertThat(kept.getHeader("Cc", ",")).contains("noor@x.example");
+        assertThat(kept.getHeader("In-Reply-To", null)).isEqualTo("<q2@x.example>");
+
+        String command = change(me, HttpMethod.POST, path + "/answer", "{\"text\":\"Dear Tilda\",\"toAll\":false}");
+        until(() -> server.messages(ME, "Drafts").isEmpty());
+        assertThat(tryChange(me, HttpMethod.POST, "/api/commands/" + command + "/undo", ""))
+                .as("it has gone out")
+                .isEmpty();
+    }
+
+    @Test
+    void aDraftThatIsGivenUpGoesFromTheServerToo() throws Exception {
+        String path = "/api/messages/" + message();
+        draft(path, "Never mind", "");
+        until(() -> server.messages(ME, "Drafts").size() == 1);
+        draft(path, "", "");
+        until(() -> server.messages(ME, "Drafts").isEmpty());
+    }
+
+    @Test
+    void anAnswerThatIsTakenBackIsADraftAgainWithEverybodyWhoWasToGetIt() {
+        server.close();
+        String path = "/api/messages/" + message();
+        String command = change(
+                me,
+                HttpMethod.POST,
+                path + "/answer",
+                "{\"text\":\"Here.\",\"toAll\":true,\"cc\":[\"noor@x.example\"],\"bcc\":[\"hidden@x.example\"]}");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        JsonNode draft = get(me, path).path("draft");
+        assertThat(draft.path("text").asString("")).isEqualTo("Here.");
+        assertThat(draft.path("toAll").asBoolean(false)).isTrue();
+        assertThat(draft.path("cc").asString("")).isEqualTo("noor@x.example");
+        assertThat(draft.path("bcc").asString("")).isEqualTo("hidden@x.example");
+    }
+
+    private void draft(String path, String text, String cc) {
+        assertThat(call(
+                        me,
+                        HttpMethod.PUT,
+                        path + "/draft",
+                        "{\"text\":\"" + text + "\",\"toAll\":false,\"cc\":\"" + cc + "\",\"bcc\":\"\"}"))
+                .hasStatus2xxSuccessful();
+    }
+
+    private static String text(MimeMessage message) {
+        try {
+            return String.valueOf(message.getContent());
+        } catch (IOException | MessagingException e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @Test

@@ -15,6 +15,7 @@ import org.springframework.http.HttpStatus;
 import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -31,6 +32,7 @@ class AccountController {
 
     private final AccountStore accounts;
     private final Sessions sessions;
+    private final SecondFactors factors;
     private final PasswordRules passwords;
     private final UuidV7 ids;
     private final Clock clock;
@@ -39,12 +41,14 @@ class AccountController {
     AccountController(
             AccountStore accounts,
             Sessions sessions,
+            SecondFactors factors,
             PasswordRules passwords,
             UuidV7 ids,
             Clock clock,
             TransactionTemplate transaction) {
         this.accounts = accounts;
         this.sessions = sessions;
+        this.factors = factors;
         this.passwords = passwords;
         this.ids = ids;
         this.clock = clock;
@@ -57,6 +61,8 @@ class AccountController {
         SIGNED_OUT,
         /** The password was right; a code of the second factor is needed. */
         CODE_NEEDED,
+        /** The password was right; there are passkeys, so that a recovery code is needed beside it. */
+        RECOVERY_CODE_NEEDED,
         SIGNED_IN
     }
 
@@ -85,7 +91,7 @@ class AccountController {
         if (me != null) {
             Optional<Account> account = accounts.byId(me.accountId());
             if (account.isPresent()) {
-                return new SessionView(SessionState.SIGNED_IN, view(account.get()));
+                return signedIn(account.get());
             }
         }
         return new SessionView(accounts.count() == 0 ? SessionState.FIRST_VISIT : SessionState.SIGNED_OUT, null);
@@ -95,13 +101,16 @@ class AccountController {
     SessionView signIn(
             @Valid @RequestBody SignInRequest body, HttpServletRequest request, HttpServletResponse response) {
         String code = Optional.ofNullable(body.code()).orElse("");
-        return sessions.signIn(body.signIn(), body.password(), code, request, response)
-                .map(me -> new SessionView(
-                        SessionState.SIGNED_IN,
-                        accounts.byId(me.accountId())
-                                .map(AccountController::view)
-                                .orElse(null)))
-                .orElseGet(() -> new SessionView(SessionState.CODE_NEEDED, null));
+        Sessions.Entry entry = sessions.signIn(body.signIn(), body.password(), code, request, response);
+        if (entry instanceof Sessions.Entry.CodeNeeded needed) {
+            return new SessionView(
+                    needed.ofDevice() ? SessionState.CODE_NEEDED : SessionState.RECOVERY_CODE_NEEDED, null);
+        }
+        return signedIn(((Sessions.Entry.In) entry).account());
+    }
+
+    static SessionView signedIn(Account account) {
+        return new SessionView(SessionState.SIGNED_IN, view(account));
     }
 
     @DeleteMapping("/api/session")
@@ -141,12 +150,41 @@ class AccountController {
         return view(account);
     }
 
+    /**
+     * An account of this installation, as its administrator sees it.
+     *
+     * @param secondFactor whether its password alone does not sign in
+     */
+    record ListedAccount(UUID id, String signIn, String name, boolean administrator, boolean secondFactor) {}
+
     @GetMapping("/api/accounts")
-    List<AccountView> all(@Me SignedIn me) {
+    List<ListedAccount> all(@Me SignedIn me) {
         if (!me.administrator()) {
             throw Refusal.forbidden("Only the administrator of this installation sees all accounts.");
         }
-        return accounts.all().stream().map(AccountController::view).toList();
+        return accounts.all().stream()
+                .map(account -> new ListedAccount(
+                        account.id(),
+                        account.signIn(),
+                        account.name(),
+                        account.administrator(),
+                        factors.isOn(account.id())))
+                .toList();
+    }
+
+    record Proof(@Size(max = 200) String currentPassword) {}
+
+    /** For somebody who has lost device, passkeys and recovery codes: the password alone signs in again. */
+    @PostMapping("/api/accounts/{id}/password-only")
+    List<ListedAccount> passwordOnly(
+            @Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody Proof body, HttpServletRequest request) {
+        if (!me.administrator()) {
+            throw Refusal.forbidden("Only the administrator of this installation can do this for others.");
+        }
+        sessions.prove(me, body.currentPassword(), request);
+        Account account = accounts.byId(id).orElseThrow(() -> Refusal.notFound("account"));
+        factors.allOff(account.id());
+        return all(me);
     }
 
     /** Another password; whoever knew the old one is signed out everywhere else. */

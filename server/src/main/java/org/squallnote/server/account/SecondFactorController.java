@@ -25,6 +25,11 @@ class SecondFactorController {
         this.sessions = sessions;
     }
 
+    /**
+     * What is asked for beside a password.
+     *
+     * @param on whether codes of a device are
+     */
     record SecondFactorView(boolean on, int recoveryCodesLeft) {}
 
     record Proof(@Size(max = 200) String currentPassword) {}
@@ -44,13 +49,13 @@ class SecondFactorController {
 
     @GetMapping("/api/second-factor")
     SecondFactorView state(@Me SignedIn me) {
-        return new SecondFactorView(factors.isOn(me.accountId()), factors.recoveryCodesLeft(me.accountId()));
+        return new SecondFactorView(factors.hasDevice(me.accountId()), factors.recoveryCodesLeft(me.accountId()));
     }
 
     @PostMapping("/api/second-factor/begin")
     Begun begin(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         Account account = sessions.prove(me, body.currentPassword(), request);
-        if (factors.isOn(me.accountId())) {
+        if (factors.hasDevice(me.accountId())) {
             throw Refusal.conflict("A second factor is asked for already. Switch it off first to use another device.");
         }
         String secret = factors.begin(me.accountId());

@@ -20,13 +20,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.Seals;
 import org.squallnote.server.secret.UnreadableSecretException;
+import org.squallnote.store.account.PasskeyStore;
 import org.squallnote.store.account.SecondFactor;
 import org.squallnote.store.account.SecondFactorStore;
 
 /**
- * A second factor by codes of a device (TOTP, RFC 6238: six digits, thirty seconds, SHA-1 as all devices know it), with
- * recovery codes for the day it is lost. A code is taken once; the one before and the one after are taken too, since
- * clocks differ.
+ * What is asked for beside a password. Codes of a device (TOTP, RFC 6238: six digits, thirty seconds, SHA-1 as all devices
+ * know it) are taken once each; the one before and the one after are taken too, since clocks differ. Where there are
+ * passkeys, the password alone signs nobody in either. Recovery codes are for the day a device is lost.
  */
 @Component
 class SecondFactors {
@@ -39,21 +40,29 @@ class SecondFactors {
     private static final Base32 BASE32 = new Base32();
 
     private final SecondFactorStore store;
+    private final PasskeyStore passkeys;
     private final Seals seals;
     private final Clock clock;
     private final TransactionTemplate transaction;
     private final TimeBasedOneTimePasswordGenerator generator = new TimeBasedOneTimePasswordGenerator();
     private final SecureRandom random = new SecureRandom();
 
-    SecondFactors(SecondFactorStore store, Seals seals, Clock clock, TransactionTemplate transaction) {
+    SecondFactors(
+            SecondFactorStore store, PasskeyStore passkeys, Seals seals, Clock clock, TransactionTemplate transaction) {
         this.store = store;
+        this.passkeys = passkeys;
         this.seals = seals;
         this.clock = clock;
         this.transaction = transaction;
     }
 
-    /** Whether signing in to the account needs a code. */
+    /** Whether a password alone does not sign in to the account. */
     boolean isOn(UUID owner) {
+        return hasDevice(owner) || passkeys.count(owner) > 0;
+    }
+
+    /** Whether a device gives codes for the account. */
+    boolean hasDevice(UUID owner) {
         return store.of(owner).filter(SecondFactor::confirmed).isPresent();
     }
 
@@ -137,9 +146,31 @@ class SecondFactors {
         return codes;
     }
 
+    /** Recovery codes for an account that has none; empty for one that has. */
+    List<String> firstRecoveryCodes(UUID owner) {
+        return recoveryCodesLeft(owner) == 0 ? newRecoveryCodes(owner) : List.of();
+    }
+
+    /** Asks for no codes of a device any more. */
     void off(UUID owner) {
         transaction.executeWithoutResult(status -> {
             store.delete(owner);
+            forgetUnneededCodes(owner);
+        });
+    }
+
+    /** Recovery codes go when there is nothing left to recover from. */
+    void forgetUnneededCodes(UUID owner) {
+        if (!isOn(owner)) {
+            store.deleteCodes(owner);
+        }
+    }
+
+    /** For somebody who has lost everything: the password alone signs in again. */
+    void allOff(UUID owner) {
+        transaction.executeWithoutResult(status -> {
+            store.delete(owner);
+            passkeys.deleteAll(owner);
             store.deleteCodes(owner);
         });
     }

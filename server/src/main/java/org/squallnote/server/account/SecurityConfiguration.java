@@ -37,7 +37,8 @@ public class SecurityConfiguration {
                         csrf.spa().csrfTokenRepository(csrfTokens).ignoringRequestMatchers(localToken::isPresentedBy))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .addFilterBefore(localToken, UsernamePasswordAuthenticationFilter.class)
-                .authorizeHttpRequests(requests -> requests.requestMatchers("/api/session")
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session", "/api/session/passkey", "/api/session/passkey/begin")
                         .permitAll()
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
                         .permitAll()

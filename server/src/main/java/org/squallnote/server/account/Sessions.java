@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpHeaders;
@@ -78,13 +79,22 @@ public class Sessions {
     /** Sessions of an account have ended; what they hold open is to be closed. */
     public record SomeEnded(UUID accountId) {}
 
+    /** What came of a right password. */
+    sealed interface Entry {
+
+        /** It was enough, or the code was right too. */
+        record In(Account account) implements Entry {}
+
+        /** A code is needed too; {@code ofDevice} says whether a device gives them, or there are recovery codes only. */
+        record CodeNeeded(boolean ofDevice) implements Entry {}
+    }
+
     /**
      * Signs in.
      *
      * @param code of the second factor, empty when none was typed
-     * @return absent when the password is right and a code is needed
      */
-    Optional<SignedIn> signIn(
+    Entry signIn(
             String signIn, String password, String code, HttpServletRequest request, HttpServletResponse response) {
         String name = signIn.strip().toLowerCase(Locale.ROOT);
         Optional<Account> account = accounts.bySignIn(name);
@@ -98,7 +108,7 @@ public class Sessions {
         }
         if (factors.isOn(account.get().id())) {
             if (code.isBlank()) {
-                return Optional.empty();
+                return new Entry.CodeNeeded(factors.hasDevice(account.get().id()));
             }
             if (!factors.takes(account.get().id(), code)) {
                 limit.wasWrong(tried);
@@ -107,7 +117,27 @@ public class Sessions {
             }
         }
         limit.wasRight(tried);
-        return Optional.of(start(account.get(), request, response));
+        start(account.get(), request, response);
+        return new Entry.In(account.get());
+    }
+
+    /** Refuses a network from which too many tries were wrong. */
+    void checkNetwork(HttpServletRequest request) {
+        limit.check(SignInLimit.Tried.byNetwork("", request.getRemoteAddr()));
+    }
+
+    /** Signs in whoever proves to be somebody without a password. */
+    Account signInWith(Supplier<Optional<Account>> proof, HttpServletRequest request, HttpServletResponse response) {
+        SignInLimit.Tried tried = SignInLimit.Tried.byNetwork("", request.getRemoteAddr());
+        limit.check(tried);
+        Account account = proof.get().orElseThrow(() -> {
+            limit.wasWrong(tried);
+            return Refusal.unauthorized(
+                    "This passkey is not known here; it may have been removed. Nothing is lost; sign in with your password.");
+        });
+        limit.wasRight(tried);
+        start(account, request, response);
+        return account;
     }
 
     private SignInLimit.Tried tried(String name, Optional<Account> account, HttpServletRequest request) {

@@ -29,6 +29,7 @@ import org.squallnote.server.command.Done;
 class AnswerController {
 
     private static final int LONGEST_ANSWER = 200_000;
+    private static final int LONGEST_ADDRESSEES = 20_000;
 
     private final Answers answers;
     private final AskedBack askedBack;
@@ -66,6 +67,13 @@ class AnswerController {
 
     record DraftText(@Size(max = LONGEST_ANSWER) String text) {}
 
+    /** An answer as far as it is typed: who gets it need not be addresses yet. */
+    record DraftForm(
+            @Size(max = LONGEST_ANSWER) String text,
+            boolean toAll,
+            @Size(max = LONGEST_ADDRESSEES) String cc,
+            @Size(max = LONGEST_ADDRESSEES) String bcc) {}
+
     @PostMapping("/api/messages/{id}/answer")
     Done answer(
             @Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody AnswerRequest body) {
@@ -74,8 +82,8 @@ class AnswerController {
 
     @PutMapping("/api/messages/{id}/draft")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void draft(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
-        answers.saveDraft(me, id, body.text());
+    void draft(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftForm body) {
+        answers.saveDraft(me, id, body.text(), body.toAll(), body.cc(), body.bcc());
     }
 
     /** Adds a file to a draft. */

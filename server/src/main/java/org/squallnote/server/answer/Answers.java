@@ -2,18 +2,15 @@ package org.squallnote.server.answer;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Base64;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.AnswerTo;
 import org.squallnote.core.message.Channel;
-import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.account.SignedIn;
@@ -26,8 +23,6 @@ import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Outbox;
 import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.store.draft.Draft;
 import org.squallnote.store.draft.DraftFile;
 import org.squallnote.store.draft.DraftFileStore;
@@ -52,8 +47,9 @@ public class Answers implements Restorer {
     private final SourceStore sources;
     private final DraftStore drafts;
     private final DraftFileStore files;
-    private final SourceSecrets secrets;
     private final Sending sending;
+    private final Composer composer;
+    private final ServerDrafts serverDrafts;
     private final Commands commands;
     private final Decisions decisions;
     private final Outbox outbox;
@@ -65,8 +61,9 @@ public class Answers implements Restorer {
             SourceStore sources,
             DraftStore drafts,
             DraftFileStore files,
-            SourceSecrets secrets,
             Sending sending,
+            Composer composer,
+            ServerDrafts serverDrafts,
             Commands commands,
             Decisions decisions,
             Outbox outbox,
@@ -76,8 +73,9 @@ public class Answers implements Restorer {
         this.sources = sources;
         this.drafts = drafts;
         this.files = files;
-        this.secrets = secrets;
         this.sending = sending;
+        this.composer = composer;
+        this.serverDrafts = serverDrafts;
         this.commands = commands;
         this.decisions = decisions;
         this.outbox = outbox;
@@ -85,8 +83,35 @@ public class Answers implements Restorer {
         this.json = json;
     }
 
-    /** The state of an answer in the history: its text, so that taking it back gives the draft again. */
-    record AnswerState(UUID messageId, String text) {}
+    /** The state of an answer in the history: what was written, so that taking it back gives the draft again. */
+    record AnswerState(
+            UUID messageId,
+            String text,
+            boolean toAll,
+            @Nullable List<String> copies,
+            @Nullable List<String> hidden) {
+
+        static AnswerState of(UUID messageId, Written written) {
+            return new AnswerState(
+                    messageId,
+                    written.text(),
+                    written.toAll(),
+                    addresses(written.copies()),
+                    addresses(written.hidden()));
+        }
+
+        private static List<String> addresses(List<Party> parties) {
+            return parties.stream().map(Party::address).toList();
+        }
+
+        Draft draft(UUID owner, Instant at) {
+            return new Draft(owner, messageId, text, toAll, typed(copies), typed(hidden), at);
+        }
+
+        private static String typed(@Nullable List<String> addresses) {
+            return addresses == null ? "" : String.join(", ", addresses);
+        }
+    }
 
     /**
      * What was written, and who gets it besides those it goes to anyway.
@@ -127,38 +152,32 @@ public class Answers implements Restorer {
         } else {
             chat(me, message, text, changes);
         }
-        drafts.delete(me.accountId(), messageId);
-        changes.record(SubjectType.ANSWER, messageId, null, new AnswerState(messageId, text))
+        if (drafts.delete(me.accountId(), messageId) > 0) {
+            serverDrafts.gone(message);
+        }
+        changes.record(SubjectType.ANSWER, messageId, null, AnswerState.of(messageId, written))
                 .touch(Topic.OUTBOX);
         return message;
     }
 
     private void mail(SignedIn me, StoredMessage message, Written written, boolean automatic, Changes changes) {
         Source source = sending.source(me.accountId(), message);
-        MailSettings settings = secrets.mailSettings(source);
-        Set<String> mine = new TreeSet<>(sources.addresses(me.accountId()));
-        AnswerTo addressees =
-                AnswerTo.of(addressed(message), mine, written.toAll(), written.copies(), written.hidden());
+        AnswerTo addressees = composer.addressees(me.accountId(), message, written);
         List<Party> to = addressees.to();
         if (to.isEmpty() || to.stream().anyMatch(party -> party.address().isEmpty())) {
             throw Refusal.invalid("This message does not say whom to answer. Nothing was sent; your text is kept.");
         }
         String messageId = changes.commandId() + "@" + Sending.domain(source);
-        List<OutgoingMail.Attachment> attached = automatic ? List.of() : attached(me, message, changes);
-        byte[] raw = new OutgoingMail(
-                        messageId,
-                        new Party(settings.fromName(), source.address()),
-                        to,
-                        addressees.cc(),
-                        addressees.bcc(),
-                        OutgoingMail.answerSubject(message.subject()),
-                        written.text(),
-                        clock.instant().atZone(me.zoneId()),
-                        message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
-                        Sending.references(message),
-                        attached,
-                        automatic)
-                .toBytes();
+        byte[] raw = composer.mail(
+                source,
+                message,
+                addressees,
+                written.text(),
+                messageId,
+                clock.instant(),
+                me.zoneId(),
+                automatic ? List.of() : attached(me, message, changes),
+                automatic);
         outbox.add(
                 me.accountId(),
                 source.id(),
@@ -167,13 +186,11 @@ public class Answers implements Restorer {
                 messageId,
                 message.id(),
                 new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                true);
+                outbox.hold());
     }
 
     private List<OutgoingMail.Attachment> attached(SignedIn me, StoredMessage message, Changes changes) {
-        List<OutgoingMail.Attachment> attached = files.waiting(me.accountId(), message.id()).stream()
-                .map(file -> new OutgoingMail.Attachment(file.name(), file.type(), file.content()))
-                .toList();
+        List<OutgoingMail.Attachment> attached = composer.files(me.accountId(), message.id());
         files.move(me.accountId(), message.id(), null, changes.commandId());
         files.forgetSent(me.accountId(), clock.instant().minus(KEPT_AFTER_SENDING));
         return attached;
@@ -190,22 +207,14 @@ public class Answers implements Restorer {
         }
         files.insert(new DraftFile(
                 fileId, me.accountId(), messageId, name, type, content.length, content, null, clock.instant()));
+        serverDrafts.changed(message);
     }
 
     void removeFile(SignedIn me, UUID messageId, UUID fileId) {
         if (files.delete(me.accountId(), messageId, fileId) == 0) {
             throw Refusal.notFound("file");
         }
-    }
-
-    private static AnswerTo.Addressed addressed(StoredMessage message) {
-        return new AnswerTo.Addressed(
-                message.direction() == Direction.OUTGOING,
-                message.from(),
-                message.recipients().to(),
-                message.recipients().cc(),
-                message.recipients().replyTo(),
-                message.recipients().wantedFollowup());
+        serverDrafts.changed(decisions.get(me.accountId(), messageId));
     }
 
     private void chat(SignedIn me, StoredMessage message, String text, Changes changes) {
@@ -231,17 +240,17 @@ public class Answers implements Restorer {
                         message.refs().list().isEmpty()
                                 ? null
                                 : message.refs().list().get(0)),
-                true);
+                outbox.hold());
     }
 
-    void saveDraft(SignedIn me, UUID messageId, String text) {
-        if (messages.byId(me.accountId(), messageId).isEmpty()) {
-            throw Refusal.notFound("message");
-        }
-        if (text.isEmpty()) {
-            drafts.delete(me.accountId(), messageId);
-        } else {
-            drafts.save(new Draft(me.accountId(), messageId, text, clock.instant()));
+    /** Keeps what is typed so far; nothing at all is no draft. */
+    void saveDraft(SignedIn me, UUID messageId, String text, boolean toAll, String copies, String hidden) {
+        StoredMessage message = messages.byId(me.accountId(), messageId).orElseThrow(() -> Refusal.notFound("message"));
+        if (!text.isEmpty()) {
+            drafts.save(new Draft(me.accountId(), messageId, text, toAll, copies, hidden, clock.instant()));
+            serverDrafts.changed(message);
+        } else if (drafts.delete(me.accountId(), messageId) > 0) {
+            serverDrafts.gone(message);
         }
     }
 
@@ -265,7 +274,8 @@ public class Answers implements Restorer {
         AnswerState answer = json.readValue(entry.after(), AnswerState.class);
         files.move(owner, answer.messageId(), entry.commandId(), null);
         if (drafts.of(owner, answer.messageId()).isEmpty()) {
-            drafts.save(new Draft(owner, answer.messageId(), answer.text(), clock.instant()));
+            drafts.save(answer.draft(owner, clock.instant()));
+            messages.byId(owner, answer.messageId()).ifPresent(serverDrafts::changed);
         }
         changes.touch(Topic.OUTBOX, Topic.INTAKE);
     }

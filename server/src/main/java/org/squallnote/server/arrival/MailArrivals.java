@@ -43,8 +43,8 @@ import org.squallnote.store.message.Texts;
 @Component
 public class MailArrivals {
 
-    /** A date further ahead of the server's than this is taken for wrong. */
-    private static final Duration CLOCK_TOLERANCE = Duration.ofDays(1);
+    /** A date further ahead than this of the one that a file gives for the reception, without a zone, is wrong. */
+    private static final Duration FILE_TOLERANCE = Duration.ofDays(1);
 
     private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
 
@@ -86,6 +86,19 @@ public class MailArrivals {
             long uidValidity,
             boolean sentFolder,
             boolean everythingToIntake) {}
+
+    /**
+     * When a mail was sent: what it says itself, unless that cannot be. Nothing is sent after the server has received it;
+     * a writer whose clock is fast would otherwise seem to write after my answer.
+     */
+    private static Instant sentAt(Origin origin, ArrivedMail arrived) {
+        Instant received = arrived.receivedAt();
+        Instant latest = origin.folder().isEmpty() ? received.plus(FILE_TOLERANCE) : received;
+        return arrived.mail()
+                .sentAt()
+                .filter(at -> at.isAfter(BEFORE_MAIL) && !at.isAfter(latest))
+                .orElse(received);
+    }
 
     /** What came of a batch. */
     public record Outcome(int stored, int known) {}
@@ -151,10 +164,7 @@ public class MailArrivals {
     private StoredMessage store(Origin origin, ArrivedMail arrived, String identity, AccountReader reader) {
         ParsedMail mail = arrived.mail();
         Direction direction = directionOf(origin, mail, reader.me().addresses());
-        Instant sentAt = mail.sentAt()
-                .filter(at -> at.isAfter(BEFORE_MAIL)
-                        && at.isBefore(arrived.receivedAt().plus(CLOCK_TOLERANCE)))
-                .orElse(arrived.receivedAt());
+        Instant sentAt = sentAt(origin, arrived);
         boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
                 && readings.answersMineByMail(origin.owner(), mail.references());
         Reading reading = reader.read(ReadableMessage.mail(mail, mail.text(), sentAt, answersMine), direction);

@@ -113,7 +113,7 @@ public class HandOvers {
                 id,
                 message.id(),
                 new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                true);
+                outbox.hold());
         store.insert(
                 new HandOver(id, me.accountId(), messageId, to.address(), HandOver.State.OFFERED, "", clock.instant()));
         changes.touch(Topic.OUTBOX, Topic.THREADS);

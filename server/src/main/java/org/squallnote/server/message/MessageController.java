@@ -128,9 +128,12 @@ class MessageController {
             List<FollowUpRef> followUps,
             Proposals.Proposal proposal,
             List<Proposals.Proposal> proposals,
-            @Nullable String draft,
+            @Nullable DraftView draft,
             List<DraftFileView> draftFiles,
             Taking.@Nullable HandOverView handOver) {}
+
+    /** An answer that was begun, as far as it is typed. */
+    record DraftView(String text, boolean toAll, String cc, String bcc) {}
 
     record DraftFileView(UUID id, String name, int size) {}
 
@@ -195,7 +198,7 @@ class MessageController {
                 followUpsOf(message),
                 proposer.of(message, reading),
                 proposer.each(message, reading),
-                drafts.of(owner, id).map(Draft::text).orElse(null),
+                drafts.of(owner, id).map(MessageController::view).orElse(null),
                 draftFiles.waiting(owner, id).stream()
                         .map(file -> new DraftFileView(file.id(), file.name(), file.size()))
                         .toList(),
@@ -309,5 +312,9 @@ class MessageController {
             throw Refusal.notFound("mail");
         }
         return messages.raw(me.accountId(), id).map(RawMessage::raw).orElseThrow(() -> Refusal.notFound("message"));
+    }
+
+    private static DraftView view(Draft draft) {
+        return new DraftView(draft.text(), draft.toAll(), draft.copies(), draft.hidden());
     }
 }

@@ -82,7 +82,7 @@ public class Archiving {
                 messageId + " " + commandId,
                 messageId,
                 new Payloads.Move(place.folder(), to, place.uidValidity(), place.uid(), id, null, null),
-                true);
+                outbox.hold());
     }
 
     private void archive(UUID owner, UUID commandId, UUID messageId, Predicate<ArchiveRule> applies) {

@@ -27,9 +27,10 @@ public class Outbox implements TakeBack {
      * How the outbox behaves.
      *
      * @param hold how long something waits before it goes out, so that it can be taken back
+     * @param draftsBehind by how much the server's copy of a draft is behind
      */
     @ConfigurationProperties("squallnote.outbox")
-    public record Settings(Duration hold) {}
+    public record Settings(Duration hold, Duration draftsBehind) {}
 
     /** Something was put in that is due at a moment. */
     public record Added(UUID sourceId) {}
@@ -56,11 +57,21 @@ public class Outbox implements TakeBack {
         this.events = events;
     }
 
+    /** How long an answer waits, so that it can be taken back. */
+    public Duration hold() {
+        return settings.hold();
+    }
+
+    /** How long a draft waits before it is put on the server, so that not every pause in typing is sent there. */
+    public Duration draftsBehind() {
+        return settings.draftsBehind();
+    }
+
     /**
      * Puts something in.
      *
      * @param identity keeps it from being put in twice for the same source and kind
-     * @param held whether it waits, so that it can be taken back
+     * @param wait for how long it waits, {@link #hold()} where it is to be taken back
      */
     public UUID add(
             UUID owner,
@@ -70,7 +81,7 @@ public class Outbox implements TakeBack {
             String identity,
             @Nullable UUID messageId,
             Object payload,
-            boolean held) {
+            Duration wait) {
         Instant now = clock.instant();
         UUID id = ids.next();
         store.insert(new OutboxEntry(
@@ -83,7 +94,7 @@ public class Outbox implements TakeBack {
                 messageId,
                 json.writeValueAsString(payload),
                 OutboxState.WAITING,
-                held ? now.plus(settings.hold()) : now,
+                now.plus(wait),
                 0,
                 "",
                 now,
@@ -123,7 +134,7 @@ public class Outbox implements TakeBack {
                         entry.identity(),
                         entry.messageId(),
                         json.readTree(entry.payload()),
-                        false);
+                        Duration.ZERO);
             }
         }
         changes.touch(Topic.OUTBOX);

@@ -26,7 +26,9 @@ class OutboxConfiguration {
             LiveEvents live,
             Clock clock,
             JsonMapper json,
-            Claims claims) {
-        return new OutboxRunner.Tools(store, outbox, locks, arrivals, messages, secrets, live, clock, json, claims);
+            Claims claims,
+            DraftMails drafts) {
+        return new OutboxRunner.Tools(
+                store, outbox, locks, arrivals, messages, secrets, live, clock, json, claims, drafts);
     }
 }

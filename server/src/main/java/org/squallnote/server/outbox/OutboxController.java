@@ -1,6 +1,7 @@
 package org.squallnote.server.outbox;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Base64;
 import java.util.List;
@@ -129,7 +130,7 @@ class OutboxController {
                         entry.identity(),
                         entry.messageId(),
                         json.readTree(entry.payload()),
-                        false);
+                        Duration.ZERO);
             }
             changes.label("Noted as sent: " + about(me, entry));
         });

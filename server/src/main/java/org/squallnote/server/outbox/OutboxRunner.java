@@ -59,7 +59,8 @@ public final class OutboxRunner implements AutoCloseable {
             LiveEvents live,
             Clock clock,
             JsonMapper json,
-            Claims claims) {}
+            Claims claims,
+            DraftMails drafts) {}
 
     private final Source source;
     private final Tools tools;
@@ -221,6 +222,8 @@ public final class OutboxRunner implements AutoCloseable {
             case MARK_READ -> repeatable(entry, () -> mark(entry, true));
             case MARK_UNREAD ->
                 afterwards(entry, OutboxKind.MARK_READ, () -> repeatable(entry, () -> mark(entry, false)));
+            case KEEP_DRAFT -> repeatable(entry, () -> keepDraft(entry));
+            case FORGET_DRAFT -> repeatable(entry, () -> forgetDraft(entry));
         }
     }
 
@@ -296,7 +299,7 @@ public final class OutboxRunner implements AutoCloseable {
                                 entry.identity(),
                                 entry.messageId(),
                                 tools.json().readTree(entry.payload()),
-                                false);
+                                Duration.ZERO);
             }
             tools.live().changed(source.owner(), List.of(Topic.OUTBOX, Topic.THREADS, Topic.INTAKE));
         });
@@ -343,6 +346,31 @@ public final class OutboxRunner implements AutoCloseable {
         MailCourier courier = courier();
         try {
             courier.append(folder, entry.identity(), raw(entry));
+        } catch (MessagingException e) {
+            throw new Unfinished(courier.explain(e), e);
+        }
+    }
+
+    private void keepDraft(OutboxEntry entry) {
+        Payloads.KeptDraft kept = tools.json().readValue(entry.payload(), Payloads.KeptDraft.class);
+        Optional<byte[]> raw = Optional.ofNullable(entry.messageId())
+                .flatMap(id -> tools.drafts().mailOf(source, id));
+        if (raw.isEmpty()) {
+            return;
+        }
+        MailCourier courier = courier();
+        try {
+            courier.keepDraft(kept.folder(), kept.messageId(), raw.get());
+        } catch (MessagingException e) {
+            throw new Unfinished(courier.explain(e), e);
+        }
+    }
+
+    private void forgetDraft(OutboxEntry entry) {
+        Payloads.KeptDraft kept = tools.json().readValue(entry.payload(), Payloads.KeptDraft.class);
+        MailCourier courier = courier();
+        try {
+            courier.forgetDraft(kept.folder(), kept.messageId());
         } catch (MessagingException e) {
             throw new Unfinished(courier.explain(e), e);
         }

@@ -30,6 +30,13 @@ public final class Payloads {
     }
 
     /**
+     * A draft to keep or to forget.
+     *
+     * @param messageId the Message-ID that it carries there
+     */
+    public record KeptDraft(String folder, String messageId) {}
+
+    /**
      * A mail to move.
      *
      * @param landedValidity the UIDVALIDITY of the folder that it came to lie in, once it was moved and the server told

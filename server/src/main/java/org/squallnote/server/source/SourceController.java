@@ -85,6 +85,7 @@ class SourceController {
             @NotBlank @Size(max = 400) String inbox,
             @Nullable @Size(max = 400) String sent,
             @Nullable @Size(max = 400) String archive,
+            @Nullable @Size(max = 400) String drafts,
             @Nullable @Size(max = 100) String pinnedCertificate,
             @Min(1) @Max(3650) int daysBack,
             ArchiveRule archiveRule) {
@@ -100,6 +101,7 @@ class SourceController {
                             inbox,
                             Optional.ofNullable(sent).filter(name -> !name.isBlank()),
                             Optional.ofNullable(archive).filter(name -> !name.isBlank()),
+                            Optional.ofNullable(drafts).filter(name -> !name.isBlank()),
                             Optional.ofNullable(pinnedCertificate).filter(pin -> !pin.isBlank())),
                     password);
         }
@@ -150,6 +152,7 @@ class SourceController {
             String inbox,
             @Nullable String sent,
             @Nullable String archive,
+            @Nullable String drafts,
             @Nullable String pinnedCertificate) {}
 
     @GetMapping("/api/sources")
@@ -292,6 +295,7 @@ class SourceController {
                 settings.inbox(),
                 settings.sent().orElse(null),
                 settings.archive().orElse(null),
+                settings.drafts().orElse(null),
                 settings.pinnedCertificate().orElse(null));
     }
 

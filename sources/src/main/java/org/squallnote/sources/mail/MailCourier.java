@@ -9,6 +9,7 @@ import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import org.eclipse.angus.mail.imap.AppendUID;
@@ -146,6 +147,47 @@ public final class MailCourier {
             MimeMessage message = new MimeMessage(connection.smtpSession(), new SharedByteArrayInputStream(raw));
             message.setFlag(Flags.Flag.SEEN, true);
             folder.appendMessages(new Message[] {message});
+        }
+    }
+
+    /**
+     * Puts a draft into a folder in the place of what it was before. Done again after a break, it lies there once.
+     *
+     * @param messageId the Message-ID that all states of the draft carry
+     */
+    public void keepDraft(String folderName, String messageId, byte[] raw) throws MessagingException {
+        try (IMAPStore store = connection.openImap()) {
+            IMAPFolder folder = MailFolders.openForWriting(store, folderName);
+            List<Long> before = new ImapCommands(folder).searchMessageId(messageId);
+            MimeMessage message = new MimeMessage(connection.smtpSession(), new SharedByteArrayInputStream(raw));
+            message.setFlag(Flags.Flag.DRAFT, true);
+            message.setFlag(Flags.Flag.SEEN, true);
+            folder.appendMessages(new Message[] {message});
+            remove(store, folder, before);
+        }
+    }
+
+    /** Takes a draft out of a folder again, if it is there. */
+    public void forgetDraft(String folderName, String messageId) throws MessagingException {
+        try (IMAPStore store = connection.openImap()) {
+            IMAPFolder folder = (IMAPFolder) store.getFolder(folderName);
+            if (folder.exists()) {
+                folder.open(Folder.READ_WRITE);
+                remove(store, folder, new ImapCommands(folder).searchMessageId(messageId));
+            }
+        }
+    }
+
+    private static void remove(IMAPStore store, IMAPFolder folder, List<Long> uids) throws MessagingException {
+        Message[] there = Arrays.stream(folder.getMessagesByUID(
+                        uids.stream().mapToLong(Long::longValue).toArray()))
+                .filter(Objects::nonNull)
+                .toArray(Message[]::new);
+        if (there.length > 0) {
+            folder.setFlags(there, new Flags(Flags.Flag.DELETED), true);
+            if (store.hasCapability("UIDPLUS")) {
+                folder.expunge(there);
+            }
         }
     }
 

@@ -16,16 +16,18 @@ import org.eclipse.angus.mail.imap.protocol.IMAPResponse;
 import org.eclipse.angus.mail.imap.protocol.ListInfo;
 
 /**
- * The folders of a mail account, and which ones hold sent and archived mail: by the server's special-use marks
+ * The folders of a mail account, and which ones hold sent and archived mail and drafts: by the server's special-use marks
  * (RFC 6154), else proposed by name.
  *
  * @param names all folders that can hold messages
  */
-public record MailFolders(List<String> names, Optional<String> sent, Optional<String> archive) {
+public record MailFolders(
+        List<String> names, Optional<String> sent, Optional<String> archive, Optional<String> drafts) {
 
     private static final List<String> SENT_NAMES =
             List.of("sent", "sent items", "sent messages", "sent mail", "gesendet", "envoyés", "enviados");
     private static final List<String> ARCHIVE_NAMES = List.of("archive", "archives", "archiv");
+    private static final List<String> DRAFT_NAMES = List.of("drafts", "draft", "entwürfe", "brouillons", "borradores");
 
     static MailFolders of(IMAPStore store) throws MessagingException {
         IMAPFolder root = (IMAPFolder) store.getDefaultFolder();
@@ -33,6 +35,7 @@ public record MailFolders(List<String> names, Optional<String> sent, Optional<St
         List<String> names = new ArrayList<>();
         Optional<String> sent = Optional.empty();
         Optional<String> archive = Optional.empty();
+        Optional<String> drafts = Optional.empty();
         for (ListInfo info : found) {
             List<String> marks = Arrays.stream(Optional.ofNullable(info.attrs).orElse(new String[0]))
                     .map(mark -> mark.toLowerCase(Locale.ROOT))
@@ -47,12 +50,16 @@ public record MailFolders(List<String> names, Optional<String> sent, Optional<St
             if (marks.contains("\\archive")) {
                 archive = Optional.of(info.name);
             }
+            if (marks.contains("\\drafts")) {
+                drafts = Optional.of(info.name);
+            }
         }
         char separator = found.isEmpty() ? '/' : found.get(0).separator;
         return new MailFolders(
                 List.copyOf(names),
                 sent.or(() -> byName(names, separator, SENT_NAMES)),
-                archive.or(() -> byName(names, separator, ARCHIVE_NAMES)));
+                archive.or(() -> byName(names, separator, ARCHIVE_NAMES)),
+                drafts.or(() -> byName(names, separator, DRAFT_NAMES)));
     }
 
     private static List<ListInfo> list(IMAPStore store, IMAPFolder root) throws MessagingException {

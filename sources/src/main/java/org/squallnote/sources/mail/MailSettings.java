@@ -9,6 +9,7 @@ import java.util.Optional;
  * @param inbox the folder that incoming mail arrives in
  * @param sent the folder for sent mail, empty when there is none to watch
  * @param archive the folder that decided mail is moved to, empty when it is not to be moved
+ * @param drafts the folder that drafts are kept in too, empty when they stay in Squallnote
  * @param pinnedCertificate SHA-256 of a certificate that the user has accepted although no authority vouches for it
  */
 public record MailSettings(
@@ -19,6 +20,7 @@ public record MailSettings(
         String inbox,
         Optional<String> sent,
         Optional<String> archive,
+        Optional<String> drafts,
         Optional<String> pinnedCertificate) {
 
     /** Whether a password would go to the same servers, for the same user, with the same certificate accepted. */

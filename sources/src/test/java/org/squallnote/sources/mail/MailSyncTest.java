@@ -140,6 +140,7 @@ class MailSyncTest {
                 "INBOX",
                 s.sent(),
                 s.archive(),
+                s.drafts(),
                 Optional.empty());
         MailTest.Result bad = MailTest.run(new MailAccount(ADDRESS, noServer, "secret"));
         assertThat(bad.steps().get(0).passed()).isFalse();
@@ -153,6 +154,7 @@ class MailSyncTest {
                 "INBOX",
                 s.sent(),
                 s.archive(),
+                s.drafts(),
                 Optional.empty());
         assertThat(MailTest.run(new MailAccount(ADDRESS, plainSpoken, "secret"))
                         .steps()
@@ -172,6 +174,7 @@ class MailSyncTest {
                 "INBOX",
                 s.sent(),
                 s.archive(),
+                s.drafts(),
                 Optional.empty());
         assertThatThrownBy(() -> new MailConnection(new MailAccount(ADDRESS, far, "secret")).openImap())
                 .hasMessageContaining("Without encryption the password could be read");
@@ -217,6 +220,7 @@ class MailSyncTest {
                         "INBOX",
                         Optional.of("Sent"),
                         Optional.of("Archive"),
+                        Optional.empty(),
                         Optional.empty()),
                 "secret");
     }

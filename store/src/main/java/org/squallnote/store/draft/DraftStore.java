@@ -15,8 +15,8 @@ public interface DraftStore {
     @Select("select * from draft where owner = #{owner} and message_id = #{messageId}")
     Optional<Draft> of(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
-    @Update("merge into draft (owner, message_id, text, saved_at) key (owner, message_id)"
-            + " values (#{owner}, #{messageId}, #{text}, #{savedAt})")
+    @Update("merge into draft (owner, message_id, text, to_all, copies, hidden, saved_at) key (owner, message_id)"
+            + " values (#{owner}, #{messageId}, #{text}, #{toAll}, #{copies}, #{hidden}, #{savedAt})")
     void save(Draft draft);
 
     @Delete("delete from draft where owner = #{owner} and message_id = #{messageId}")

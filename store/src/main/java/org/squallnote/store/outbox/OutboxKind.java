@@ -10,5 +10,9 @@ public enum OutboxKind {
     /** Moves an archived message back. */
     UNARCHIVE,
     MARK_READ,
-    MARK_UNREAD
+    MARK_UNREAD,
+    /** Puts a draft, as it is then, into the folder for drafts. */
+    KEEP_DRAFT,
+    /** Takes a draft out of the folder for drafts. */
+    FORGET_DRAFT
 }

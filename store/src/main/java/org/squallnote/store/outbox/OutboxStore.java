@@ -50,8 +50,14 @@ public interface OutboxStore {
     @Select("select * from outbox where owner = #{owner} and command_id = #{commandId}")
     List<OutboxEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
-    /** What the user has to know of: on its way, failed or of unknown outcome. */
+    /** Whether something of a kind waits for its time, for a message. */
+    @Select("select count(*) from outbox where owner = #{owner} and message_id = #{messageId} and kind = #{kind}"
+            + " and state = 'WAITING'")
+    int countWaiting(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("kind") OutboxKind kind);
+
+    /** What the user has to know of: on its way, failed or of unknown outcome. Drafts only when there is trouble. */
     @Select("select * from outbox where owner = #{owner} and state in ('WAITING', 'UNDER_WAY', 'FAILED', 'UNCERTAIN')"
+            + " and not (kind in ('KEEP_DRAFT', 'FORGET_DRAFT') and attempts = 0)"
             + " order by created_at fetch first 100 rows only")
     List<OutboxEntry> unsettled(UUID owner);
 
