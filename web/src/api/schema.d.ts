@@ -2093,6 +2093,7 @@ export interface components {
         };
         SecondFactorView: {
             on: boolean;
+            passwordIsNotEnough: boolean;
             /** Format: int32 */
             recoveryCodesLeft: number;
         };

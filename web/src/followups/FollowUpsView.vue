@@ -87,7 +87,7 @@ useKeys('Follow-ups', [
 </script>
 
 <template>
-  <div class="h-full overflow-auto px-3 py-2 sm:px-6">
+  <div class="relative h-full overflow-auto px-3 py-2 sm:px-6">
     <div class="mx-auto max-w-5xl">
       <div class="flex flex-wrap items-baseline gap-x-4">
         <h1 class="text-lg font-semibold">Follow-ups</h1>

@@ -268,7 +268,7 @@ useKeys('Intake', [
         "
         @drop="dropOn"
       />
-      <div v-if="selected" class="min-h-0 flex-1 overflow-auto">
+      <div v-if="selected" class="relative min-h-0 flex-1 overflow-auto">
         <button v-if="!wide" class="btn btn-quiet mt-1 ml-1" type="button" @click="open(undefined)">
           <ArrowLeft :size="16" aria-hidden="true" /> Intake
         </button>

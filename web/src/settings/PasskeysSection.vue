@@ -65,7 +65,7 @@ async function ask(id: string | undefined): Promise<void> {
 </script>
 
 <template>
-  <section class="mt-6 max-w-xl" data-test="passkeys">
+  <section class="mt-6 max-w-2xl" data-test="passkeys">
     <h2 class="font-semibold">Passkeys</h2>
     <p class="text-ink-soft">
       {{
@@ -115,7 +115,7 @@ async function ask(id: string | undefined): Promise<void> {
     <p v-else-if="impossible" class="text-ink-soft mt-1" data-test="no-passkeys">
       {{ impossible }}
     </p>
-    <form v-else class="mt-2 grid gap-3 sm:grid-cols-2" @submit.prevent="void add()">
+    <form v-else class="mt-2 grid max-w-xl gap-3 sm:grid-cols-2" @submit.prevent="void add()">
       <label
         >What you call the device
         <input

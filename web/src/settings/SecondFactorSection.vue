@@ -15,6 +15,9 @@ const state = useQuery({
   queryFn: () => unwrap(client.GET('/api/second-factor')),
 })
 const on = computed(() => state.data.value?.on ?? false)
+/** Whether recovery codes are of use: with a device, and with passkeys. */
+const recoverable = computed(() => state.data.value?.passwordIsNotEnough ?? false)
+const left = computed(() => state.data.value?.recoveryCodesLeft ?? 0)
 const currentPassword = ref('')
 const code = ref('')
 const begun = ref<{ secret: string; address: string }>()
@@ -69,9 +72,10 @@ const switchOff = () =>
     <p class="text-ink-soft">
       {{
         on
-          ? `Signing in asks for a code of your device. ${state.data.value?.recoveryCodesLeft ?? 0} recovery codes are left.`
+          ? 'Signing in asks for a code of your device.'
           : 'A program on your phone shows a new code every half minute; signing in then asks for it.'
       }}
+      <template v-if="recoverable">{{ left }} recovery codes are left.</template>
     </p>
     <RecoveryCodes v-if="codes.length" :codes="codes" @kept="codes = []" />
     <form v-else-if="begun && picture" class="mt-2 space-y-3" @submit.prevent="void confirm()">
@@ -122,8 +126,17 @@ const switchOff = () =>
         <FieldError :of="errors.fields.value" name="currentPassword" />
       </label>
       <p class="flex flex-wrap gap-2">
-        <button class="btn" type="submit" :disabled="errors.busy.value">
-          {{ on ? 'New recovery codes' : 'Set up a device' }}
+        <button v-if="!on" class="btn" type="submit" :disabled="errors.busy.value">
+          Set up a device
+        </button>
+        <button
+          v-if="recoverable"
+          class="btn"
+          type="button"
+          :disabled="errors.busy.value || currentPassword === ''"
+          @click="void renew()"
+        >
+          New recovery codes
         </button>
         <button
           v-if="on"

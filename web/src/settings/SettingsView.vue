@@ -29,7 +29,7 @@ const page = computed(() =>
 </script>
 
 <template>
-  <div class="h-full overflow-auto px-3 py-3 sm:px-6">
+  <div class="relative h-full overflow-auto px-3 py-3 sm:px-6">
     <div class="mx-auto flex max-w-5xl flex-col gap-4 sm:flex-row sm:gap-8">
       <nav class="flex shrink-0 flex-wrap gap-1 sm:w-36 sm:flex-col" aria-label="Settings">
         <RouterLink

@@ -96,7 +96,7 @@ useKeys('Threads', [
         <span class="font-normal">{{ newest?.counts[each.turn] ?? 0 }}</span>
       </button>
     </div>
-    <div class="min-h-0 flex-1 overflow-auto px-3 pb-3">
+    <div class="relative min-h-0 flex-1 overflow-auto px-3 pb-3">
       <Loading v-if="threads.isPending.value" />
       <Note v-else-if="threads.isError.value" title="Threads could not be loaded" problem>
         <p>{{ threads.error.value?.message }}</p>

@@ -20,7 +20,7 @@ const emit = defineEmits<{ close: [] }>()
           <X :size="16" aria-hidden="true" /> Close <span class="key">Esc</span>
         </button>
       </div>
-      <div class="min-h-0 flex-1 overflow-auto">
+      <div class="relative min-h-0 flex-1 overflow-auto">
         <slot />
       </div>
       <slot name="foot" />

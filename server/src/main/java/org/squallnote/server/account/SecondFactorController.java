@@ -29,8 +29,9 @@ class SecondFactorController {
      * What is asked for beside a password.
      *
      * @param on whether codes of a device are
+     * @param passwordIsNotEnough whether those are, or there are passkeys
      */
-    record SecondFactorView(boolean on, int recoveryCodesLeft) {}
+    record SecondFactorView(boolean on, boolean passwordIsNotEnough, int recoveryCodesLeft) {}
 
     record Proof(@Size(max = 200) String currentPassword) {}
 
@@ -49,7 +50,10 @@ class SecondFactorController {
 
     @GetMapping("/api/second-factor")
     SecondFactorView state(@Me SignedIn me) {
-        return new SecondFactorView(factors.hasDevice(me.accountId()), factors.recoveryCodesLeft(me.accountId()));
+        return new SecondFactorView(
+                factors.hasDevice(me.accountId()),
+                factors.isOn(me.accountId()),
+                factors.recoveryCodesLeft(me.accountId()));
     }
 
     @PostMapping("/api/second-factor/begin")

@@ -113,7 +113,10 @@ public class Sessions {
             if (!factors.takes(account.get().id(), code)) {
                 limit.wasWrong(tried);
                 throw Refusal.field(
-                        "code", "This code is not right, or was used before. Type the one that the device shows now.");
+                        "code",
+                        factors.hasDevice(account.get().id())
+                                ? "This code is not right, or was used before. Type the one that the device shows now."
+                                : "This recovery code is not right, or was used before. Take another one, or your passkey.");
             }
         }
         limit.wasRight(tried);

@@ -14,7 +14,7 @@ public class ProblemWriter {
 
     private final JsonMapper json;
 
-    ProblemWriter(JsonMapper json) {
+    public ProblemWriter(JsonMapper json) {
         this.json = json;
     }
 

@@ -48,13 +48,19 @@ final class FolderWatch implements Runnable {
     private static final int BEGINNING_OF_LARGE = 1024 * 1024;
 
     /**
-     * Well under the half hour after which a server may end an IDLE (RFC 2177), and short enough that a server that has
-     * fallen silent is not called live for a minute.
+     * How a server is watched.
+     *
+     * @param idleRound how long an IDLE lasts before the server is asked whether it is there
+     * @param silence how long it may take to answer that, before the connection is given up
      */
-    private static final Duration IDLE_ROUND = Duration.ofSeconds(35);
+    record Rounds(Duration idleRound, Duration silence) {
 
-    /** A server that is asked whether it is there answers within this, or the connection is given up. */
-    private static final Duration SILENCE = Duration.ofSeconds(20);
+        /**
+         * Well under the half hour after which a server may end an IDLE (RFC 2177), and short enough that a server that
+         * has fallen silent is not called live for a minute.
+         */
+        static final Rounds USUAL = new Rounds(Duration.ofSeconds(35), Duration.ofSeconds(20));
+    }
 
     private static final Duration POLL = Duration.ofSeconds(10);
 
@@ -77,6 +83,7 @@ final class FolderWatch implements Runnable {
     private final MailJournal journal;
     private final Listener listener;
     private final ScheduledExecutorService timer;
+    private final Rounds rounds;
     private final Set<Long> unreadable = new HashSet<>();
     /** So that a thousand messages that are copied at once are looked at once. */
     private final AtomicBoolean lookPending = new AtomicBoolean();
@@ -90,13 +97,15 @@ final class FolderWatch implements Runnable {
             LocalDate since,
             MailJournal journal,
             Listener listener,
-            ScheduledExecutorService timer) {
+            ScheduledExecutorService timer,
+            Rounds rounds) {
         this.connection = connection;
         this.folderName = folderName;
         this.since = since;
         this.journal = journal;
         this.listener = listener;
         this.timer = timer;
+        this.rounds = rounds;
     }
 
     void stop() {
@@ -191,7 +200,7 @@ final class FolderWatch implements Runnable {
         }
         // Any other command ends the IDLE. It is sent when a round is over, so that both sides see a living peer.
         ScheduledFuture<?> roundOver =
-                timer.schedule(() -> endIdle(commands), IDLE_ROUND.toMillis(), TimeUnit.MILLISECONDS);
+                timer.schedule(() -> endIdle(commands), rounds.idleRound().toMillis(), TimeUnit.MILLISECONDS);
         try {
             folder.idle(true);
         } finally {
@@ -220,7 +229,7 @@ final class FolderWatch implements Runnable {
     }
 
     private void endIdle(ImapCommands commands) {
-        Future<?> givenUp = timer.schedule(commands::giveUp, SILENCE.toMillis(), TimeUnit.MILLISECONDS);
+        Future<?> givenUp = timer.schedule(commands::giveUp, rounds.silence().toMillis(), TimeUnit.MILLISECONDS);
         try {
             commands.noop();
         } catch (MessagingException e) {

@@ -15,8 +15,8 @@ import org.squallnote.formats.mail.MailSessions;
 final class MailConnection {
 
     private static final String CONNECT_TIMEOUT_MILLIS = "15000";
-    /** Longer than a round of IDLE, so that only a dead connection runs into it. */
-    private static final String READ_TIMEOUT_MILLIS = "600000";
+    /** Longer than a round of IDLE, and than a search takes, so that only a dead connection runs into it. */
+    private static final String READ_TIMEOUT_MILLIS = "120000";
 
     private static final String SEND_TIMEOUT_MILLIS = "60000";
 

@@ -22,6 +22,10 @@ public final class MailSync implements AutoCloseable {
      * @param since the first day that is read
      */
     public MailSync(MailAccount account, LocalDate since, MailJournal journal, SyncStatus status) {
+        this(account, since, journal, status, FolderWatch.Rounds.USUAL);
+    }
+
+    MailSync(MailAccount account, LocalDate since, MailJournal journal, SyncStatus status, FolderWatch.Rounds rounds) {
         this.timer = Executors.newScheduledThreadPool(3, work -> daemon(work, "idle-rounds " + account.address()));
         MailConnection connection = new MailConnection(account);
         Progress progress = new Progress(connection, status);
@@ -29,7 +33,7 @@ public final class MailSync implements AutoCloseable {
         account.settings().sent().ifPresent(folders::add);
         for (String folder : folders) {
             progress.expect(folder);
-            watches.add(new FolderWatch(connection, folder, since, journal, progress, timer));
+            watches.add(new FolderWatch(connection, folder, since, journal, progress, timer, rounds));
         }
     }
 

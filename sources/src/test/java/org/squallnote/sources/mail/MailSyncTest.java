@@ -79,6 +79,24 @@ class MailSyncTest {
     }
 
     @Test
+    void aServerThatFallsSilentIsNotLiveAndIsReadAgainOnceItAnswers() throws Exception {
+        FolderWatch.Rounds quick = new FolderWatch.Rounds(Duration.ofMillis(300), Duration.ofMillis(900));
+        try (StallingProxy proxy = new StallingProxy(server.imapPort());
+                MailSync sync = new MailSync(accountAt(proxy.port()), SINCE, journal, journal, quick)) {
+            sync.start();
+            awaitLive();
+            proxy.stall();
+            assertThat(journal.statuses.poll(60, TimeUnit.SECONDS))
+                    .as("nothing closes the connection, it only says nothing any more")
+                    .isNotNull()
+                    .isNotEqualTo("live");
+            put("INBOX", "meanwhile", Instant.now());
+            proxy.goOn();
+            assertThat(journal.arrived.poll(120, TimeUnit.SECONDS)).isEqualTo("meanwhile");
+        }
+    }
+
+    @Test
     void aRestartReadsOnlyWhatIsMissing() throws Exception {
         put("INBOX", "a", Instant.now());
         put("INBOX", "b", Instant.now());
@@ -210,10 +228,14 @@ class MailSyncTest {
     }
 
     private MailAccount account() {
+        return accountAt(server.imapPort());
+    }
+
+    private MailAccount accountAt(int imapPort) {
         return new MailAccount(
                 ADDRESS,
                 new MailSettings(
-                        new MailSettings.Server("127.0.0.1", server.imapPort(), Encryption.NONE),
+                        new MailSettings.Server("127.0.0.1", imapPort, Encryption.NONE),
                         new MailSettings.Server("127.0.0.1", server.smtpPort(), Encryption.NONE),
                         ADDRESS,
                         "Ines",
