@@ -42,6 +42,11 @@ public class DataFolder {
         closeToOthers(folder);
     }
 
+    /** Makes what lies in it readable for the application's user only. */
+    public void closeToOthers() throws IOException {
+        closeToOthers(folder);
+    }
+
     private static void closeToOthers(Path folder) throws IOException {
         try (Stream<Path> all = Files.walk(folder)) {
             for (Path path : all.toList()) {

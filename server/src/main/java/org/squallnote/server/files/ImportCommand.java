@@ -17,8 +17,10 @@ import java.util.Optional;
 import java.util.Set;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.stereotype.Component;
 import org.squallnote.server.DataFolder;
+import org.squallnote.server.DatabaseCompaction;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.problem.Refusal;
@@ -44,11 +46,20 @@ public class ImportCommand implements ApplicationRunner {
     private final FileImport files;
     private final Rebuild rebuild;
     private final AccountStore accounts;
+    private final DatabaseCompaction compaction;
+    private final ConfigurableApplicationContext context;
 
-    ImportCommand(FileImport files, Rebuild rebuild, AccountStore accounts) {
+    ImportCommand(
+            FileImport files,
+            Rebuild rebuild,
+            AccountStore accounts,
+            DatabaseCompaction compaction,
+            ConfigurableApplicationContext context) {
         this.files = files;
         this.rebuild = rebuild;
         this.accounts = accounts;
+        this.compaction = compaction;
+        this.context = context;
     }
 
     @Override
@@ -59,6 +70,7 @@ public class ImportCommand implements ApplicationRunner {
         }
         try {
             work(words, account(arguments));
+            compaction.packAfter(context::close);
         } catch (IOException | IllegalArgumentException | Refusal e) {
             System.err.println("squallnote: " + reason(e));
             System.exit(1);
