@@ -269,7 +269,7 @@ public class ChatArrivals {
         List<List<ThreadingRow>> conversations = ChatConversations.of(chat).stream()
                 .map(conversation -> conversation.stream().map(rows::get).toList())
                 .toList();
-        return assignment.assign(owner, conversations);
+        return assignment.assign(owner, conversations, row -> row.threadId().equals(MailThreads.UNTHREADED));
     }
 
     /** Adds the messages outside of the window that are answered from within, with what they belong to. */

@@ -103,16 +103,58 @@ public class MailArrivals {
     /** What came of a batch. */
     public record Outcome(int stored, int known) {}
 
+    /**
+     * A batch that was read before it is stored, so that the one can be done while another one is stored.
+     *
+     * @param version of the reader; when it is another one now, what was read does not hold
+     * @param readings of each mail; empty where it depends on what is stored
+     */
+    public record ReadBatch(Origin origin, List<ArrivedMail> mail, String version, List<Optional<Reading>> readings) {}
+
+    /** Reads a batch. Changes nothing, and needs no lock. */
+    public ReadBatch read(Origin origin, List<ArrivedMail> batch) {
+        AccountReader reader = readers.of(origin.owner());
+        List<Optional<Reading>> read = batch.stream()
+                .map(arrived -> ReadableMessage.listAddress(arrived.mail().headers()) == null
+                        ? Optional.of(read(origin, arrived, reader))
+                        : Optional.<Reading>empty())
+                .toList();
+        return new ReadBatch(origin, batch, reader.version(), read);
+    }
+
+    private Reading read(Origin origin, ArrivedMail arrived, AccountReader reader) {
+        ParsedMail mail = arrived.mail();
+        boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
+                && readings.answersMineByMail(origin.owner(), mail.references());
+        return reader.read(
+                ReadableMessage.mail(mail, mail.text(), sentAt(origin, arrived), answersMine),
+                directionOf(origin, mail, reader.me().addresses()));
+    }
+
     /** Takes in a batch. */
     public Outcome takeIn(Origin origin, List<ArrivedMail> batch) {
+        return takeIn(new ReadBatch(
+                origin,
+                batch,
+                "",
+                batch.stream().map(mail -> Optional.<Reading>empty()).toList()));
+    }
+
+    /** Takes in a batch that was read before. */
+    public Outcome takeIn(ReadBatch batch) {
+        Origin origin = batch.origin();
         AccountReader reader = readers.of(origin.owner());
+        boolean holds = reader.version().equals(batch.version());
         Map<UUID, StoredMessage> fresh = new LinkedHashMap<>();
         int known = 0;
-        for (ArrivedMail arrived : batch) {
+        for (int i = 0; i < batch.mail().size(); i++) {
+            ArrivedMail arrived = batch.mail().get(i);
+            Optional<Reading> read = batch.readings().get(i).filter(reading -> holds);
             String identity = identityOf(arrived);
             Optional<UUID> before = messages.idOf(origin.owner(), identity);
             UUID id = before.orElseGet(() -> {
-                StoredMessage message = store(origin, arrived, identity, reader);
+                StoredMessage message =
+                        store(origin, arrived, identity, reader, read.orElseGet(() -> read(origin, arrived, reader)));
                 fresh.put(message.id(), message);
                 return message.id();
             });
@@ -126,7 +168,8 @@ public class MailArrivals {
         if (!fresh.isEmpty()) {
             Set<UUID> touched = threads.rethread(
                     origin.owner(),
-                    fresh.values().stream().map(StoredMessage::component).collect(Collectors.toSet()));
+                    fresh.values().stream().map(StoredMessage::component).collect(Collectors.toSet()),
+                    fresh.keySet());
             readAnswersToMine(origin.owner(), fresh.values(), reader);
             gate.decide(
                     origin.owner(),
@@ -161,13 +204,11 @@ public class MailArrivals {
                 .orElseGet(() -> MailIdentity.ofBytes(arrived.raw()));
     }
 
-    private StoredMessage store(Origin origin, ArrivedMail arrived, String identity, AccountReader reader) {
+    private StoredMessage store(
+            Origin origin, ArrivedMail arrived, String identity, AccountReader reader, Reading reading) {
         ParsedMail mail = arrived.mail();
         Direction direction = directionOf(origin, mail, reader.me().addresses());
         Instant sentAt = sentAt(origin, arrived);
-        boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
-                && readings.answersMineByMail(origin.owner(), mail.references());
-        Reading reading = reader.read(ReadableMessage.mail(mail, mail.text(), sentAt, answersMine), direction);
         String list = ReadableMessage.listAddress(mail.headers());
         String party = list == null ? mail.from().address() : list;
         Found found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
@@ -188,7 +229,7 @@ public class MailArrivals {
             Found found) {
         ParsedMail mail = arrived.mail();
         String baseSubject = BaseSubject.of(mail.subject()).text();
-        UUID component = threads.componentFor(origin.owner(), mail, baseSubject, sentAt);
+        MailThreads.Likely likely = threads.likelyFor(origin.owner(), mail, baseSubject, sentAt);
         return new StoredMessage(
                 ids.next(),
                 origin.owner(),
@@ -216,8 +257,8 @@ public class MailArrivals {
                 new Texts(mail.references()),
                 null,
                 null,
-                component,
-                MailThreads.UNTHREADED,
+                likely.component(),
+                likely.thread(),
                 Decision.NOT_ASKED,
                 null,
                 null,

@@ -17,6 +17,7 @@ import org.squallnote.core.thread.SubjectStep;
 import org.squallnote.core.thread.ThreadNode;
 import org.squallnote.core.thread.Threadable;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.LinkRow;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.ThreadingRow;
@@ -30,19 +31,34 @@ import org.squallnote.store.message.ThreadingRow;
 @Component
 public class MailThreads {
 
-    /** The thread of a message that has just been stored. */
+    /** The thread of a chat message that has just been stored. */
     public static final UUID UNTHREADED = new UUID(0, 0);
 
     private final MessageStore messages;
     private final ThreadAssignment assignment;
+    private final UuidV7 ids;
 
-    MailThreads(MessageStore messages, ThreadAssignment assignment) {
+    MailThreads(MessageStore messages, ThreadAssignment assignment, UuidV7 ids) {
         this.messages = messages;
         this.assignment = assignment;
+        this.ids = ids;
+    }
+
+    /**
+     * Where a new message belongs.
+     *
+     * @param thread the one it most likely gets: with that it is stored, so that most rows are written once
+     */
+    record Likely(UUID component, UUID thread) {}
+
+    /** Where a new message belongs. */
+    Likely likelyFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
+        UUID component = componentFor(owner, mail, baseSubject, sentAt);
+        return new Likely(component, messages.aThreadOf(owner, component).orElseGet(ids::next));
     }
 
     /** The component that a new message belongs to; joins those that it connects. */
-    UUID componentFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
+    private UUID componentFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
         Set<String> identifiers = new LinkedHashSet<>(mail.references());
         mail.messageId().ifPresent(identifiers::add);
         Set<UUID> found = new LinkedHashSet<>();
@@ -73,8 +89,12 @@ public class MailThreads {
         return component;
     }
 
-    /** Threads components again; answers which threads have changed or were added to. */
-    Set<UUID> rethread(UUID owner, Set<UUID> components) {
+    /**
+     * Threads components again; answers which threads have changed or were added to.
+     *
+     * @param fresh messages that have just been stored, whose thread was only likely
+     */
+    Set<UUID> rethread(UUID owner, Set<UUID> components, Set<UUID> fresh) {
         Set<UUID> touched = new HashSet<>();
         for (UUID component : components) {
             List<ThreadingRow> rows = messages.inComponent(owner, component);
@@ -84,7 +104,7 @@ public class MailThreads {
                     ReferencesThreading.threads(threadables, SubjectStep.UNLINKED_REPLIES).stream()
                             .map(ThreadNode::keys)
                             .toList();
-            touched.addAll(assignment.assign(owner, threads));
+            touched.addAll(assignment.assign(owner, threads, row -> fresh.contains(row.id())));
         }
         return touched;
     }

@@ -63,7 +63,7 @@ public class Rebuild {
         List<UUID> components = messages.components(owner);
         for (UUID component : components) {
             locks.write(owner, () -> {
-                mailThreads.rethread(owner, Set.of(component));
+                mailThreads.rethread(owner, Set.of(component), Set.of());
             });
         }
         Set<UUID> all = new HashSet<>(threads.allIds(owner));

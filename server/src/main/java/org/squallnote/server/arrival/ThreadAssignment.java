@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
@@ -34,8 +36,18 @@ class ThreadAssignment {
         this.ids = ids;
     }
 
-    /** Writes the assignment; answers the threads that hold these messages now and have something new. */
-    Set<UUID> assign(UUID owner, List<List<ThreadingRow>> computed) {
+    /**
+     * Writes the assignment; answers the threads that hold these messages now and have something new.
+     *
+     * @param fresh whether a message has just been stored: where it stands is only a guess, which gives no thread its
+     *     identifier as long as others have it
+     */
+    Set<UUID> assign(UUID owner, List<List<ThreadingRow>> computed, Predicate<ThreadingRow> fresh) {
+        Set<UUID> given = computed.stream()
+                .flatMap(List::stream)
+                .filter(fresh.negate())
+                .map(ThreadingRow::threadId)
+                .collect(Collectors.toSet());
         Set<UUID> claimed = new HashSet<>();
         Set<UUID> left = new HashSet<>();
         Set<UUID> touched = new HashSet<>();
@@ -44,16 +56,21 @@ class ThreadAssignment {
                         .reversed())
                 .toList();
         for (List<ThreadingRow> rows : largestFirst) {
-            UUID threadId = mostCommon(rows, claimed).orElseGet(ids::next);
+            UUID threadId = mostCommon(rows, row -> !fresh.test(row) && !claimed.contains(row.threadId()))
+                    .or(() -> mostCommon(rows, row -> isFree(row.threadId(), given, claimed)))
+                    .orElseGet(ids::next);
             claimed.add(threadId);
             for (ThreadingRow row : rows) {
-                if (!row.threadId().equals(threadId)) {
+                boolean moves = !row.threadId().equals(threadId);
+                if (moves) {
                     messages.setThread(owner, row.id(), threadId);
+                }
+                if (moves && !fresh.test(row)) {
+                    left.add(row.threadId());
+                    takeDecisionAlong(owner, row.threadId(), threadId);
+                }
+                if (moves || fresh.test(row)) {
                     touched.add(threadId);
-                    if (!row.threadId().equals(MailThreads.UNTHREADED)) {
-                        left.add(row.threadId());
-                        takeDecisionAlong(owner, row.threadId(), threadId);
-                    }
                 }
             }
         }
@@ -66,13 +83,13 @@ class ThreadAssignment {
         return touched;
     }
 
-    private static Optional<UUID> mostCommon(List<ThreadingRow> rows, Set<UUID> claimed) {
+    private static boolean isFree(UUID threadId, Set<UUID> given, Set<UUID> claimed) {
+        return !threadId.equals(MailThreads.UNTHREADED) && !given.contains(threadId) && !claimed.contains(threadId);
+    }
+
+    private static Optional<UUID> mostCommon(List<ThreadingRow> rows, Predicate<ThreadingRow> counting) {
         Map<UUID, Integer> counts = new HashMap<>();
-        for (ThreadingRow row : rows) {
-            if (!row.threadId().equals(MailThreads.UNTHREADED) && !claimed.contains(row.threadId())) {
-                counts.merge(row.threadId(), 1, Integer::sum);
-            }
-        }
+        rows.stream().filter(counting).forEach(row -> counts.merge(row.threadId(), 1, Integer::sum));
         return counts.entrySet().stream()
                 .max(Map.Entry.<UUID, Integer>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
                 .map(Map.Entry::getKey);

@@ -74,17 +74,17 @@ public class FileImport {
             if (mail.mail().from().address().isEmpty() && mail.mail().sentAt().isEmpty()) {
                 throw Refusal.invalid("This is neither a mail message (.eml) nor an mbox file. Nothing was changed.");
             }
-            intaker.batch(List.of(mail), true);
+            intaker.store(intaker.read(List.of(mail)));
         }
         return intaker.result();
     }
 
     /**
-     * Reads and parses in one thread while the other one stores. A batch has an end in messages and in bytes, and only
+     * Parses and reads in one thread while the other one stores. A batch has an end in messages and in bytes, and only
      * one more is read while one is stored, so that the memory it takes does not grow with the file.
      */
     private void readMbox(InputStream in, Intaker intaker) throws IOException {
-        BlockingQueue<List<ArrivedMail>> parsed = new SynchronousQueue<>();
+        BlockingQueue<MailArrivals.ReadBatch> parsed = new SynchronousQueue<>();
         CompletableFuture<Void> storing = CompletableFuture.runAsync(() -> store(parsed, intaker));
         List<ArrivedMail> batch = new ArrayList<>(BATCH);
         try {
@@ -93,7 +93,7 @@ public class FileImport {
             MboxReader.forEach(in, message -> {
                 boolean full = bytes[0] + message.raw().length > BYTES_OF_A_BATCH || collecting.size() >= BATCH;
                 if (full && !collecting.isEmpty()) {
-                    hand(parsed, List.copyOf(collecting), storing);
+                    hand(parsed, intaker.read(collecting), storing);
                     collecting.clear();
                     bytes[0] = 0;
                 }
@@ -102,15 +102,17 @@ public class FileImport {
             });
         } finally {
             if (!batch.isEmpty()) {
-                hand(parsed, List.copyOf(batch), storing);
+                hand(parsed, intaker.read(batch), storing);
             }
-            hand(parsed, List.of(), storing);
+            hand(parsed, intaker.read(List.of()), storing);
         }
         storing.join();
     }
 
     private static void hand(
-            BlockingQueue<List<ArrivedMail>> parsed, List<ArrivedMail> batch, CompletableFuture<Void> storing) {
+            BlockingQueue<MailArrivals.ReadBatch> parsed,
+            MailArrivals.ReadBatch batch,
+            CompletableFuture<Void> storing) {
         try {
             while (!parsed.offer(batch, 200, TimeUnit.MILLISECONDS)) {
                 if (storing.isCompletedExceptionally()) {
@@ -123,12 +125,10 @@ public class FileImport {
         }
     }
 
-    private static void store(BlockingQueue<List<ArrivedMail>> parsed, Intaker intaker) {
-        boolean first = true;
+    private static void store(BlockingQueue<MailArrivals.ReadBatch> parsed, Intaker intaker) {
         try {
-            for (List<ArrivedMail> batch = parsed.take(); !batch.isEmpty(); batch = parsed.take()) {
-                intaker.batch(batch, first && batch.size() <= FEW);
-                first = false;
+            for (MailArrivals.ReadBatch batch = parsed.take(); !batch.mail().isEmpty(); batch = parsed.take()) {
+                intaker.store(batch);
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
@@ -153,17 +153,23 @@ public class FileImport {
         private final UUID sourceId;
         private int added;
         private int known;
+        private boolean begun;
 
         Intaker(UUID owner, UUID sourceId) {
             this.owner = owner;
             this.sourceId = sourceId;
         }
 
-        void batch(List<ArrivedMail> batch, boolean everythingToIntake) {
-            MailArrivals.Outcome outcome = locks.write(
-                    owner,
-                    () -> arrivals.takeIn(
-                            new MailArrivals.Origin(owner, sourceId, "", 0, false, everythingToIntake), batch));
+        /** Reads a batch; of a file with few messages everything is to be decided. */
+        MailArrivals.ReadBatch read(List<ArrivedMail> batch) {
+            boolean everythingToIntake = !begun && batch.size() <= FEW;
+            begun = true;
+            return arrivals.read(
+                    new MailArrivals.Origin(owner, sourceId, "", 0, false, everythingToIntake), List.copyOf(batch));
+        }
+
+        void store(MailArrivals.ReadBatch batch) {
+            MailArrivals.Outcome outcome = locks.write(owner, () -> arrivals.takeIn(batch));
             added += outcome.stored();
             known += outcome.known();
         }

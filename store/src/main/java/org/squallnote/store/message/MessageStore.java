@@ -134,6 +134,11 @@ public interface MessageStore {
     @Update("update message set component = #{into} where owner = #{owner} and component = #{component}")
     void moveComponent(@Param("owner") UUID owner, @Param("component") UUID component, @Param("into") UUID into);
 
+    /** The thread of one message of a component. */
+    @Select("select thread_id from message where owner = #{owner} and component = #{component}"
+            + " fetch first row only")
+    Optional<UUID> aThreadOf(@Param("owner") UUID owner, @Param("component") UUID component);
+
     @Update("update message set thread_id = #{threadId} where owner = #{owner} and id = #{id}")
     void setThread(@Param("owner") UUID owner, @Param("id") UUID id, @Param("threadId") UUID threadId);
 
