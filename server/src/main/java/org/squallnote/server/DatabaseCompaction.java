@@ -63,11 +63,15 @@ public class DatabaseCompaction {
 
     /** Some slices. What is freed by one round can be given back by the next: it is kept for 45 seconds in case of a power cut. */
     @Scheduled(initialDelay = 60, fixedDelay = 30, timeUnit = TimeUnit.SECONDS)
-    void round() throws InterruptedException {
+    void round() {
         int fruitless = 0;
-        for (int i = 0; i < SLICES_A_ROUND && fruitless < FRUITLESS; i++) {
-            fruitless = slice() ? 0 : fruitless + 1;
-            Thread.sleep(PAUSE_MILLIS);
+        try {
+            for (int i = 0; i < SLICES_A_ROUND && fruitless < FRUITLESS; i++) {
+                fruitless = slice() ? 0 : fruitless + 1;
+                Thread.sleep(PAUSE_MILLIS);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt(); // The application ends.
         }
     }
 

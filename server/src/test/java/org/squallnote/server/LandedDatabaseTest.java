@@ -5,10 +5,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -19,6 +24,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.core.message.Channel;
+import org.squallnote.server.account.LocalToken;
+import org.squallnote.server.command.CommandId;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
@@ -67,6 +74,40 @@ class LandedDatabaseTest {
                     : secrets.chatSecret(source).password();
             assertThat(password).isEqualTo("merrow-quay-demo");
         }
+    }
+
+    /** What was done with an earlier version is taken back by this one, newest first, until nothing is decided. */
+    @Test
+    void itsHistoryIsTakenBackByThisVersion(@TempDir Path data) throws IOException, InterruptedException {
+        unpack(data);
+        try (ConfigurableApplicationContext application = start(data)) {
+            JdbcTemplate jdbc = application.getBean(JdbcTemplate.class);
+            List<UUID> commands = jdbc.queryForList(
+                    "select id from command where undone_by is null and undo_of is null and exists (select 1 from"
+                            + " history h where h.command_id = command.id and h.subject_type in ('MESSAGE',"
+                            + " 'FOLLOW_UP', 'CATEGORY', 'THREAD')) order by done_at desc, id desc",
+                    UUID.class);
+            List<String> answers = new ArrayList<>();
+            for (UUID command : commands) {
+                answers.add(undo(data, command));
+            }
+            assertThat(answers).hasSizeGreaterThan(10).allMatch(answer -> answer.startsWith("200"));
+            assertThat(count(jdbc, "follow_up")).isZero();
+        }
+    }
+
+    private static String undo(Path data, UUID command) throws IOException, InterruptedException {
+        List<String> running = Files.readAllLines(data.resolve(DataFolder.RUNNING));
+        HttpResponse<String> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(
+                                        "http://127.0.0.1:" + running.get(0) + "/api/commands/" + command + "/undo"))
+                                .header(LocalToken.TOKEN_HEADER, running.get(1))
+                                .header(CommandId.HEADER, UUID.randomUUID().toString())
+                                .POST(HttpRequest.BodyPublishers.noBody())
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        return answer.statusCode() + " " + answer.body();
     }
 
     private static int count(JdbcTemplate jdbc, String from) {

@@ -35,6 +35,7 @@ import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Answers messages: decided at once, sent by the outbox a little later, so that it can be taken back. */
 @Component
@@ -257,6 +258,12 @@ public class Answers implements Restorer {
     @Override
     public SubjectType type() {
         return SubjectType.ANSWER;
+    }
+
+    /** The first form had the text only. */
+    @Override
+    public ObjectNode upcast(int version, ObjectNode state) {
+        return version > 1 ? state : state.put("toAll", false);
     }
 
     /** An answer does not change; whether it can still be taken back is for the outbox to say. */

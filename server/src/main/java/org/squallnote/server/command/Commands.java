@@ -13,6 +13,8 @@ import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.history.Command;
 import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.HistoryStore;
+import org.squallnote.store.history.SubjectType;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -57,12 +59,14 @@ public class Commands {
             return new Done(commandId, before.get().label());
         }
         Instant now = clock.instant();
-        history.insertCommand(new Command(commandId, owner, kind, "", now, "", null, undoOf));
+        history.insertCommand(new Command(commandId, owner, kind, "", now, null, undoOf));
         Changes changes = new Changes(commandId);
         work.accept(changes);
-        history.setResult(owner, commandId, changes.label(), "");
+        history.setLabel(owner, commandId, changes.label());
         int step = 0;
         for (Changes.Change change : changes.list()) {
+            StateDifference.Sides sides = StateDifference.between(tree(change.before()), tree(change.after()));
+            boolean whole = change.type() == SubjectType.PARTY_RULE; // Whose rule it is stands in the state only.
             history.insert(new HistoryEntry(
                     ids.next(),
                     owner,
@@ -72,14 +76,19 @@ public class Commands {
                     change.subjectId(),
                     actor,
                     now,
-                    write(change.before()),
-                    write(change.after())));
+                    change.type().version(),
+                    write(whole ? change.before() : sides.before()),
+                    write(whole ? change.after() : sides.after())));
         }
         live.changed(owner, changes.topics());
         if (changes.announced()) {
             live.announce(owner, commandId, changes.label());
         }
         return new Done(commandId, changes.label());
+    }
+
+    private @Nullable JsonNode tree(@Nullable Object state) {
+        return state == null ? null : json.valueToTree(state);
     }
 
     private @Nullable String write(@Nullable Object state) {

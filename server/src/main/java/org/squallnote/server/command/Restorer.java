@@ -4,6 +4,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.SubjectType;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Knows how one kind of row is put back into an earlier state. */
 public interface Restorer {
@@ -15,6 +16,14 @@ public interface Restorer {
     @Nullable
     Object current(UUID owner, HistoryEntry entry);
 
-    /** Puts the entry's row into the state before the entry; takes it away when there was none. */
+    /** A state that was written in an earlier form, in today's. */
+    default ObjectNode upcast(int version, ObjectNode state) {
+        return state;
+    }
+
+    /**
+     * Puts the entry's row into the state before the entry; takes it away when there was none. Both states of the entry
+     * are whole here, with what has changed since and was not touched by the change.
+     */
     void restore(UUID owner, HistoryEntry entry, Changes changes);
 }

@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -15,7 +14,9 @@ import org.squallnote.store.history.Command;
 import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.HistoryStore;
 import org.squallnote.store.history.SubjectType;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Takes a change back, all of it or nothing. An undo is a change like any other and can be undone. */
 @Component
@@ -69,21 +70,44 @@ class Undo {
             if (restorer == null) {
                 throw Refusal.invalid("This kind of change cannot be undone. Nothing was changed.");
             }
-            Object current = restorer.current(owner, entry);
-            if (!Objects.equals(tree(write(current)), tree(entry.after()))) {
-                throw Refusal.conflict("This was changed again since, so it is not undone. Nothing was changed.");
-            }
-            restorer.restore(owner, entry, changes);
-            changes.record(entry.subjectType(), entry.subjectId(), current, tree(entry.before()));
+            takeBack(owner, readable(entry, restorer), restorer, changes);
         }
         changes.label("Undone: " + command.label());
     }
 
-    private @Nullable Object tree(@Nullable String state) {
+    /** Refuses where what the change has changed is otherwise now; what it left alone may have changed since. */
+    private void takeBack(UUID owner, HistoryEntry entry, Restorer restorer, Changes changes) {
+        StateDifference.Sides sides = StateDifference.between(tree(entry.before()), tree(entry.after()));
+        Object row = restorer.current(owner, entry);
+        JsonNode current = row == null ? null : json.valueToTree(row);
+        if (!StateDifference.holds(sides.after(), current)) {
+            throw Refusal.conflict("This was changed again since, so it is not undone. Nothing was changed.");
+        }
+        JsonNode before = sides.before() == null || current == null
+                ? sides.before()
+                : StateDifference.applied(current, sides.before());
+        restorer.restore(owner, entry.with(write(before), write(current)), changes);
+        changes.record(entry.subjectType(), entry.subjectId(), current, before);
+    }
+
+    /** An entry in today's form. */
+    private HistoryEntry readable(HistoryEntry entry, Restorer restorer) {
+        return entry.version() == entry.subjectType().version()
+                ? entry
+                : entry.with(
+                        write(upcast(entry.version(), entry.before(), restorer)),
+                        write(upcast(entry.version(), entry.after(), restorer)));
+    }
+
+    private @Nullable JsonNode upcast(int version, @Nullable String state, Restorer restorer) {
+        return tree(state) instanceof ObjectNode object ? restorer.upcast(version, object) : tree(state);
+    }
+
+    private @Nullable JsonNode tree(@Nullable String state) {
         return state == null ? null : json.readTree(state);
     }
 
-    private @Nullable String write(@Nullable Object state) {
+    private @Nullable String write(@Nullable JsonNode state) {
         return state == null ? null : json.writeValueAsString(state);
     }
 }

@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id made by the client, so that a repeated request is recognised
  * @param label what it did, for the undo toast and the history
- * @param result what the request was answered with, as JSON
  * @param undoneBy the command that took it back
  * @param undoOf the command that this one took back
  */
@@ -19,6 +18,5 @@ public record Command(
         String kind,
         String label,
         Instant doneAt,
-        String result,
         @Nullable UUID undoneBy,
         @Nullable UUID undoOf) {}

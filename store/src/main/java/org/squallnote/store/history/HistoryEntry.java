@@ -8,8 +8,9 @@ import org.jspecify.annotations.Nullable;
  * What a command changed in one row.
  *
  * @param step the order within the command
- * @param before the state before, as JSON; null when it did not exist
- * @param after the state after, as JSON; null when it no longer exists
+ * @param version the form in which the states are written, see {@link SubjectType#version()}
+ * @param before of the state before what is different, as JSON; null when it did not exist
+ * @param after of the state after what is different, as JSON; null when it no longer exists
  */
 public record HistoryEntry(
         UUID id,
@@ -20,5 +21,13 @@ public record HistoryEntry(
         UUID subjectId,
         String actor,
         Instant at,
+        int version,
         @Nullable String before,
-        @Nullable String after) {}
+        @Nullable String after) {
+
+    /** The same with other states. */
+    public HistoryEntry with(@Nullable String otherBefore, @Nullable String otherAfter) {
+        return new HistoryEntry(
+                id, owner, commandId, step, subjectType, subjectId, actor, at, version, otherBefore, otherAfter);
+    }
+}

@@ -14,16 +14,12 @@ import org.apache.ibatis.annotations.Update;
 @Mapper
 public interface HistoryStore {
 
-    @Insert("insert into command (id, owner, kind, label, done_at, result, undone_by, undo_of) values (#{id}, #{owner},"
-            + " #{kind}, #{label}, #{doneAt}, #{result}, #{undoneBy}, #{undoOf})")
+    @Insert("insert into command (id, owner, kind, label, done_at, undone_by, undo_of) values (#{id}, #{owner},"
+            + " #{kind}, #{label}, #{doneAt}, #{undoneBy}, #{undoOf})")
     void insertCommand(Command command);
 
-    @Update("update command set label = #{label}, result = #{result} where owner = #{owner} and id = #{id}")
-    void setResult(
-            @Param("owner") UUID owner,
-            @Param("id") UUID id,
-            @Param("label") String label,
-            @Param("result") String result);
+    @Update("update command set label = #{label} where owner = #{owner} and id = #{id}")
+    void setLabel(@Param("owner") UUID owner, @Param("id") UUID id, @Param("label") String label);
 
     @Update("update command set undone_by = #{undoneBy} where owner = #{owner} and id = #{id} and undone_by is null")
     int markUndone(@Param("owner") UUID owner, @Param("id") UUID id, @Param("undoneBy") UUID undoneBy);
@@ -31,13 +27,15 @@ public interface HistoryStore {
     @Select("select * from command where owner = #{owner} and id = #{id}")
     Optional<Command> command(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    @Insert("insert into history (id, owner, command_id, step, subject_type, subject_id, actor, at, before_state,"
-            + " after_state) values (#{id}, #{owner}, #{commandId}, #{step}, #{subjectType}, #{subjectId}, #{actor},"
-            + " #{at}, #{before}, #{after})")
+    @Insert(
+            "insert into history (id, owner, command_id, step, subject_type, subject_id, actor, at, state_version, before_state,"
+                    + " after_state) values (#{id}, #{owner}, #{commandId}, #{step}, #{subjectType}, #{subjectId}, #{actor},"
+                    + " #{at}, #{version}, #{before}, #{after})")
     void insert(HistoryEntry entry);
 
-    @Select("select id, owner, command_id, step, subject_type, subject_id, actor, at, before_state as before,"
-            + " after_state as after from history where owner = #{owner} and command_id = #{commandId} order by step")
+    @Select(
+            "select id, owner, command_id, step, subject_type, subject_id, actor, at, state_version as version, before_state as before,"
+                    + " after_state as after from history where owner = #{owner} and command_id = #{commandId} order by step")
     @ResultMap("org.squallnote.store.history.HistoryEntry")
     List<HistoryEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
