@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -54,6 +55,16 @@ public interface OutboxStore {
     @Select("select count(*) from outbox where owner = #{owner} and message_id = #{messageId} and kind = #{kind}"
             + " and state = 'WAITING'")
     int countWaiting(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("kind") OutboxKind kind);
+
+    /** Empties what was sent before a moment; that it was sent stays known, so that it is not taken back. */
+    @Update("update outbox set payload = '{}' where owner = #{owner} and state = 'DONE' and finished_at < #{before}"
+            + " and kind in ('SEND_MAIL', 'APPEND_SENT', 'SEND_CHAT') and payload <> '{}'")
+    int emptySent(@Param("owner") UUID owner, @Param("before") Instant before);
+
+    /** Forgets what was done with drafts before a moment. */
+    @Delete("delete from outbox where owner = #{owner} and state in ('DONE', 'CANCELLED') and finished_at < #{before}"
+            + " and kind in ('KEEP_DRAFT', 'FORGET_DRAFT')")
+    int forgetDrafts(@Param("owner") UUID owner, @Param("before") Instant before);
 
     /** What the user has to know of: on its way, failed or of unknown outcome. Drafts only when there is trouble. */
     @Select("select * from outbox where owner = #{owner} and state in ('WAITING', 'UNDER_WAY', 'FAILED', 'UNCERTAIN')"
