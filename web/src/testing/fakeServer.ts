@@ -1,0 +1,109 @@
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { vi } from 'vitest'
+import type { Component } from 'vue'
+import { client } from '@/api/client'
+import { queryClient } from '@/api/queries'
+import type { paths } from '@/api/schema'
+
+type Verb = 'GET' | 'POST' | 'PUT' | 'DELETE'
+
+/** What the API answers there, by its own types. */
+type Answer<P extends keyof paths, V extends Verb> =
+  paths[P] extends Record<Lowercase<V>, { responses: infer R }>
+    ? R extends Record<200 | 201, { content: { 'application/json': infer B } }>
+      ? B
+      : R extends Record<200, { content: { 'application/json': infer B } }>
+        ? B
+        : R extends Record<201, { content: { 'application/json': infer B } }>
+          ? B
+          : undefined
+    : never
+
+interface Sent {
+  to: string
+  body: unknown
+  params: unknown
+}
+
+interface Request {
+  body?: unknown
+  params?: unknown
+}
+
+/** As it goes over the wire: what a form changes later is not changed in what was sent. */
+function copied(body: unknown): unknown {
+  return body === undefined ? undefined : JSON.parse(JSON.stringify(body))
+}
+
+/** Stands in for the server: answers what a test says, and keeps what was sent. What nobody answers is not found. */
+export function fakeServer() {
+  const answers = new Map<string, unknown>()
+  const problems = new Map<string, { status: number; body: unknown }>()
+  const sent: Sent[] = []
+  for (const verb of ['GET', 'POST', 'PUT', 'DELETE'] as const) {
+    vi.spyOn(client, verb).mockImplementation(((path: string, request: Request = {}) => {
+      const to = `${verb} ${path}`
+      sent.push({ to, body: copied(request.body), params: request.params })
+      const problem = problems.get(to)
+      if (problem ?? !answers.has(to)) {
+        const { status, body } = problem ?? {
+          status: 404,
+          body: { detail: `Nobody answers ${to}` },
+        }
+        return Promise.resolve({ error: body, response: new Response(null, { status }) })
+      }
+      return Promise.resolve({
+        data: answers.get(to),
+        response: new Response(null, { status: 200 }),
+      })
+    }) as never)
+  }
+  queryClient.clear()
+  return {
+    answers<V extends Verb, P extends keyof paths>(verb: V, path: P, answer: Answer<P, V>): void {
+      answers.set(`${verb} ${path}`, answer)
+      problems.delete(`${verb} ${path}`)
+    },
+    refuses(
+      verb: Verb,
+      path: keyof paths,
+      detail: string,
+      fields: Record<string, string> = {},
+    ): void {
+      problems.set(`${verb} ${path}`, { status: 422, body: { detail, fields } })
+    },
+    /** What was sent to an address, the last one last. */
+    sentTo: (verb: Verb, path: keyof paths) => sent.filter((one) => one.to === `${verb} ${path}`),
+  }
+}
+
+/** A component with its queries answered. */
+export async function opened(
+  component: Component,
+  props: Record<string, unknown> = {},
+): Promise<VueWrapper> {
+  const page = mount(component, {
+    props,
+    attachTo: document.body,
+    global: { plugins: [[VueQueryPlugin, { queryClient }]] },
+  })
+  await flushPromises()
+  return page
+}
+
+/** Submits a form and waits for what comes of it. */
+export async function submitted(page: VueWrapper, form = 'form'): Promise<void> {
+  await page.find(form).trigger('submit')
+  await flushPromises()
+}
+
+/** Presses the button with that text. */
+export async function pressed(page: VueWrapper, text: string): Promise<void> {
+  const button = page.findAll('button').find((one) => one.text().startsWith(text))
+  if (!button) {
+    throw new Error(`There is no button "${text}" in: ${page.text()}`)
+  }
+  await button.trigger('click')
+  await flushPromises()
+}
