@@ -81,9 +81,11 @@ public interface MessageStore {
     @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> threadingInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
-    /** For the traces of many threads in one query. */
-    @Select("<script>" + THREADING + "where owner = #{owner} and thread_id in <foreach collection='threadIds' item='id'"
-            + " open='(' separator=',' close=')'>#{id}</foreach> order by sent_at, id</script>")
+    /** For the traces of many threads in one query; joined, since a list of values would not be looked up by an index. */
+    @Select("<script>" + THREADING
+            + "join (values <foreach collection='threadIds' item='id' separator=','>(cast(#{id} as"
+            + " uuid))</foreach>) as wanted (wanted_thread) on thread_id = wanted_thread where owner = #{owner}"
+            + " order by sent_at, id</script>")
     @ResultMap("org.squallnote.store.message.ThreadingRow")
     List<ThreadingRow> threadingInThreads(@Param("owner") UUID owner, @Param("threadIds") Collection<UUID> threadIds);
 

@@ -67,7 +67,8 @@ public interface OutboxStore {
     int forgetDrafts(@Param("owner") UUID owner, @Param("before") Instant before);
 
     /** What the user has to know of: on its way, failed or of unknown outcome. Drafts only when there is trouble. */
-    @Select("select * from outbox where owner = #{owner} and state in ('WAITING', 'UNDER_WAY', 'FAILED', 'UNCERTAIN')"
+    @Select("select outbox.* from outbox join (values ('WAITING'), ('UNDER_WAY'), ('FAILED'), ('UNCERTAIN')) as"
+            + " unsettled (unsettled_state) on state = unsettled_state where owner = #{owner}"
             + " and not (kind in ('KEEP_DRAFT', 'FORGET_DRAFT') and attempts = 0)"
             + " order by created_at fetch first 100 rows only")
     List<OutboxEntry> unsettled(UUID owner);

@@ -1,0 +1,148 @@
+package org.squallnote.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.apache.ibatis.mapping.BoundSql;
+import org.apache.ibatis.mapping.MappedStatement;
+import org.apache.ibatis.scripting.defaults.DefaultParameterHandler;
+import org.apache.ibatis.session.SqlSessionFactory;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.test.context.TestPropertySource;
+import org.squallnote.core.message.Nature;
+import org.squallnote.core.turn.Turn;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.history.HistoryStore;
+import org.squallnote.store.message.IntakeKind;
+import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.outbox.OutboxStore;
+import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.thread.ThreadStore;
+
+/** Every query that a page waits for goes over an index, among a hundred thousand messages. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:plans")
+class QueryPlansTest extends StoreTest {
+
+    private static final int MESSAGES = 100_000;
+    private static final UUID ID = new UUID(1, 1);
+    private static final List<IntakeKind> KINDS = List.of(new IntakeKind(Nature.PERSON, true));
+
+    @Autowired
+    private JdbcTemplate jdbc;
+
+    @Autowired
+    private DataSource database;
+
+    @Autowired
+    private SqlSessionFactory mapping;
+
+    /** Made once, see {@link #fill}. */
+    @Override
+    void twoAccountsAndASource() {}
+
+    /** Ten messages a thread, one in twenty undecided, everything of one account. */
+    @BeforeAll
+    void fill() {
+        super.twoAccountsAndASource();
+        String thread = "cast('00000000-0000-0000-0000-' || lpad(cast(x / 10 as varchar), 12, '0') as uuid)";
+        jdbc.update(
+                "insert into message (id, owner, source_id, channel, identity, direction, nature, from_name, from_address,"
+                        + " recipients, subject, base_subject, sent_at, received_at, body, asks_me, ask, has_html, files,"
+                        + " notices, message_id, refs, component, thread_id, decision, mentions, reply_firm, edited, removed,"
+                        + " version) select random_uuid(), ?, ?, 'MAIL', 'm' || x, 'INCOMING', 'PERSON', 'Writer ' || mod(x,"
+                        + " 500), 'writer' || mod(x, 500) || '@x.example', '{}', 'Subject ' || x, 'subject ' || x,"
+                        + " dateadd(minute, x, timestamp with time zone '2020-01-01 00:00:00+00'), dateadd(minute, x,"
+                        + " timestamp with time zone '2020-01-01 00:00:00+00'), 'Could you?', true, 'Could you?', false,"
+                        + " '{\"list\":[]}', '{\"list\":[]}', 'm' || x || '@x.example', '{\"list\":[]}', " + thread
+                        + ", "
+                        + thread
+                        + ", case when mod(x, 20) = 0 then 'UNDECIDED' else 'ANSWERED' end, '{\"list\":[]}', false,"
+                        + " false, false, 0 from system_range(1, " + MESSAGES + ")",
+                owner,
+                source);
+        jdbc.update("insert into thread (id, owner, channel, subject, turn, since, debts, awaited, last_message_at,"
+                + " message_count, version) select distinct thread_id, owner, 'MAIL', 'x', 'WITH_ME', current_timestamp,"
+                + " '{}', '{}', current_timestamp, 10, 0 from message");
+        jdbc.update(
+                "insert into message_link (owner, identity, component) select owner, message_id, component from message");
+        jdbc.update("insert into reading (message_id, owner, version, facts) select id, owner, 'v', '{}' from message");
+        jdbc.execute("analyze");
+    }
+
+    static Stream<Arguments> queries() {
+        Map<String, Object> intake = Map.of("owner", ID, "kinds", KINDS, "today", DAY, "most", 200);
+        Map<String, Object> thread = Map.of("owner", ID, "threadId", ID);
+        return Stream.of(
+                Arguments.of(MessageStore.class, "intakeByWanted", intake),
+                Arguments.of(MessageStore.class, "intake", intake),
+                Arguments.of(MessageStore.class, "intakeCounts", intake),
+                Arguments.of(MessageStore.class, "putOffBeyond", intake),
+                Arguments.of(MessageStore.class, "byId", Map.of("owner", ID, "id", ID)),
+                Arguments.of(MessageStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, ID))),
+                Arguments.of(MessageStore.class, "raw", Map.of("owner", ID, "id", ID)),
+                Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
+                Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
+                Arguments.of(MessageStore.class, "inThread", thread),
+                Arguments.of(MessageStore.class, "threadingInThread", thread),
+                Arguments.of(
+                        MessageStore.class, "threadingInThreads", Map.of("owner", ID, "threadIds", List.of(ID, ID))),
+                Arguments.of(MessageStore.class, "reactionsInThread", thread),
+                Arguments.of(MessageStore.class, "inComponent", Map.of("owner", ID, "component", ID)),
+                Arguments.of(MessageStore.class, "link", Map.of("owner", ID, "identity", "m")),
+                Arguments.of(MessageStore.class, "countInSource", Map.of("owner", ID, "sourceId", ID)),
+                Arguments.of(MessageStore.class, "undecidedFrom", Map.of("owner", ID, "party", "x")),
+                Arguments.of(
+                        MessageStore.class,
+                        "hasEarlierFrom",
+                        Map.of("owner", ID, "address", "x", "before", CLOCK_CHANGE)),
+                Arguments.of(ReadingStore.class, "inThread", thread),
+                Arguments.of(ThreadStore.class, "byId", Map.of("owner", ID, "id", ID)),
+                Arguments.of(
+                        ThreadStore.class,
+                        "byTurn",
+                        Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 50)),
+                Arguments.of(ThreadStore.class, "count", Map.of("owner", ID, "turn", Turn.WITH_ME)),
+                Arguments.of(FollowUpStore.class, "open", ID),
+                Arguments.of(FollowUpStore.class, "ofThread", thread),
+                Arguments.of(FollowUpStore.class, "ofMessage", Map.of("owner", ID, "messageId", ID)),
+                Arguments.of(FollowUpStore.class, "endedSince", Map.of("owner", ID, "since", Instant.EPOCH)),
+                Arguments.of(HistoryStore.class, "ofSubject", Map.of("owner", ID, "subjectId", ID)),
+                Arguments.of(OutboxStore.class, "unsettled", ID));
+    }
+
+    @ParameterizedTest(name = "{1} of {0}")
+    @MethodSource("queries")
+    void itGoesOverAnIndex(Class<?> store, String query, Object parameters) throws SQLException {
+        MappedStatement statement = mapping.getConfiguration().getMappedStatement(store.getName() + "." + query);
+        BoundSql sql = statement.getBoundSql(parameters);
+        try (Connection connection = database.getConnection();
+                PreparedStatement explain = connection.prepareStatement("explain " + sql.getSql())) {
+            new DefaultParameterHandler(statement, parameters, sql).setParameters(explain);
+            try (ResultSet plan = explain.executeQuery()) {
+                plan.next();
+                System.err.println(
+                        "PLAN " + query + " " + plan.getString(1).replaceAll("(?s).*?(/\\*.*?\\*/)[^/]*", "$1 "));
+                assertThat(plan.getString(1))
+                        .doesNotContain("tableScan")
+                        .as("everything of the account is looked at")
+                        .doesNotContainPattern(": OWNER = \\?\\d+\\s*\\*/");
+            }
+        }
+    }
+}
