@@ -29,10 +29,12 @@ public class SourceSecrets {
 
     private final KeyFile key;
     private final JsonMapper json;
+    private final Reaches reaches;
 
-    SourceSecrets(KeyFile key, JsonMapper json) {
+    SourceSecrets(KeyFile key, JsonMapper json, Reaches reaches) {
         this.key = key;
         this.json = json;
+        this.reaches = reaches;
     }
 
     /** The settings of a mail account. */
@@ -43,7 +45,7 @@ public class SourceSecrets {
     /** A mail account with its password. */
     public MailAccount mailAccount(Source source) {
         String password = new String(key.decrypt(source.id(), source.secret()), StandardCharsets.UTF_8);
-        return new MailAccount(source.address(), mailSettings(source), password);
+        return new MailAccount(source.address(), mailSettings(source), password, reaches.of(source.owner()));
     }
 
     /** The settings of a chat account. */

@@ -3,7 +3,9 @@ package org.squallnote.server.source;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.server.secret.Reaches;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.sources.Reach;
 import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatProblem;
 import org.squallnote.sources.chat.ChatSettings;
@@ -18,19 +20,22 @@ class ChatSignIns {
     private final SourceSecrets secrets;
     private final SourceStore sources;
     private final OwnerLocks locks;
+    private final Reaches reaches;
 
-    ChatSignIns(SourceSecrets secrets, SourceStore sources, OwnerLocks locks) {
+    ChatSignIns(SourceSecrets secrets, SourceStore sources, OwnerLocks locks, Reaches reaches) {
         this.secrets = secrets;
         this.sources = sources;
         this.locks = locks;
+        this.reaches = reaches;
     }
 
     ChatSync.SignIn of(Source source) {
         ChatSettings settings = secrets.chatSettings(source);
         SourceSecrets.ChatSecret secret = secrets.chatSecret(source);
+        Reach reach = reaches.of(source.owner());
         return new ChatSync.SignIn() {
 
-            private @Nullable ChatClient signedIn = withToken(settings, secret.token());
+            private @Nullable ChatClient signedIn = withToken(settings, secret.token(), reach);
 
             @Override
             public synchronized ChatClient client() throws ChatProblem {
@@ -38,7 +43,7 @@ class ChatSignIns {
                     if (secret.password().isEmpty()) {
                         throw ChatProblem.signedOutForGood();
                     }
-                    ChatClient fresh = new ChatClient(settings.homeserver());
+                    ChatClient fresh = new ChatClient(settings.homeserver(), reach);
                     ChatClient.SignedIn answer = fresh.login(secret.user(), secret.password(), settings.deviceId());
                     keep(source, new SourceSecrets.ChatSecret(secret.user(), secret.password(), answer.token()));
                     signedIn = fresh;
@@ -53,11 +58,11 @@ class ChatSignIns {
         };
     }
 
-    private static @Nullable ChatClient withToken(ChatSettings settings, String token) {
+    private static @Nullable ChatClient withToken(ChatSettings settings, String token, Reach reach) {
         if (token.isEmpty()) {
             return null;
         }
-        ChatClient client = new ChatClient(settings.homeserver());
+        ChatClient client = new ChatClient(settings.homeserver(), reach);
         client.useToken(token);
         return client;
     }

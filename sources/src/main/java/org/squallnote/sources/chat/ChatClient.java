@@ -11,8 +11,10 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.sources.Reach;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -32,6 +34,7 @@ public final class ChatClient {
             .version(HttpClient.Version.HTTP_1_1)
             .build();
     private final String base;
+    private final Reach reach;
     private volatile String token = "";
 
     /**
@@ -41,7 +44,13 @@ public final class ChatClient {
      *     another machine
      */
     public ChatClient(String homeserver) {
+        this(homeserver, Reach.ANYWHERE);
+    }
+
+    /** The same, of somebody who may not have every machine connected to. */
+    public ChatClient(String homeserver, Reach reach) {
         this.base = HomeserverAddress.checked(homeserver);
+        this.reach = reach;
     }
 
     /** Uses this access token from now on. */
@@ -148,10 +157,13 @@ public final class ChatClient {
                         ? HttpRequest.BodyPublishers.noBody()
                         : HttpRequest.BodyPublishers.ofString(body.toString()));
         try {
+            reach.check(Objects.requireNonNullElse(URI.create(base).getHost(), ""));
             HttpResponse<InputStream> response = http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
             try (InputStream in = response.body()) {
                 return read(response.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
             }
+        } catch (Reach.OutOfReachException e) {
+            throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, String.valueOf(e.getMessage()), Optional.empty());
         } catch (IOException e) {
             throw new ChatProblem(
                     ChatProblem.Kind.UNREACHABLE,

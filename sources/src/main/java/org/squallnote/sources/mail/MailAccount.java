@@ -1,7 +1,18 @@
 package org.squallnote.sources.mail;
 
-/** A mail account with its password and address. */
-public record MailAccount(String address, MailSettings settings, String password) {
+import org.squallnote.sources.Reach;
+
+/**
+ * A mail account with its password and address.
+ *
+ * @param reach which machines its owner may have connected to
+ */
+public record MailAccount(String address, MailSettings settings, String password, Reach reach) {
+
+    /** An account whose servers were looked at before. */
+    public MailAccount(String address, MailSettings settings, String password) {
+        this(address, settings, password, Reach.ANYWHERE);
+    }
 
     @Override
     public String toString() {

@@ -10,6 +10,7 @@ import org.eclipse.angus.mail.imap.IMAPStore;
 import org.eclipse.angus.mail.smtp.SMTPSSLTransport;
 import org.eclipse.angus.mail.smtp.SMTPTransport;
 import org.squallnote.formats.mail.MailSessions;
+import org.squallnote.sources.Reach;
 
 /** Opens connections to the servers of a mail account. */
 final class MailConnection {
@@ -35,6 +36,7 @@ final class MailConnection {
     /** A signed-in IMAP connection; the caller closes it. */
     IMAPStore openImap() throws MessagingException {
         MailSettings.Server server = account.settings().imap();
+        checkReach(server);
         boolean tls = server.encryption() == Encryption.TLS;
         String protocol = tls ? "imaps" : "imap";
         Session session = Session.getInstance(properties(protocol, server, READ_TIMEOUT_MILLIS));
@@ -50,6 +52,7 @@ final class MailConnection {
      */
     SMTPTransport openSmtp(boolean beyondAscii) throws MessagingException {
         MailSettings.Server server = account.settings().smtp();
+        checkReach(server);
         boolean tls = server.encryption() == Encryption.TLS;
         String protocol = tls ? "smtps" : "smtp";
         Session session = smtpSession();
@@ -59,6 +62,14 @@ final class MailConnection {
         session.getProperties().setProperty("mail." + protocol + ".auth", String.valueOf(signIn));
         transport.connect(server.host(), server.port(), account.settings().user(), account.password());
         return transport;
+    }
+
+    private void checkReach(MailSettings.Server server) throws MessagingException {
+        try {
+            account.reach().check(server.host());
+        } catch (Reach.OutOfReachException e) {
+            throw new MessagingException(e.getMessage(), e);
+        }
     }
 
     Session smtpSession() {

@@ -10,6 +10,7 @@ import java.security.cert.CertificateExpiredException;
 import java.security.cert.CertificateNotYetValidException;
 import javax.net.ssl.SSLException;
 import org.eclipse.angus.mail.util.MailConnectException;
+import org.squallnote.sources.Reach;
 
 /** Says in a sentence what went wrong with a mail server, and what to do. */
 final class MailProblems {
@@ -19,6 +20,9 @@ final class MailProblems {
     static String explain(Throwable problem, PinnedTrust trust) {
         if (find(problem, AuthenticationFailedException.class)) {
             return "The server refused the user name or password. Check both; some providers want an app password.";
+        }
+        if (find(problem, Reach.OutOfReachException.class)) {
+            return String.valueOf(problem.getMessage());
         }
         if (find(problem, UnknownHostException.class)) {
             return "There is no server of this name. Check the spelling of the host.";

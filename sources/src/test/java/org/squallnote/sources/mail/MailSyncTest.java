@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.squallnote.sources.Reach;
 import org.squallnote.sources.SyncStatus;
 import org.squallnote.standins.mail.MailStandIn;
 
@@ -140,6 +141,20 @@ class MailSyncTest {
             sync.start();
             assertThat(journal.statuses.poll(60, TimeUnit.SECONDS)).contains("refused the user name or password");
         }
+    }
+
+    @Test
+    void aNameThatLeadsIntoTheLocalNetworkByNowIsNotConnectedTo() throws Exception {
+        MailAccount outside = new MailAccount(ADDRESS, account().settings(), "secret", Reach.OUTSIDE);
+        try (MailSync sync = new MailSync(outside, SINCE, journal, journal)) {
+            sync.start();
+            assertThat(journal.statuses.poll(60, TimeUnit.SECONDS)).contains("lies inside the local network");
+        }
+        assertThat(new MailCourier(outside).send(raw("x"), () -> true))
+                .isInstanceOfSatisfying(
+                        MailCourier.Sending.TryLater.class,
+                        later -> assertThat(later.why()).contains("lies inside the local network"));
+        assertThat(server.messages(ADDRESS, "INBOX")).isEmpty();
     }
 
     @Test
