@@ -20,13 +20,26 @@ const reading = computed(() =>
 const waiting = computed(
   () =>
     (outbox.data.value ?? []).filter(
-      (line) =>
-        line.kind.startsWith('SEND') && (line.state === 'WAITING' || line.state === 'UNDER_WAY'),
+      (line) => sends(line) && (line.state === 'WAITING' || line.state === 'UNDER_WAY'),
     ).length,
 )
 const stuck = computed(() =>
   (outbox.data.value ?? []).filter((line) => line.state === 'UNCERTAIN' || line.state === 'FAILED'),
 )
+
+/** What was tried on a server; of an answer its addressee says enough. */
+const TRIED: Record<OutboxLine['kind'], string> = {
+  SEND_MAIL: '',
+  SEND_CHAT: '',
+  APPEND_SENT: 'Putting it among the sent mail',
+  ARCHIVE: 'Archiving',
+  UNARCHIVE: 'Bringing back from the archive',
+  MARK_READ: 'Marking as read',
+  MARK_UNREAD: 'Marking as unread',
+  KEEP_DRAFT: 'Keeping the draft on the server',
+  FORGET_DRAFT: 'Removing the draft from the server',
+}
+const sends = (line: OutboxLine) => line.kind.startsWith('SEND')
 
 const TOPICS = ['OUTBOX', 'THREADS', 'INTAKE']
 
@@ -90,10 +103,12 @@ const giveUp = (line: OutboxLine) =>
     <div v-for="line in stuck" :key="line.id" class="flex flex-wrap items-center gap-2">
       <TriangleAlert :size="15" class="text-rust shrink-0" aria-hidden="true" />
       <span
-        ><b>{{ line.about }}</b
+        ><template v-if="TRIED[line.kind]">{{ TRIED[line.kind] }}, </template><b>{{ line.about }}</b
         >: {{ line.lastError }}</span
       >
-      <button class="btn" type="button" @click="void sendAgain(line)">Send it again</button>
+      <button class="btn" type="button" @click="void sendAgain(line)">
+        {{ sends(line) ? 'Send it again' : 'Try it again' }}
+      </button>
       <button
         v-if="line.state === 'UNCERTAIN'"
         class="btn"
@@ -102,7 +117,9 @@ const giveUp = (line: OutboxLine) =>
       >
         It went out
       </button>
-      <button class="btn" type="button" @click="void giveUp(line)">Do not send</button>
+      <button class="btn" type="button" @click="void giveUp(line)">
+        {{ sends(line) ? 'Do not send' : 'Leave it' }}
+      </button>
     </div>
   </div>
 </template>

@@ -104,7 +104,7 @@ class OutboxController {
         return commands.run(me, commandId, "send-again", changes -> {
             OutboxEntry entry = stuck(me, id);
             settle(me, entry, OutboxState.WAITING, changes);
-            changes.label("Sent again: " + about(me, entry));
+            changes.label((sends(entry) ? "Sent again: " : "Tried again: ") + about(me, entry));
             events.publishEvent(new Outbox.Added(entry.sourceId()));
         });
     }
@@ -142,8 +142,12 @@ class OutboxController {
         return commands.run(me, commandId, "give-up", changes -> {
             OutboxEntry entry = stuck(me, id);
             settle(me, entry, OutboxState.CANCELLED, changes);
-            changes.label("Not sent: " + about(me, entry));
+            changes.label((sends(entry) ? "Not sent: " : "Left as it is: ") + about(me, entry));
         });
+    }
+
+    private static boolean sends(OutboxEntry entry) {
+        return entry.kind() == OutboxKind.SEND_MAIL || entry.kind() == OutboxKind.SEND_CHAT;
     }
 
     private OutboxEntry stuck(SignedIn me, UUID id) {
