@@ -10,6 +10,8 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.boot.test.context.TestConfiguration;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Primary;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
 
 /**
  * The clock of the server's tests: it stands at {@link #START} however long they take. Each look at it is a microsecond
@@ -54,6 +56,13 @@ final class TestClock extends Clock {
         @Primary
         TestClock testClock() {
             return new TestClock();
+        }
+
+        /** Tests sign in thousands of times; a slow hash would make them slow and show nothing. */
+        @Bean
+        @Primary
+        PasswordEncoder quickPasswords() {
+            return new BCryptPasswordEncoder(4);
         }
     }
 }
