@@ -67,7 +67,7 @@ const switchOff = () =>
 </script>
 
 <template>
-  <section class="mt-6 max-w-2xl" data-test="second-factor">
+  <section class="mt-6 max-w-xl" data-test="second-factor">
     <h2 class="font-semibold">A code beside the password</h2>
     <p class="text-ink-soft">
       {{

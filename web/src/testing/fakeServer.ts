@@ -11,13 +11,11 @@ type Verb = 'GET' | 'POST' | 'PUT' | 'DELETE'
 /** What the API answers there, by its own types. */
 type Answer<P extends keyof paths, V extends Verb> =
   paths[P] extends Record<Lowercase<V>, { responses: infer R }>
-    ? R extends Record<200 | 201, { content: { 'application/json': infer B } }>
+    ? R extends Record<200, { content: { 'application/json': infer B } }>
       ? B
-      : R extends Record<200, { content: { 'application/json': infer B } }>
+      : R extends Record<201, { content: { 'application/json': infer B } }>
         ? B
-        : R extends Record<201, { content: { 'application/json': infer B } }>
-          ? B
-          : undefined
+        : undefined
     : never
 
 interface Sent {
@@ -45,12 +43,10 @@ export function fakeServer() {
     vi.spyOn(client, verb).mockImplementation(((path: string, request: Request = {}) => {
       const to = `${verb} ${path}`
       sent.push({ to, body: copied(request.body), params: request.params })
-      const problem = problems.get(to)
-      if (problem ?? !answers.has(to)) {
-        const { status, body } = problem ?? {
-          status: 404,
-          body: { detail: `Nobody answers ${to}` },
-        }
+      const unanswered = { status: 404, body: { detail: `Nobody answers ${to}` } }
+      const problem = problems.get(to) ?? (answers.has(to) ? undefined : unanswered)
+      if (problem) {
+        const { status, body } = problem
         return Promise.resolve({ error: body, response: new Response(null, { status }) })
       }
       return Promise.resolve({

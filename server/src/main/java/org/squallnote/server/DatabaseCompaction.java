@@ -54,7 +54,7 @@ public class DatabaseCompaction {
     /** What could not be made better; it is left alone until it is different. */
     private @Nullable State inVain;
 
-    private int tried;
+    private int fruitless;
 
     DatabaseCompaction(DataSource database, DataFolder folder) {
         this.database = database;
@@ -64,10 +64,8 @@ public class DatabaseCompaction {
     /** Some slices. What is freed by one round can be given back by the next: it is kept for 45 seconds in case of a power cut. */
     @Scheduled(initialDelay = 60, fixedDelay = 30, timeUnit = TimeUnit.SECONDS)
     void round() {
-        int fruitless = 0;
         try {
-            for (int i = 0; i < SLICES_A_ROUND && fruitless < FRUITLESS; i++) {
-                fruitless = slice() ? 0 : fruitless + 1;
+            for (int i = 0; i < SLICES_A_ROUND && slice(); i++) {
                 Thread.sleep(PAUSE_MILLIS);
             }
         } catch (InterruptedException e) {
@@ -75,7 +73,7 @@ public class DatabaseCompaction {
         }
     }
 
-    /** Does a little; answers whether that has changed something. */
+    /** Does a little; answers whether there was something to do. */
     boolean slice() {
         try (Connection connection = database.getConnection()) {
             Optional<MVStore> store = storeOf(connection);
@@ -83,7 +81,7 @@ public class DatabaseCompaction {
                 return false;
             }
             State before = State.of(file);
-            if (before.size() <= SMALL || before.equals(inVain)) {
+            if (!before.pays() || before.equals(inVain)) {
                 return false;
             }
             if (before.chunks() < WELL_FILLED) {
@@ -94,9 +92,9 @@ public class DatabaseCompaction {
             }
             State after = State.of(file);
             LOG.debug("The database file: {}, before {}", after, before);
-            tried = after.equals(before) ? tried + 1 : 0;
-            inVain = tried < FRUITLESS ? null : after;
-            return !after.equals(before);
+            fruitless = after.equals(before) ? fruitless + 1 : 0;
+            inVain = fruitless < FRUITLESS ? null : after;
+            return true;
         } catch (SQLException e) {
             LOG.warn("The database file could not be compacted; nothing is lost", e);
             return false;
@@ -115,6 +113,10 @@ public class DatabaseCompaction {
         static State of(FileStore<?> store) {
             return new State(store.getChunksFillRate(), store.getFillRate(), store.size());
         }
+
+        boolean pays() {
+            return size > SMALL && (chunks < WELL_FILLED || file < WELL_FILLED);
+        }
     }
 
     /** Empty where the database is in memory, or is no H2. */
@@ -127,12 +129,13 @@ public class DatabaseCompaction {
     }
 
     /**
-     * Packs the database as tightly as can be once nobody uses it any more, for a command that has written much and ends.
+     * Packs the database as tightly as can be once nobody uses it any more, for a command that ends; only where that pays,
+     * since all of it is written again.
      *
      * @param closeAll closes everything that uses it
      */
     public void packAfter(Runnable closeAll) throws IOException {
-        if (!(database instanceof HikariDataSource pool)) {
+        if (!(database instanceof HikariDataSource pool) || !pays()) {
             closeAll.run();
             return;
         }
@@ -144,9 +147,19 @@ public class DatabaseCompaction {
                 Statement statement = connection.createStatement()) {
             statement.execute("shutdown compact");
         } catch (SQLException e) {
-            // A connection to a database that was just shut down cannot be closed once more.
-            LOG.debug("The database is packed", e);
+            LOG.warn("The database file could not be packed; nothing is lost", e);
         }
         folder.closeToOthers();
+    }
+
+    private boolean pays() {
+        try (Connection connection = database.getConnection()) {
+            return storeOf(connection)
+                    .map(store -> State.of(store.getFileStore()).pays())
+                    .orElse(false);
+        } catch (SQLException e) {
+            LOG.warn("How full the database file is could not be seen", e);
+            return false;
+        }
     }
 }

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -162,17 +163,16 @@ class AccountController {
         if (!me.administrator()) {
             throw Refusal.forbidden("Only the administrator of this installation sees all accounts.");
         }
+        Set<UUID> secondFactors = factors.allOn();
         return accounts.all().stream()
                 .map(account -> new ListedAccount(
                         account.id(),
                         account.signIn(),
                         account.name(),
                         account.administrator(),
-                        factors.isOn(account.id())))
+                        secondFactors.contains(account.id())))
                 .toList();
     }
-
-    record Proof(@Size(max = 200) String currentPassword) {}
 
     /** For somebody who has lost device, passkeys and recovery codes: the password alone signs in again. */
     @PostMapping("/api/accounts/{id}/password-only")

@@ -39,8 +39,6 @@ class PasskeyController {
      */
     record PasskeyView(UUID id, String label, String host, boolean synced, Instant createdAt, Instant lastUsedAt) {}
 
-    record Proof(@Size(max = 200) String currentPassword) {}
-
     record NewPasskey(
             @NotBlank @Size(max = 64) String handle,
             @NotBlank @Size(max = 100) String label,

@@ -14,6 +14,7 @@ import java.util.function.Supplier;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.Authentication;
@@ -173,6 +174,9 @@ class Passkeys {
     private static <T> Optional<T> checked(Supplier<T> check) {
         try {
             return Optional.of(check.get());
+        } catch (DataIntegrityViolationException e) {
+            LOG.info("A passkey's answer does not fit what can be kept: {}", e.toString());
+            return Optional.empty();
         } catch (DataAccessException | Refusal e) {
             throw e;
         } catch (RuntimeException e) {

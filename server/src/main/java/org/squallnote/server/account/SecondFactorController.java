@@ -33,8 +33,6 @@ class SecondFactorController {
      */
     record SecondFactorView(boolean on, boolean passwordIsNotEnough, int recoveryCodesLeft) {}
 
-    record Proof(@Size(max = 200) String currentPassword) {}
-
     record Code(@Size(max = 40) String code) {}
 
     /**

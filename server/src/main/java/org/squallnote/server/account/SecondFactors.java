@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
@@ -59,6 +60,11 @@ class SecondFactors {
     /** Whether a password alone does not sign in to the account. */
     boolean isOn(UUID owner) {
         return hasDevice(owner) || passkeys.count(owner) > 0;
+    }
+
+    /** The accounts that a password alone does not sign in to. */
+    Set<UUID> allOn() {
+        return Set.copyOf(store.allOwners());
     }
 
     /** Whether a device gives codes for the account. */

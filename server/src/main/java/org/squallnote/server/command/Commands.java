@@ -13,7 +13,6 @@ import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.history.Command;
 import org.squallnote.store.history.HistoryEntry;
 import org.squallnote.store.history.HistoryStore;
-import org.squallnote.store.history.SubjectType;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -65,8 +64,7 @@ public class Commands {
         history.setLabel(owner, commandId, changes.label());
         int step = 0;
         for (Changes.Change change : changes.list()) {
-            StateDifference.Sides sides = StateDifference.between(tree(change.before()), tree(change.after()));
-            boolean whole = change.type() == SubjectType.PARTY_RULE; // Whose rule it is stands in the state only.
+            StateDifference.Sides kept = kept(change);
             history.insert(new HistoryEntry(
                     ids.next(),
                     owner,
@@ -77,8 +75,8 @@ public class Commands {
                     actor,
                     now,
                     change.type().version(),
-                    write(whole ? change.before() : sides.before()),
-                    write(whole ? change.after() : sides.after())));
+                    write(kept.before()),
+                    write(kept.after())));
         }
         live.changed(owner, changes.topics());
         if (changes.announced()) {
@@ -87,11 +85,19 @@ public class Commands {
         return new Done(commandId, changes.label());
     }
 
+    private StateDifference.Sides kept(Changes.Change change) {
+        JsonNode before = tree(change.before());
+        JsonNode after = tree(change.after());
+        return change.type().keptWhole()
+                ? new StateDifference.Sides(before, after)
+                : StateDifference.between(before, after);
+    }
+
     private @Nullable JsonNode tree(@Nullable Object state) {
         return state == null ? null : json.valueToTree(state);
     }
 
-    private @Nullable String write(@Nullable Object state) {
+    private @Nullable String write(@Nullable JsonNode state) {
         return state == null ? null : json.writeValueAsString(state);
     }
 }

@@ -182,7 +182,7 @@ public final class OutboxRunner implements AutoCloseable {
                     entry,
                     OutboxState.UNDER_WAY,
                     OutboxState.UNCERTAIN,
-                    "The application ended while this answer was handed to the server. It may or may not have gone out.");
+                    "Squallnote was interrupted while this answer was handed to the server. It may or may not have gone out.");
         }
     }
 

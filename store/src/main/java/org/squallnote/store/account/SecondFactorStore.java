@@ -1,5 +1,6 @@
 package org.squallnote.store.account;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
@@ -15,6 +16,10 @@ public interface SecondFactorStore {
 
     @Select("select secret, confirmed, last_step from second_factor where owner = #{owner}")
     Optional<SecondFactor> of(UUID owner);
+
+    /** Of all accounts those that a password alone does not sign in to; for administrators. */
+    @Select("select owner from second_factor where confirmed union select owner from passkey")
+    List<UUID> allOwners();
 
     @Insert("insert into second_factor (owner, secret, confirmed, last_step) values (#{owner}, #{secret}, false, 0)")
     void insert(@Param("owner") UUID owner, @Param("secret") byte[] secret);

@@ -8,8 +8,9 @@ public enum SubjectType {
     CATEGORY,
     SOURCE,
     ACCOUNT,
-    ANSWER(2),
-    PARTY_RULE,
+    ANSWER(2, false),
+    /** Whose rule it is stands in its state only. */
+    PARTY_RULE(1, true),
     HAND_OVER,
     PHRASE,
     RECIPE,
@@ -17,13 +18,20 @@ public enum SubjectType {
     PREFERENCES;
 
     private final int version;
+    private final boolean whole;
 
     SubjectType() {
-        this(1);
+        this(1, false);
     }
 
-    SubjectType(int version) {
+    SubjectType(int version, boolean whole) {
         this.version = version;
+        this.whole = whole;
+    }
+
+    /** Whether its states are kept whole, and not only what a change changed. */
+    public boolean keptWhole() {
+        return whole;
     }
 
     /** The form in which states of this kind are written now; a new one needs whoever restores them to read the old. */
