@@ -11,6 +11,7 @@ import SecondFactorSection from '@/settings/SecondFactorSection.vue'
 import SessionsSection from '@/settings/SessionsSection.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
+import CurrentPassword from '@/settings/CurrentPassword.vue'
 
 const session = useSession()
 const account = computed(() => session.data.value?.account ?? undefined)
@@ -69,17 +70,7 @@ const changePassword = () =>
     data-test="password"
     @submit.prevent="void changePassword()"
   >
-    <label
-      >Current password
-      <input
-        v-model="form.currentPassword"
-        class="field"
-        type="password"
-        autocomplete="current-password"
-        required
-      />
-      <FieldError :of="mine.fields.value" name="currentPassword" />
-    </label>
+    <CurrentPassword v-model="form.currentPassword" :errors="mine.fields.value" />
     <label
       >New password
       <input

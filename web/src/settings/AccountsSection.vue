@@ -6,6 +6,7 @@ import { queryClient } from '@/api/queries'
 import { showDone } from '@/api/toasts'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
+import CurrentPassword from '@/settings/CurrentPassword.vue'
 
 /** Who else signs in here; only administrators see it. A new account begins in the administrator's zone. */
 const props = defineProps<{ zone: string }>()
@@ -16,7 +17,7 @@ const accounts = useQuery({
 const fresh = reactive({ name: '', signIn: '', password: '' })
 const helping = ref<{ id: string; name: string }>()
 const currentPassword = ref('')
-const password = useTemplateRef<HTMLInputElement>('password')
+const password = useTemplateRef<InstanceType<typeof CurrentPassword>>('password')
 const errors = useFieldErrors()
 
 const add = () =>
@@ -84,18 +85,13 @@ const passwordOnly = () =>
         forgotten. Make sure that it is {{ helping.name }} who asks.
       </p>
       <div class="flex flex-wrap items-end gap-2">
-        <label class="block max-w-60"
-          >Your password
-          <input
-            ref="password"
-            v-model="currentPassword"
-            class="field"
-            type="password"
-            autocomplete="current-password"
-            required
-          />
-          <FieldError :of="errors.fields.value" name="currentPassword" />
-        </label>
+        <CurrentPassword
+          ref="password"
+          v-model="currentPassword"
+          class="max-w-60"
+          label="Your password"
+          :errors="errors.fields.value"
+        />
         <button class="btn btn-main" type="submit" :disabled="errors.busy.value">
           Password only
         </button>

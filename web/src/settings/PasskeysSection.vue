@@ -6,9 +6,9 @@ import { queryClient } from '@/api/queries'
 import { showDone } from '@/api/toasts'
 import { makePasskey, whyNoPasskeys } from '@/api/passkeys'
 import RecoveryCodes from '@/settings/RecoveryCodes.vue'
-import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 import { moment } from '@/ui/time'
+import CurrentPassword from '@/settings/CurrentPassword.vue'
 
 /** Keys that devices keep: they sign in without the password. Each change needs the password once more. */
 const passkeys = useQuery({
@@ -21,7 +21,7 @@ const form = reactive({ label: '', currentPassword: '' })
 const removing = ref<string>()
 const codes = ref<readonly string[]>([])
 const errors = useFieldErrors()
-const password = useTemplateRef<HTMLInputElement>('password')
+const password = useTemplateRef<InstanceType<typeof CurrentPassword>>('password')
 
 const settled = () =>
   Promise.all(
@@ -97,18 +97,13 @@ async function ask(id: string | undefined): Promise<void> {
       class="mt-2 flex flex-wrap items-end gap-2"
       @submit.prevent="void remove(removing)"
     >
-      <label class="block max-w-60"
-        >Current password, to remove it
-        <input
-          ref="password"
-          v-model="form.currentPassword"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-        <FieldError :of="errors.fields.value" name="currentPassword" />
-      </label>
+      <CurrentPassword
+        ref="password"
+        v-model="form.currentPassword"
+        class="max-w-60"
+        label="Current password, to remove it"
+        :errors="errors.fields.value"
+      />
       <button class="btn btn-main" type="submit" :disabled="errors.busy.value">Remove</button>
       <button class="btn btn-quiet" type="button" @click="removing = undefined">Cancel</button>
     </form>
@@ -127,18 +122,11 @@ async function ask(id: string | undefined): Promise<void> {
           autocomplete="off"
         />
       </label>
-      <label
-        >Current password
-        <input
-          v-model="form.currentPassword"
-          class="field"
-          name="passkey-proof"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-        <FieldError :of="errors.fields.value" name="currentPassword" />
-      </label>
+      <CurrentPassword
+        v-model="form.currentPassword"
+        name="passkey-proof"
+        :errors="errors.fields.value"
+      />
       <p><button class="btn" type="submit" :disabled="errors.busy.value">Add a passkey</button></p>
     </form>
   </section>

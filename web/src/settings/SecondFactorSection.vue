@@ -8,6 +8,7 @@ import RecoveryCodes from '@/settings/RecoveryCodes.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 import { qrPath } from '@/ui/qr'
+import CurrentPassword from '@/settings/CurrentPassword.vue'
 
 /** A code of a device beside the password. Each step needs the password once more. */
 const state = useQuery({
@@ -113,18 +114,7 @@ const switchOff = () =>
       </p>
     </form>
     <form v-else class="mt-2 space-y-2" @submit.prevent="void (on ? renew() : begin())">
-      <label class="block max-w-60"
-        >Current password
-        <input
-          v-model="currentPassword"
-          class="field"
-          name="proof"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-        <FieldError :of="errors.fields.value" name="currentPassword" />
-      </label>
+      <CurrentPassword v-model="currentPassword" name="proof" :errors="errors.fields.value" />
       <p class="flex flex-wrap gap-2">
         <button v-if="!on" class="btn" type="submit" :disabled="errors.busy.value">
           Set up a device

@@ -37,17 +37,17 @@ function copied(body: unknown): unknown {
 /** Stands in for the server: answers what a test says, and keeps what was sent. What nobody answers is not found. */
 export function fakeServer() {
   const answers = new Map<string, unknown>()
-  const problems = new Map<string, { status: number; body: unknown }>()
+  const problems = new Map<string, { status: number; body: unknown; headers: HeadersInit }>()
   const sent: Sent[] = []
   for (const verb of ['GET', 'POST', 'PUT', 'DELETE'] as const) {
     vi.spyOn(client, verb).mockImplementation(((path: string, request: Request = {}) => {
       const to = `${verb} ${path}`
       sent.push({ to, body: copied(request.body), params: request.params })
-      const unanswered = { status: 404, body: { detail: `Nobody answers ${to}` } }
+      const unanswered = { status: 404, body: { detail: `Nobody answers ${to}` }, headers: {} }
       const problem = problems.get(to) ?? (answers.has(to) ? undefined : unanswered)
       if (problem) {
-        const { status, body } = problem
-        return Promise.resolve({ error: body, response: new Response(null, { status }) })
+        const { status, body, headers } = problem
+        return Promise.resolve({ error: body, response: new Response(null, { status, headers }) })
       }
       return Promise.resolve({
         data: answers.get(to),
@@ -67,7 +67,12 @@ export function fakeServer() {
       detail: string,
       fields: Record<string, string> = {},
     ): void {
-      problems.set(`${verb} ${path}`, { status: 422, body: { detail, fields } })
+      problems.set(`${verb} ${path}`, { status: 422, body: { detail, fields }, headers: {} })
+    },
+    /** Too often: it may be tried again after some seconds. */
+    putsOff(verb: Verb, path: keyof paths, seconds: number): void {
+      const headers = { 'Retry-After': String(seconds) }
+      problems.set(`${verb} ${path}`, { status: 429, body: { detail: 'Too often.' }, headers })
     },
     /** What was sent to an address, the last one last. */
     sentTo: (verb: Verb, path: keyof paths) => sent.filter((one) => one.to === `${verb} ${path}`),

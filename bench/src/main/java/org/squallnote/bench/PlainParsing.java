@@ -12,6 +12,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
+import org.squallnote.core.message.MailSpool;
 import org.squallnote.formats.mail.MboxReader;
 
 /** What any program has to do at least: split the file and read headers and decoded parts with the MIME library. */
@@ -24,7 +25,10 @@ final class PlainParsing {
     long run(Path mbox) throws IOException {
         bytes = 0;
         try (InputStream in = Files.newInputStream(mbox)) {
-            MboxReader.forEach(in, message -> parse(message.raw()));
+            MboxReader.forEach(
+                    in,
+                    MailSpool.inMemory(),
+                    message -> parse(message.raw().inMemory().orElseThrow()));
         }
         return bytes;
     }

@@ -48,7 +48,8 @@ public class DataFolder {
     }
 
     private static void closeToOthers(Path folder) throws IOException {
-        try (Stream<Path> all = Files.walk(folder)) {
+        // A folder in it that is closed closes what lies below, however much that is.
+        try (Stream<Path> all = Files.walk(folder, 1)) {
             for (Path path : all.toList()) {
                 if (!Files.isSymbolicLink(path) && Files.exists(path)) {
                     Files.setPosixFilePermissions(path, Files.isDirectory(path) ? FOR_ME_ALONE : FILE_FOR_ME_ALONE);

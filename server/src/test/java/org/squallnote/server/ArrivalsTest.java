@@ -19,6 +19,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
 import org.squallnote.core.thread.Threadable;
@@ -142,7 +143,7 @@ class ArrivalsTest extends ServerTest {
         String raw = "Message-ID: <r@x.example>\r\nFrom: <" + MINE + ">\r\nTo: <tilda@brandt-cranes.example>\r\n"
                 + "References: <q@x.example>\r\nSubject: Re: Question\r\nDate: Mon, 2 Mar 2026 12:00:00 +0000\r\n\r\nYes.\r\n";
         byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
-        arrive(me, new ArrivedMail(2, MONDAY.plus(Duration.ofHours(3)), bytes, MailParser.parse(bytes)));
+        arrive(me, new ArrivedMail(2, MONDAY.plus(Duration.ofHours(3)), RawMail.of(bytes), MailParser.parse(bytes)));
 
         assertThat(get(me, "/api/intake").path("total").asInt()).isZero();
         assertThat(get(me, "/api/threads?turn=WITH_ME").path("lines").size()).isZero();
@@ -158,7 +159,9 @@ class ArrivalsTest extends ServerTest {
             mbox.append("From x@x.example Mon Mar  2 10:00:00 2026\n")
                     .append(new String(
                                     mail(i, "f" + i + "@x.example", "File " + i, "", "Text")
-                                            .raw(),
+                                            .raw()
+                                            .inMemory()
+                                            .orElseThrow(),
                                     StandardCharsets.UTF_8)
                             .replace("\r\n", "\n"))
                     .append('\n');

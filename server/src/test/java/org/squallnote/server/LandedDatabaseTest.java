@@ -155,7 +155,7 @@ class LandedDatabaseTest {
             assertThat(files)
                     .allSatisfy(file -> assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(file)))
                             .as(file.toString())
-                            .isEqualTo("rw-------"));
+                            .isEqualTo(Files.isDirectory(file) ? "rwx------" : "rw-------"));
         }
         assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data)))
                 .isEqualTo("rwx------");

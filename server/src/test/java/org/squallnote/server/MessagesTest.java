@@ -3,13 +3,21 @@ package org.squallnote.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.mock.web.MockHttpServletResponse;
+import org.squallnote.core.message.MailSpool;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.store.content.ContentFiles;
 import tools.jackson.databind.JsonNode;
 
 class MessagesTest extends ServerTest {
@@ -40,6 +48,12 @@ class MessagesTest extends ServerTest {
             --m--
             """;
 
+    @Autowired
+    private ContentFiles contents;
+
+    @Autowired
+    private DataFolder folder;
+
     private SignedIn me;
     private String id;
 
@@ -47,7 +61,7 @@ class MessagesTest extends ServerTest {
     void aMessage() {
         me = newAccount();
         byte[] raw = RAW.getBytes(StandardCharsets.UTF_8);
-        arrive(me, new ArrivedMail(1, MONDAY, raw, MailParser.parse(raw)));
+        arrive(me, new ArrivedMail(1, MONDAY, RawMail.of(raw), MailParser.parse(raw)));
         id = messageId(me, "html@x.example");
     }
 
@@ -154,5 +168,34 @@ class MessagesTest extends ServerTest {
                         .isEqualTo(ask);
             }
         }
+    }
+
+    @Test
+    void aLargeMailLiesBesideTheDatabaseAndIsServedFromThere() throws Exception {
+        String plan = "A line of a large file that somebody sent.\r\n".repeat(60_000);
+        byte[] raw = RAW.replace("<html@x.example>", "<large@x.example>")
+                .replace("\n\nnotes\n", "\n\n" + plan)
+                .getBytes(StandardCharsets.UTF_8);
+        try (MailSpool.Writing writing = contents.begin()) {
+            writing.write(raw, 0, raw.length);
+            RawMail mail = writing.end();
+            arrive(me, new ArrivedMail(2, MONDAY, mail, MailParser.parse(mail)));
+        }
+        id = messageId(me, "large@x.example");
+        assertThat(response("/source").getContentAsByteArray()).isEqualTo(raw);
+        assertThat(response("/files/2").getContentAsString()).isEqualTo(plan.strip());
+        assertThat(response("/html").getContentAsString()).contains("Please check");
+
+        Path file = folder.path().resolve("content");
+        try (Stream<Path> all = Files.walk(file)) {
+            for (Path path : all.filter(Files::isRegularFile).toList()) {
+                Files.write(path, new byte[] {1});
+            }
+        }
+        for (String path : List.of("/source", "/files/2", "/html")) {
+            assertThat(response(path).getStatus()).isEqualTo(500);
+            assertThat(response(path).getContentAsString()).contains("damaged on the disk", "Its text");
+        }
+        assertThat(get(me, "/api/messages/" + id).path("subject").asString()).isEqualTo("Proof");
     }
 }

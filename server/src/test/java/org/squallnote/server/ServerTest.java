@@ -25,6 +25,7 @@ import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.MailArrivals;
@@ -135,7 +136,7 @@ abstract class ServerTest {
                 + "\r\nDate: " + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC))
                 + "\r\n\r\n" + text + "\r\n";
         byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
-        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+        return new ArrivedMail(uid, sentAt, RawMail.of(bytes), MailParser.parse(bytes));
     }
 
     /** A mail of mine to Tilda, as it is found among the sent. */
@@ -145,7 +146,7 @@ abstract class ServerTest {
                 + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC)) + "\r\n\r\n" + text
                 + "\r\n";
         byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
-        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+        return new ArrivedMail(uid, sentAt, RawMail.of(bytes), MailParser.parse(bytes));
     }
 
     /** A mail that I have sent to somebody. */
@@ -155,7 +156,7 @@ abstract class ServerTest {
                 + "\r\nDate: " + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC))
                 + "\r\n\r\nSee above.\r\n";
         byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
-        return new ArrivedMail(uid, sentAt, bytes, MailParser.parse(bytes));
+        return new ArrivedMail(uid, sentAt, RawMail.of(bytes), MailParser.parse(bytes));
     }
 
     MvcTestResult call(SignedIn me, HttpMethod method, String path, String body) {

@@ -29,13 +29,10 @@ class MessageStoreTest extends StoreTest {
     @Test
     void aMessageIsFoundByItsIdentityAndByNobodyElse() {
         StoredMessage message = insertMail("a@x", thread, 1, Decision.UNDECIDED);
-        messages.insertRaw(owner, message.id(), new byte[] {1, 2, 3});
         assertThat(messages.idOf(owner, message.identity())).contains(message.id());
         assertThat(messages.byId(owner, message.id())).contains(message);
-        assertThat(messages.raw(owner, message.id()).orElseThrow().raw()).containsExactly(1, 2, 3);
         assertThat(messages.idOf(stranger, message.identity())).isEmpty();
         assertThat(messages.byId(stranger, message.id())).isEmpty();
-        assertThat(messages.raw(stranger, message.id())).isEmpty();
         assertThat(messages.byIds(stranger, List.of(message.id()))).isEmpty();
     }
 

@@ -30,6 +30,7 @@ import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.history.HistoryStore;
 import org.squallnote.store.message.IntakeKind;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.thread.ThreadStore;
@@ -95,7 +96,7 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(MessageStore.class, "putOffBeyond", intake),
                 Arguments.of(MessageStore.class, "byId", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, ID))),
-                Arguments.of(MessageStore.class, "raw", Map.of("owner", ID, "id", ID)),
+                Arguments.of(RawMailStore.class, "raw", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
                 Arguments.of(MessageStore.class, "inThread", thread),

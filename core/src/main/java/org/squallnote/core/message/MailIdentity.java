@@ -1,9 +1,6 @@
 package org.squallnote.core.message;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.Locale;
 
 /**
@@ -28,13 +25,17 @@ public final class MailIdentity {
      * @param rawDate as {@link #rawDate} finds it
      */
     public static String of(String messageId, String sender, String rawDate) {
-        String rest = sha256((sender + "\n" + rawDate).getBytes(StandardCharsets.UTF_8));
+        String rest = Sha256.of((sender + "\n" + rawDate).getBytes(StandardCharsets.UTF_8));
         return "m:" + messageId + " " + rest.substring(0, 32);
     }
 
-    /** The identity of a mail without a Message-ID. */
-    public static String ofBytes(byte[] raw) {
-        return "h:" + sha256(raw);
+    /**
+     * The identity of a mail without a Message-ID.
+     *
+     * @param sha256 of its bytes, see {@link RawMail#sha256()}
+     */
+    public static String ofBytes(String sha256) {
+        return "h:" + sha256;
     }
 
     /**
@@ -78,13 +79,5 @@ public final class MailIdentity {
                 && new String(raw, from, DATE.length, StandardCharsets.ISO_8859_1)
                         .toLowerCase(Locale.ROOT)
                         .equals("date:");
-    }
-
-    private static String sha256(byte[] bytes) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("This Java installation has no SHA-256", e);
-        }
     }
 }

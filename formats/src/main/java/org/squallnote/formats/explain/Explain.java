@@ -16,6 +16,8 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.MailSpool;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reader;
@@ -131,7 +133,7 @@ public final class Explain {
             } else if (name.endsWith(".mbox") || isMbox(file)) {
                 mbox(file, options);
             } else {
-                mail(Files.readAllBytes(file), Optional.empty(), options);
+                mail(RawMail.of(Files.readAllBytes(file)), Optional.empty(), options);
             }
         } catch (NoSuchFileException e) {
             fail(file + " does not exist");
@@ -186,11 +188,12 @@ public final class Explain {
 
     private void mbox(Path file, Options options) throws IOException {
         try (InputStream in = Files.newInputStream(file)) {
-            MboxReader.forEach(in, message -> mail(message.raw(), message.deliveredAt(), options));
+            MboxReader.forEach(
+                    in, MailSpool.inMemory(), message -> mail(message.raw(), message.deliveredAt(), options));
         }
     }
 
-    private void mail(byte[] bytes, Optional<Instant> deliveredAt, Options options) {
+    private void mail(RawMail bytes, Optional<Instant> deliveredAt, Options options) {
         ParsedMail mail = MailParser.parse(bytes);
         if (options.threads()) {
             toThread.add(new Threadable<>(

@@ -7,6 +7,7 @@ import jakarta.mail.Part;
 import jakarta.mail.internet.ContentType;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.internet.MimePart;
+import java.io.BufferedInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -26,6 +27,9 @@ final class MailBody {
     private static final Pattern ACTION = Pattern.compile("(?im)^Action:\\s*([a-z]{3,20})");
 
     private static final int LONGEST_CALENDAR = 20_000;
+
+    /** Of a file so much is decoded before anything is handed out, in bytes. */
+    private static final int BEGINNING = 64 * 1024;
 
     private final List<String> notices;
     private final List<ParsedMail.Attachment> attachments = new ArrayList<>();
@@ -49,10 +53,23 @@ final class MailBody {
         return body;
     }
 
-    static Optional<byte[]> leaf(MimeMessage message, int index) {
+    /** The decoded bytes of a leaf part; absent when there is none or its beginning cannot be decoded. */
+    static Optional<InputStream> leaf(MimeMessage message, int index) {
         MailBody body = new MailBody(new ArrayList<>(), index);
         body.walk(message, 0, false);
-        return Optional.ofNullable(body.foundLeaf).flatMap(part -> body.bytes(part, MailLimits.LARGEST_MESSAGE));
+        Part part = body.foundLeaf;
+        if (part == null) {
+            return Optional.empty();
+        }
+        try {
+            InputStream in = new BufferedInputStream(part.getInputStream(), BEGINNING);
+            in.mark(BEGINNING);
+            in.readNBytes(BEGINNING);
+            in.reset();
+            return Optional.of(in);
+        } catch (IOException | MessagingException | RuntimeException e) {
+            return Optional.empty();
+        }
     }
 
     String text() {

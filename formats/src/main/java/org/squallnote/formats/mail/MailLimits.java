@@ -6,7 +6,7 @@ public final class MailLimits {
     /** The largest message that is kept whole, in bytes; of a larger one the beginning is kept, with a notice. */
     public static final int LARGEST_MESSAGE = 100 * 1024 * 1024;
 
-    /** What such a message says of itself. */
+    /** What a message says of itself that is larger than what is kept. */
     public static final String CUT_NOTICE = "This message is larger than 100 MiB, so only its beginning is kept here."
             + " Files in it may be missing or end early; the whole message is where it came from.";
 

@@ -5,8 +5,10 @@ import jakarta.mail.Session;
 import jakarta.mail.internet.InternetAddress;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Date;
@@ -14,9 +16,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.MessageIds;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 
 /** Reads a mail message from its bytes. Never fails on content; see {@link ParsedMail#notices()}. */
 public final class MailParser {
@@ -41,8 +45,16 @@ public final class MailParser {
 
     /** The message in parts. */
     public static ParsedMail parse(byte[] raw) {
+        return parse(RawMail.of(raw));
+    }
+
+    /** The message in parts. */
+    public static ParsedMail parse(RawMail raw) {
         List<String> notices = new ArrayList<>();
-        MimeMessage message = open(raw, notices);
+        return within(raw, notices, message -> parts(message, notices));
+    }
+
+    private static ParsedMail parts(MimeMessage message, List<String> notices) {
         MailBody body = MailBody.read(message, notices);
         return new ParsedMail(
                 header(message, "Message-ID").flatMap(MessageIds::firstIn),
@@ -64,24 +76,73 @@ public final class MailParser {
     }
 
     /** The HTML body as it was sent, not yet safe to show. */
-    public static Optional<String> html(byte[] raw) {
-        return MailBody.read(open(raw, new ArrayList<>()), new ArrayList<>()).html();
+    public static Optional<String> html(RawMail raw) {
+        return within(
+                raw,
+                new ArrayList<>(),
+                message -> MailBody.read(message, new ArrayList<>()).html());
     }
 
     /**
-     * The decoded bytes of an attachment.
+     * The decoded bytes of an attachment, to be closed.
      *
      * @param index from {@link ParsedMail.Attachment#index()}
      * @return absent when the message has no such part or it cannot be decoded
+     * @throws IOException when the message itself cannot be read
      */
-    public static Optional<byte[]> attachment(byte[] raw, int index) {
-        return MailBody.leaf(open(raw, new ArrayList<>()), index);
+    public static Optional<InputStream> attachment(RawMail raw, int index) throws IOException {
+        RawMail.Opened opened = raw.open();
+        Optional<InputStream> part = Optional.empty();
+        try {
+            part = MailBody.leaf(open(raw, opened, new ArrayList<>()), index)
+                    .map(content -> new ClosingStream(content, opened));
+        } finally {
+            if (part.isEmpty()) {
+                opened.close();
+            }
+        }
+        return part;
     }
 
-    private static MimeMessage open(byte[] raw, List<String> notices) {
-        try (InputStream in = new SharedByteArrayInputStream(MimeBounds.bounded(raw, notices))) {
+    /** The message as it came, to be closed. */
+    public static InputStream whole(RawMail raw) throws IOException {
+        RawMail.Opened opened = raw.open();
+        return new ClosingStream(new SharedMail(opened, 0, raw.size()), opened);
+    }
+
+    /** Closes the message with its part. */
+    private static final class ClosingStream extends FilterInputStream {
+
+        private final RawMail.Opened opened;
+
+        ClosingStream(InputStream part, RawMail.Opened opened) {
+            super(part);
+            this.opened = opened;
+        }
+
+        @Override
+        public void close() throws IOException {
+            super.close();
+            opened.close();
+        }
+    }
+
+    private static <T> T within(RawMail raw, List<String> notices, Function<MimeMessage, T> look) {
+        try (RawMail.Opened opened = raw.open()) {
+            return look.apply(open(raw, opened, notices));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static MimeMessage open(RawMail raw, RawMail.Opened opened, List<String> notices) throws IOException {
+        long end = MimeBounds.end(raw, opened, notices);
+        Optional<byte[]> bytes = raw.inMemory();
+        try (InputStream in = bytes.isPresent()
+                ? new SharedByteArrayInputStream(bytes.get(), 0, (int) end)
+                : new SharedMail(opened, 0, end)) {
             return new MimeMessage(SESSION, in);
-        } catch (MessagingException | IOException e) {
+        } catch (MessagingException e) {
             notices.add("This message is damaged and could not be read as mail.");
             return new MimeMessage(SESSION);
         }

@@ -9,13 +9,12 @@ import java.time.LocalDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.squallnote.core.message.MailSpool;
 
 /**
  * Reads the messages of an mbox file (RFC 4155), one at a time, however large the file is.
@@ -49,12 +48,19 @@ public final class MboxReader {
      * Hands over each message.
      *
      * @param mbox read to its end, not closed
+     * @param spool takes messages that are too large for memory
      * @return how many messages were handed over
      * @throws IOException when reading fails; the messages before that were handed over
      */
-    public static long forEach(InputStream mbox, Consumer<MboxMessage> message) throws IOException {
+    public static long forEach(InputStream mbox, MailSpool spool, Consumer<MboxMessage> message) throws IOException {
+        try (RawMailWriter current = new RawMailWriter(spool)) {
+            return forEach(mbox, current, message);
+        }
+    }
+
+    private static long forEach(InputStream mbox, RawMailWriter current, Consumer<MboxMessage> message)
+            throws IOException {
         InputStream in = mbox instanceof BufferedInputStream ? mbox : new BufferedInputStream(mbox, 1 << 16);
-        Pieces current = new Pieces();
         byte[] line = new byte[LONGEST_LINE];
         Optional<Instant> deliveredAt = Optional.empty();
         boolean inMessage = false;
@@ -66,7 +72,8 @@ public final class MboxReader {
             boolean separator = atLineStart && afterEmptyLine && startsWith(line, length, FROM);
             if (separator) {
                 if (inMessage) {
-                    message.accept(current.taken(deliveredAt));
+                    boolean cut = current.cut();
+                    message.accept(new MboxMessage(current.take(), cut, deliveredAt));
                     count++;
                 }
                 deliveredAt =
@@ -80,7 +87,8 @@ public final class MboxReader {
             atLineStart = line[length - 1] == '\n';
         }
         if (inMessage) {
-            message.accept(current.taken(deliveredAt));
+            boolean cut = current.cut();
+            message.accept(new MboxMessage(current.take(), cut, deliveredAt));
             count++;
         }
         return count;
@@ -105,56 +113,6 @@ public final class MboxReader {
                     .toInstant(ZoneOffset.UTC));
         } catch (DateTimeParseException e) {
             return Optional.empty();
-        }
-    }
-
-    /** The bytes of a message as they come: a large one is copied once, not with each doubling. */
-    private static final class Pieces {
-
-        private static final int PIECE = 1 << 20;
-
-        private final List<byte[]> full = new ArrayList<>();
-        private byte[] last = new byte[16 * 1024];
-        private int used;
-        private int size;
-        private boolean cut;
-
-        void add(byte[] bytes, int from, int length) {
-            if (size + length > MailLimits.LARGEST_MESSAGE) {
-                cut = true;
-                return;
-            }
-            size += length;
-            int offset = from;
-            int left = length;
-            while (left > 0) {
-                if (used == last.length) {
-                    full.add(last);
-                    last = new byte[PIECE];
-                    used = 0;
-                }
-                int some = Math.min(left, last.length - used);
-                System.arraycopy(bytes, offset, last, used, some);
-                used += some;
-                offset += some;
-                left -= some;
-            }
-        }
-
-        MboxMessage taken(Optional<Instant> deliveredAt) {
-            byte[] whole = new byte[size];
-            int at = 0;
-            for (byte[] piece : full) {
-                System.arraycopy(piece, 0, whole, at, piece.length);
-                at += piece.length;
-            }
-            System.arraycopy(last, 0, whole, at, used);
-            MboxMessage message = new MboxMessage(whole, cut, deliveredAt);
-            full.clear();
-            used = 0;
-            size = 0;
-            cut = false;
-            return message;
         }
     }
 

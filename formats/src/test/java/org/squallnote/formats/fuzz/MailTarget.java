@@ -1,6 +1,10 @@
 package org.squallnote.formats.fuzz;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import org.squallnote.core.message.MailIdentity;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
@@ -16,8 +20,16 @@ public final class MailTarget {
         MailIdentity.rawDate(data);
         BaseSubject.of(mail.subject());
         for (ParsedMail.Attachment file : mail.attachments()) {
-            MailParser.attachment(data, file.index());
+            read(RawMail.of(data), file.index());
         }
         Targets.read(mail.from(), mail.subject(), mail.text());
+    }
+
+    private static void read(RawMail mail, int index) {
+        try (InputStream content = MailParser.attachment(mail, index).orElseGet(InputStream::nullInputStream)) {
+            content.transferTo(OutputStream.nullOutputStream());
+        } catch (IOException e) {
+            // What a file of a broken mail ends with; any other exception is a find.
+        }
     }
 }

@@ -13,7 +13,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 
 class MailParserTest {
 
@@ -67,12 +69,12 @@ class MailParserTest {
         assertThat(mail.attachments()).singleElement().satisfies(file -> {
             assertThat(file.name()).isEqualTo(".._quote.pdf");
             assertThat(file.type()).isEqualTo("application/pdf");
-            assertThat(MailParser.attachment(bytes(WHOLE), file.index()).orElseThrow())
-                    .asString()
-                    .isEqualTo("Hello");
+            assertThat(MailParser.attachment(RawMail.of(bytes(WHOLE)), file.index())
+                            .orElseThrow())
+                    .hasContent("Hello");
         });
         assertThat(mail.notices()).isEmpty();
-        assertThat(MailParser.html(bytes(WHOLE)).orElseThrow()).contains("<b>Ines</b>");
+        assertThat(MailParser.html(RawMail.of(bytes(WHOLE))).orElseThrow()).contains("<b>Ines</b>");
     }
 
     @Test
@@ -151,7 +153,7 @@ class MailParserTest {
     }
 
     @Test
-    void randomBytesNeverFail() {
+    void randomBytesNeverFail() throws IOException {
         for (long seed = 0; seed < 400; seed++) {
             Random random = new Random(seed);
             byte[] raw = bytes(WHOLE);
@@ -160,7 +162,9 @@ class MailParserTest {
             }
             ParsedMail mail = MailParser.parse(raw);
             assertThat(mail.text()).as("seed %d", seed).doesNotContain("\0");
-            mail.attachments().forEach(file -> MailParser.attachment(raw, file.index()));
+            for (ParsedMail.Attachment file : mail.attachments()) {
+                MailParser.attachment(RawMail.of(raw), file.index());
+            }
         }
     }
 
@@ -182,12 +186,14 @@ class MailParserTest {
 
         long count = MboxReader.forEach(
                 new ByteArrayInputStream(bytes(mbox)),
-                message -> messages.add(new String(message.raw(), StandardCharsets.UTF_8)));
+                MailSpool.inMemory(),
+                message -> messages.add(new String(message.raw().inMemory().orElseThrow(), StandardCharsets.UTF_8)));
 
         assertThat(count).isEqualTo(2);
         assertThat(messages.get(0)).startsWith("Subject: one").contains("\nFrom here on\nFrom the pier");
         assertThat(messages.get(1)).startsWith("Subject: two");
-        assertThat(MboxReader.forEach(new ByteArrayInputStream(bytes("nothing of the kind")), message -> {}))
+        assertThat(MboxReader.forEach(
+                        new ByteArrayInputStream(bytes("nothing of the kind")), MailSpool.inMemory(), message -> {}))
                 .isZero();
     }
 
@@ -232,7 +238,7 @@ class MailParserTest {
     }
 
     @Test
-    void filesOfAMailComeOutAsTheyWentIn() {
+    void filesOfAMailComeOutAsTheyWentIn() throws IOException {
         byte[] raw = new OutgoingMail(
                         "files@merrowquay.example",
                         new Party("Ines", "ines@merrowquay.example"),
@@ -250,8 +256,9 @@ class MailParserTest {
         ParsedMail mail = MailParser.parse(raw);
 
         assertThat(mail.attachments()).extracting(ParsedMail.Attachment::name).containsExactly("Pläne März.pdf");
-        assertThat(MailParser.attachment(raw, mail.attachments().get(0).index()))
-                .hasValueSatisfying(bytes -> assertThat(bytes).containsExactly(1, 2, 3));
+        assertThat(MailParser.attachment(
+                        RawMail.of(raw), mail.attachments().get(0).index()))
+                .hasValueSatisfying(content -> assertThat(content).hasBinaryContent(new byte[] {1, 2, 3}));
         assertThat(new String(raw, StandardCharsets.US_ASCII)).contains("Auto-Submitted: auto-replied");
     }
 
@@ -288,7 +295,7 @@ class MailParserTest {
         List<MboxMessage> messages = new ArrayList<>();
         String mbox = "From a@x.example Mon Mar  2 10:00:00 2026\nSubject: one\n\nx\n\n"
                 + "From b@x.example Tue Mar 3 11:00:00 +0000 2026\n\nx\n\nFrom nobody in particular\n\nx\n";
-        MboxReader.forEach(new ByteArrayInputStream(bytes(mbox)), messages::add);
+        MboxReader.forEach(new ByteArrayInputStream(bytes(mbox)), MailSpool.inMemory(), messages::add);
         assertThat(messages)
                 .extracting(
                         message -> message.deliveredAt().map(Instant::toString).orElse("none"))

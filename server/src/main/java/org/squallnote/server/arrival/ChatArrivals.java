@@ -19,6 +19,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.ChatConversations;
 import org.squallnote.server.live.LiveEvents;
@@ -33,6 +34,7 @@ import org.squallnote.store.message.ChatChange;
 import org.squallnote.store.message.Files;
 import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.message.Reaction;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
@@ -58,6 +60,7 @@ public class ChatArrivals {
     private final IntakeGate gate;
     private final LiveEvents live;
     private final UuidV7 ids;
+    private final RawMails rawMails;
 
     ChatArrivals(
             MessageStore messages,
@@ -68,7 +71,9 @@ public class ChatArrivals {
             Readings readings,
             IntakeGate gate,
             LiveEvents live,
-            UuidV7 ids) {
+            UuidV7 ids,
+            RawMails rawMails) {
+        this.rawMails = rawMails;
         this.messages = messages;
         this.sources = sources;
         this.assignment = assignment;
@@ -181,7 +186,7 @@ public class ChatArrivals {
         Found found = Readings.found(
                 reader, unread.party(), null, unread.nature(), unread.direction(), unread.sentAt(), reading);
         messages.insert(unread, found.wantedBy());
-        messages.insertRaw(source.owner(), unread.id(), event.raw().getBytes(StandardCharsets.UTF_8));
+        rawMails.keep(source.owner(), unread.id(), RawMail.of(event.raw().getBytes(StandardCharsets.UTF_8)));
         messages.found(source.owner(), unread.id(), found);
         readings.keep(reader, unread, reading);
         if (unread.direction() == Direction.OUTGOING) {

@@ -1,5 +1,7 @@
 package org.squallnote.server.arrival;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -19,6 +21,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.MailIdentity;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.formats.mail.ParsedMail;
@@ -32,6 +35,7 @@ import org.squallnote.store.message.Files;
 import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.Place;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.message.Recipients;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.message.Texts;
@@ -49,6 +53,7 @@ public class MailArrivals {
     private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
 
     private final MessageStore messages;
+    private final RawMails rawMails;
     private final MailThreads threads;
     private final ThreadTurns turns;
     private final AccountReaders readers;
@@ -58,6 +63,7 @@ public class MailArrivals {
 
     MailArrivals(
             MessageStore messages,
+            RawMails rawMails,
             MailThreads threads,
             ThreadTurns turns,
             AccountReaders readers,
@@ -65,6 +71,7 @@ public class MailArrivals {
             IntakeGate gate,
             UuidV7 ids) {
         this.messages = messages;
+        this.rawMails = rawMails;
         this.threads = threads;
         this.turns = turns;
         this.readers = readers;
@@ -200,8 +207,17 @@ public class MailArrivals {
     private static String identityOf(ArrivedMail arrived) {
         return arrived.mail()
                 .messageId()
-                .map(id -> MailIdentity.of(id, arrived.mail().from().address(), MailIdentity.rawDate(arrived.raw())))
-                .orElseGet(() -> MailIdentity.ofBytes(arrived.raw()));
+                .map(id -> MailIdentity.of(
+                        id, arrived.mail().from().address(), MailIdentity.rawDate(beginning(arrived.raw()))))
+                .orElseGet(() -> MailIdentity.ofBytes(arrived.raw().sha256()));
+    }
+
+    private static byte[] beginning(RawMail raw) {
+        try {
+            return raw.head(MailIdentity.LONGEST_HEADER);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private StoredMessage store(
@@ -214,7 +230,7 @@ public class MailArrivals {
         Found found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
         StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, list, found);
         messages.insert(message, found.wantedBy());
-        messages.insertRaw(origin.owner(), message.id(), arrived.raw());
+        rawMails.keep(origin.owner(), message.id(), arrived.raw());
         readings.keep(reader, message, reading);
         return message;
     }

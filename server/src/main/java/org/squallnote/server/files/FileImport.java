@@ -16,11 +16,13 @@ import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.MailSpool;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.MboxMessage;
 import org.squallnote.formats.mail.MboxReader;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.RawMailWriter;
 import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.problem.Refusal;
@@ -41,13 +43,15 @@ public class FileImport {
     private static final int FEW = 20;
 
     private final SourceStore sources;
+    private final MailSpool spool;
     private final MailArrivals arrivals;
     private final OwnerLocks locks;
     private final UuidV7 ids;
     private final Clock clock;
 
-    FileImport(SourceStore sources, MailArrivals arrivals, OwnerLocks locks, UuidV7 ids, Clock clock) {
+    FileImport(SourceStore sources, MailSpool spool, MailArrivals arrivals, OwnerLocks locks, UuidV7 ids, Clock clock) {
         this.sources = sources;
+        this.spool = spool;
         this.arrivals = arrivals;
         this.locks = locks;
         this.ids = ids;
@@ -68,15 +72,24 @@ public class FileImport {
         if (MboxReader.isMbox(start)) {
             readMbox(in, intaker);
         } else {
-            byte[] raw = in.readNBytes(MailLimits.LARGEST_MESSAGE);
-            boolean cut = raw.length == MailLimits.LARGEST_MESSAGE && in.read() >= 0;
-            ArrivedMail mail = arrived(new MboxMessage(raw, cut, Optional.empty()));
+            ArrivedMail mail = arrived(readOne(in));
             if (mail.mail().from().address().isEmpty() && mail.mail().sentAt().isEmpty()) {
                 throw Refusal.invalid("This is neither a mail message (.eml) nor an mbox file. Nothing was changed.");
             }
             intaker.store(intaker.read(List.of(mail)));
         }
         return intaker.result();
+    }
+
+    private MboxMessage readOne(InputStream in) throws IOException {
+        try (RawMailWriter writer = new RawMailWriter(spool)) {
+            byte[] some = new byte[1 << 16];
+            for (int length = in.read(some); length >= 0 && !writer.cut(); length = in.read(some)) {
+                writer.add(some, 0, length);
+            }
+            boolean cut = writer.cut();
+            return new MboxMessage(writer.take(), cut, Optional.empty());
+        }
     }
 
     /**
@@ -90,15 +103,15 @@ public class FileImport {
         try {
             List<ArrivedMail> collecting = batch;
             long[] bytes = {0};
-            MboxReader.forEach(in, message -> {
-                boolean full = bytes[0] + message.raw().length > BYTES_OF_A_BATCH || collecting.size() >= BATCH;
+            MboxReader.forEach(in, spool, message -> {
+                boolean full = bytes[0] + inMemory(message) > BYTES_OF_A_BATCH || collecting.size() >= BATCH;
                 if (full && !collecting.isEmpty()) {
                     hand(parsed, intaker.read(collecting), storing);
                     collecting.clear();
                     bytes[0] = 0;
                 }
                 collecting.add(arrived(message));
-                bytes[0] += message.raw().length;
+                bytes[0] += inMemory(message);
             });
         } finally {
             if (!batch.isEmpty()) {
@@ -107,6 +120,10 @@ public class FileImport {
             hand(parsed, intaker.read(List.of()), storing);
         }
         storing.join();
+    }
+
+    private static long inMemory(MboxMessage message) {
+        return message.raw().inMemory().map(bytes -> (long) bytes.length).orElse(0L);
     }
 
     private static void hand(

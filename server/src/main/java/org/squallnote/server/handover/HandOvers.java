@@ -1,5 +1,7 @@
 package org.squallnote.server.handover;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -13,6 +15,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.answer.Sending;
@@ -28,8 +31,7 @@ import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.thread.Threads;
 import org.squallnote.store.handover.HandOver;
 import org.squallnote.store.handover.HandOverStore;
-import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.source.Source;
@@ -42,7 +44,6 @@ public class HandOvers {
     private static final int LONGEST_ORIGINAL = 10_000_000;
 
     private final HandOverStore store;
-    private final MessageStore messages;
     private final Decisions decisions;
     private final Threads threads;
     private final Sending sending;
@@ -50,19 +51,20 @@ public class HandOvers {
     private final Outbox outbox;
     private final Commands commands;
     private final Clock clock;
+    private final RawMails rawMails;
 
     HandOvers(
             HandOverStore store,
-            MessageStore messages,
             Decisions decisions,
             Threads threads,
             Sending sending,
             SourceSecrets secrets,
             Outbox outbox,
             Commands commands,
-            Clock clock) {
+            Clock clock,
+            RawMails rawMails) {
+        this.rawMails = rawMails;
         this.store = store;
-        this.messages = messages;
         this.decisions = decisions;
         this.threads = threads;
         this.sending = sending;
@@ -121,11 +123,18 @@ public class HandOvers {
     }
 
     private Optional<OutgoingMail.Attachment> original(SignedIn me, StoredMessage message) {
-        return messages.raw(me.accountId(), message.id())
-                .map(RawMessage::raw)
-                .filter(raw -> message.channel() == Channel.MAIL && raw.length <= LONGEST_ORIGINAL)
+        return rawMails.of(me.accountId(), message.id())
+                .filter(raw -> message.channel() == Channel.MAIL && raw.size() <= LONGEST_ORIGINAL)
                 .filter(raw -> !message.files().list().isEmpty())
-                .map(raw -> new OutgoingMail.Attachment("original.eml", "application/octet-stream", raw));
+                .map(raw -> new OutgoingMail.Attachment("original.eml", "application/octet-stream", whole(raw)));
+    }
+
+    private static byte[] whole(RawMail raw) {
+        try {
+            return raw.head(LONGEST_ORIGINAL);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private static String forwarded(SignedIn me, StoredMessage message) {

@@ -1,5 +1,7 @@
 package org.squallnote.server.message;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.time.Duration;
@@ -17,6 +19,8 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.io.InputStreamResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -31,6 +35,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.formats.html.SafeHtml;
@@ -51,7 +56,7 @@ import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.Files;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.settings.PartyRule;
 import org.squallnote.store.source.ChatRoom;
@@ -76,6 +81,7 @@ class MessageController {
     private final Taking taking;
     private final Senders senders;
     private final SecureRandom random = new SecureRandom();
+    private final RawMails rawMails;
 
     MessageController(
             MessageStore messages,
@@ -87,7 +93,9 @@ class MessageController {
             Readings readings,
             Proposals proposals,
             Taking taking,
-            Senders senders) {
+            Senders senders,
+            RawMails rawMails) {
+        this.rawMails = rawMails;
         this.messages = messages;
         this.sources = sources;
         this.followUps = followUps;
@@ -233,7 +241,7 @@ class MessageController {
     @GetMapping(path = "/api/messages/{id}/html", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> html(
             @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
-        byte[] raw = raw(me, id);
+        RawMail raw = raw(me, id);
         SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(id, raw), pictures);
         byte[] nonceBytes = new byte[16];
         random.nextBytes(nonceBytes);
@@ -255,7 +263,7 @@ class MessageController {
     }
 
     /** Where the pictures that came with a message are served; the message is read once, however many it shows. */
-    private static Function<String, Optional<String>> pictures(UUID id, byte[] raw) {
+    private static Function<String, Optional<String>> pictures(UUID id, RawMail raw) {
         Map<String, String> addresses = new HashMap<>();
         for (ParsedMail.Attachment file : MailParser.parse(raw).attachments()) {
             if (file.type().startsWith("image/") && HARMLESS.contains(file.type())) {
@@ -268,16 +276,17 @@ class MessageController {
     }
 
     @GetMapping("/api/messages/{id}/files/{index}")
-    ResponseEntity<byte[]> file(
+    ResponseEntity<Resource> file(
             @Me SignedIn me,
             @PathVariable UUID id,
             @PathVariable int index,
-            @RequestParam(defaultValue = "false") boolean view) {
+            @RequestParam(defaultValue = "false") boolean view)
+            throws IOException {
         Files.StoredFile file = get(me, id).files().list().stream()
                 .filter(candidate -> candidate.index() == index)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("file"));
-        byte[] bytes = MailParser.attachment(raw(me, id), index)
+        InputStream content = MailParser.attachment(raw(me, id), index)
                 .orElseThrow(() -> Refusal.invalid(
                         "This file is damaged and cannot be opened. The message itself is kept as it came."));
         boolean inline = view && HARMLESS.contains(file.type());
@@ -286,16 +295,18 @@ class MessageController {
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(inline, file.name()))
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(1)).cachePrivate())
                 .contentType(inline ? MediaType.parseMediaType(file.type()) : MediaType.APPLICATION_OCTET_STREAM)
-                .body(bytes);
+                .body(new InputStreamResource(content));
     }
 
     /** The message as it came, as an .eml file. */
     @GetMapping(path = "/api/messages/{id}/source", produces = "message/rfc822")
-    ResponseEntity<byte[]> source(@Me SignedIn me, @PathVariable UUID id) {
+    ResponseEntity<Resource> source(@Me SignedIn me, @PathVariable UUID id) throws IOException {
+        RawMail raw = raw(me, id);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(false, "message.eml"))
                 .contentType(MediaType.parseMediaType("message/rfc822"))
-                .body(raw(me, id));
+                .contentLength(raw.size())
+                .body(new InputStreamResource(MailParser.whole(raw)));
     }
 
     private static String disposition(boolean inline, String name) {
@@ -307,11 +318,11 @@ class MessageController {
         return messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
     }
 
-    private byte[] raw(SignedIn me, UUID id) {
+    private RawMail raw(SignedIn me, UUID id) {
         if (get(me, id).channel() != Channel.MAIL) {
             throw Refusal.notFound("mail");
         }
-        return messages.raw(me.accountId(), id).map(RawMessage::raw).orElseThrow(() -> Refusal.notFound("message"));
+        return rawMails.of(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
     }
 
     private static DraftView view(Draft draft) {

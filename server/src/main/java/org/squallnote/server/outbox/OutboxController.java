@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
@@ -121,7 +122,7 @@ class OutboxController {
                                 .raw());
                 arrivals.takeIn(
                         new MailArrivals.Origin(me.accountId(), entry.sourceId(), "", 0, true, false),
-                        List.of(new ArrivedMail(0, clock.instant(), raw, MailParser.parse(raw))));
+                        List.of(new ArrivedMail(0, clock.instant(), RawMail.of(raw), MailParser.parse(raw))));
                 outbox.add(
                         me.accountId(),
                         entry.sourceId(),

@@ -12,6 +12,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.arrival.MailArrivals;
@@ -26,8 +27,7 @@ import org.squallnote.sources.mail.ArrivedMail;
 import org.squallnote.sources.mail.MailAt;
 import org.squallnote.sources.mail.MailCourier;
 import org.squallnote.sources.mail.MailSettings;
-import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.outbox.OutboxEntry;
 import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.outbox.OutboxState;
@@ -54,7 +54,7 @@ public final class OutboxRunner implements AutoCloseable {
             Outbox outbox,
             OwnerLocks locks,
             MailArrivals arrivals,
-            MessageStore messages,
+            RawMails rawMails,
             SourceSecrets secrets,
             LiveEvents live,
             Clock clock,
@@ -288,7 +288,7 @@ public final class OutboxRunner implements AutoCloseable {
             tools.arrivals()
                     .takeIn(
                             new MailArrivals.Origin(source.owner(), source.id(), "", 0, true, false),
-                            List.of(new ArrivedMail(0, now, raw, mail)));
+                            List.of(new ArrivedMail(0, now, RawMail.of(raw), mail)));
             if (tools.secrets().mailSettings(source).sent().isPresent()) {
                 tools.outbox()
                         .add(
@@ -431,8 +431,7 @@ public final class OutboxRunner implements AutoCloseable {
                 uid,
                 Optional.of(move.messageId()).filter(text -> !text.isEmpty()),
                 () -> Optional.ofNullable(entry.messageId())
-                        .flatMap(id -> tools.messages().raw(source.owner(), id))
-                        .map(RawMessage::raw));
+                        .flatMap(id -> tools.rawMails().of(source.owner(), id)));
     }
 
     private void mark(OutboxEntry entry, boolean read) {

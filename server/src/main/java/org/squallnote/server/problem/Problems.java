@@ -1,5 +1,6 @@
 package org.squallnote.server.problem;
 
+import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.util.Map;
 import java.util.TreeMap;
@@ -18,6 +19,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.squallnote.store.StaleVersionException;
+import org.squallnote.store.content.DamagedContentException;
 
 /** Turns exceptions into problem details, in one place. */
 @RestControllerAdvice
@@ -71,6 +73,20 @@ public class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.UNPROCESSABLE_CONTENT,
                 "A date, a number or a text in this is larger than can be kept. Nothing was changed.");
+    }
+
+    /** A file beside the database is gone or is not what it was. */
+    @ExceptionHandler({DamagedContentException.class, UncheckedIOException.class})
+    public ProblemDetail damaged(Exception problem) {
+        boolean damaged =
+                problem instanceof DamagedContentException || problem.getCause() instanceof DamagedContentException;
+        if (!damaged) {
+            return unforeseen(problem);
+        }
+        LOG.error("A file of the data folder is damaged", problem);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "The file with this message's attachments is missing or damaged on the disk of this application. Its text, the follow-ups and the thread are safe. The message itself is still where it came from; whoever runs this application can put the folder \"content\" back from a copy.");
     }
 
     /** Everything unforeseen. */

@@ -1,10 +1,13 @@
 package org.squallnote.server.reading;
 
+import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.WantedBy;
@@ -17,10 +20,11 @@ import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.formats.mail.MailParser;
+import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMessage;
+import org.squallnote.store.message.RawMails;
 import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.settings.PartyRule;
@@ -31,13 +35,17 @@ import org.squallnote.store.source.SourceStore;
 @Component
 public class Readings {
 
+    private static final Logger LOG = LoggerFactory.getLogger(Readings.class);
+
     private static final int LONGEST_ASK = 900;
 
     private final MessageStore messages;
     private final SourceStore sources;
     private final ReadingStore store;
+    private final RawMails rawMails;
 
-    Readings(MessageStore messages, SourceStore sources, ReadingStore store) {
+    Readings(MessageStore messages, SourceStore sources, ReadingStore store, RawMails rawMails) {
+        this.rawMails = rawMails;
         this.messages = messages;
         this.sources = sources;
         this.store = store;
@@ -61,9 +69,20 @@ public class Readings {
             Optional<ChatRoom> room = Optional.ofNullable(message.roomId()).flatMap(id -> sources.room(owner, id));
             return ReadableMessage.chat(message, room, answersMine(owner, message));
         }
-        byte[] raw = messages.raw(owner, message.id()).map(RawMessage::raw).orElse(new byte[0]);
-        return ReadableMessage.mail(
-                MailParser.parse(raw), message.body(), message.sentAt(), answersMine(owner, message));
+        Optional<ParsedMail> mail = parsed(owner, message.id());
+        return mail.isEmpty()
+                ? ReadableMessage.letter(message)
+                : ReadableMessage.mail(mail.get(), message.body(), message.sentAt(), answersMine(owner, message));
+    }
+
+    /** The mail as it came; absent when its file is damaged, for then what stands in its row has to do. */
+    private Optional<ParsedMail> parsed(UUID owner, UUID id) {
+        try {
+            return rawMails.of(owner, id).map(MailParser::parse);
+        } catch (UncheckedIOException e) {
+            LOG.warn("Message {} is read by what the database holds of it", id, e);
+            return Optional.empty();
+        }
     }
 
     /** Whether the message that this one answers is mine. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.MailSpool;
 import org.squallnote.server.arrival.ChatArrivals;
 import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
@@ -39,6 +40,7 @@ class SourceJournals {
     private final ChatArrivals chatArrivals;
     private final OwnerLocks locks;
     private final LiveEvents live;
+    private final MailSpool spool;
 
     SourceJournals(
             SourceStore sources,
@@ -46,7 +48,9 @@ class SourceJournals {
             MailArrivals mailArrivals,
             ChatArrivals chatArrivals,
             OwnerLocks locks,
-            LiveEvents live) {
+            LiveEvents live,
+            MailSpool spool) {
+        this.spool = spool;
         this.sources = sources;
         this.messages = messages;
         this.mailArrivals = mailArrivals;
@@ -82,6 +86,11 @@ class SourceJournals {
                                 owner,
                                 id,
                                 new Cursor(scope(source, folder), uidValidity, String.valueOf(highestModSeq))));
+            }
+
+            @Override
+            public MailSpool spool() {
+                return spool;
             }
 
             @Override

@@ -1,6 +1,7 @@
 package org.squallnote.sources.mail;
 
 import java.time.Instant;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.ParsedMail;
 
 /**
@@ -10,4 +11,4 @@ import org.squallnote.formats.mail.ParsedMail;
  * @param receivedAt the server's internal date
  * @param raw its bytes
  */
-public record ArrivedMail(long uid, Instant receivedAt, byte[] raw, ParsedMail mail) {}
+public record ArrivedMail(long uid, Instant receivedAt, RawMail raw, ParsedMail mail) {}

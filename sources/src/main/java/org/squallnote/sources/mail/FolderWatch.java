@@ -4,6 +4,8 @@ import jakarta.mail.Folder;
 import jakarta.mail.MessagingException;
 import jakarta.mail.event.MessageCountAdapter;
 import jakarta.mail.event.MessageCountEvent;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -28,9 +30,11 @@ import org.eclipse.angus.mail.imap.ResyncData;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.RawMailWriter;
 import org.squallnote.sources.Backoff;
 
 /**
@@ -261,13 +265,15 @@ final class FolderWatch implements Runnable {
                 batch.add(uid);
                 bytes += size;
             }
-            List<Long> whole = batch.stream()
-                    .filter(uid -> sizes.getOrDefault(uid, 0L) <= MailLimits.LARGEST_MESSAGE)
+            List<Long> small = batch.stream()
+                    .filter(uid -> sizes.getOrDefault(uid, 0L) <= RawMail.LARGEST_IN_MEMORY)
                     .toList();
-            List<Long> large =
-                    batch.stream().filter(uid -> !whole.contains(uid)).toList();
-            fetchAndSave(commands, validity, whole, MailLimits.LARGEST_MESSAGE);
-            fetchAndSave(commands, validity, large, BEGINNING_OF_LARGE);
+            fetchAndSave(commands, validity, small);
+            for (Long uid : batch) {
+                if (!small.contains(uid)) {
+                    fetchLarge(commands, validity, uid, sizes.getOrDefault(uid, 0L));
+                }
+            }
             known.addAll(batch);
             done += batch.size();
         }
@@ -276,21 +282,48 @@ final class FolderWatch implements Runnable {
         }
     }
 
-    private void fetchAndSave(ImapCommands commands, long validity, List<Long> uids, int most)
-            throws MessagingException {
+    private void fetchAndSave(ImapCommands commands, long validity, List<Long> uids) throws MessagingException {
         if (uids.isEmpty()) {
             return;
         }
         List<ArrivedMail> batch = new ArrayList<>();
-        for (ImapCommands.Fetched fetched : commands.fetch(uids, most)) {
-            Instant receivedAt = Optional.of(fetched.receivedAt())
-                    .filter(at -> at.isAfter(Instant.EPOCH))
-                    .orElse(since.atStartOfDay(ZoneOffset.UTC).toInstant());
-            ParsedMail parsed = MailParser.parse(fetched.raw());
-            ParsedMail mail = most < MailLimits.LARGEST_MESSAGE ? parsed.noting(MailLimits.CUT_NOTICE) : parsed;
-            batch.add(new ArrivedMail(fetched.uid(), receivedAt, fetched.raw(), mail));
+        List<Long> largerThanSaid = new ArrayList<>();
+        for (ImapCommands.Fetched fetched : commands.fetch(uids, RawMail.LARGEST_IN_MEMORY + 1)) {
+            if (fetched.raw().size() > RawMail.LARGEST_IN_MEMORY) {
+                largerThanSaid.add(fetched.uid());
+            } else {
+                batch.add(arrived(fetched.uid(), fetched.receivedAt(), fetched.raw(), false));
+            }
         }
         saveEach(validity, batch);
+        for (Long uid : largerThanSaid) {
+            fetchLarge(commands, validity, uid, 0);
+        }
+    }
+
+    /** A large message goes to a file while it comes; of one that is too large only the beginning is asked for. */
+    private void fetchLarge(ImapCommands commands, long validity, long uid, long size) throws MessagingException {
+        boolean tooLarge = size > MailLimits.LARGEST_MESSAGE;
+        try (RawMailWriter writer = new RawMailWriter(journal.spool())) {
+            long most = tooLarge ? BEGINNING_OF_LARGE : MailLimits.LARGEST_MESSAGE + 1L;
+            Optional<Instant> receivedAt = commands.fetchPieces(uid, most, writer::add);
+            if (receivedAt.isPresent()) {
+                boolean cut = tooLarge || writer.cut();
+                saveEach(validity, List.of(arrived(uid, receivedAt.get(), writer.take(), cut)));
+            }
+        } catch (IOException | UncheckedIOException e) {
+            if (unreadable.add(uid)) {
+                LOG.error("Message {} of {} could not be kept and is left on the server", uid, folderName, e);
+            }
+        }
+    }
+
+    private ArrivedMail arrived(long uid, Instant atServer, RawMail raw, boolean cut) {
+        Instant receivedAt = Optional.of(atServer)
+                .filter(at -> at.isAfter(Instant.EPOCH))
+                .orElse(since.atStartOfDay(ZoneOffset.UTC).toInstant());
+        ParsedMail parsed = MailParser.parse(raw);
+        return new ArrivedMail(uid, receivedAt, raw, cut ? parsed.noting(MailLimits.CUT_NOTICE) : parsed);
     }
 
     /** Puts a batch down; where one message spoils it, the others still arrive. */

@@ -1,6 +1,7 @@
 package org.squallnote.sources.mail;
 
 import jakarta.mail.MessagingException;
+import java.io.IOException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -25,6 +26,7 @@ import org.eclipse.angus.mail.imap.protocol.UID;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.squallnote.core.message.RawMail;
 
 /**
  * The IMAP commands that reading needs, by UID and on exact bytes (RFC 3501 section 6.4). Nothing here parses an
@@ -33,6 +35,9 @@ import org.slf4j.LoggerFactory;
 final class ImapCommands {
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d-MMM-yyyy", Locale.ENGLISH);
+
+    /** Of a large message so much is asked for at once, in bytes. */
+    private static final int PIECE = 1024 * 1024;
 
     private static final Logger LOG = LoggerFactory.getLogger(ImapCommands.class);
 
@@ -43,7 +48,7 @@ final class ImapCommands {
     }
 
     /** A message's bytes and the date the server received it. */
-    record Fetched(long uid, Instant receivedAt, byte[] raw) {}
+    record Fetched(long uid, Instant receivedAt, RawMail raw) {}
 
     /** UIDs of messages received on or after the day. */
     List<Long> searchSince(LocalDate day) throws MessagingException {
@@ -123,11 +128,48 @@ final class ImapCommands {
                 BODY body = fetch.getItem(BODY.class);
                 ByteArray bytes = body == null ? null : body.getByteArray();
                 if (uid != null && bytes != null) {
-                    fetched.add(new Fetched(uid.uid, receivedAt(fetch), bytes.getNewBytes()));
+                    fetched.add(new Fetched(uid.uid, receivedAt(fetch), RawMail.of(bytes.getNewBytes())));
                 }
             }
         }
         return fetched;
+    }
+
+    /** Takes the bytes of a message piece by piece. */
+    interface PieceTaker {
+        void take(byte[] bytes, int from, int length) throws IOException;
+    }
+
+    /**
+     * The bytes of a large message, piece by piece.
+     *
+     * @param most how many bytes
+     * @return when the server received it; absent when it is not there any more
+     */
+    Optional<Instant> fetchPieces(long uid, long most, PieceTaker taker) throws MessagingException, IOException {
+        Optional<Instant> receivedAt = Optional.empty();
+        int length = PIECE;
+        for (long from = 0; length == PIECE && from < most; from += length) {
+            length = 0;
+            String command = "UID FETCH " + uid + " (UID INTERNALDATE BODY.PEEK[]<" + from + "." + PIECE + ">)";
+            for (Response response : execute(command, null)) {
+                if (response instanceof FetchResponse fetch && isOf(fetch, uid)) {
+                    BODY body = fetch.getItem(BODY.class);
+                    ByteArray bytes = body == null ? null : body.getByteArray();
+                    if (bytes != null) {
+                        taker.take(bytes.getBytes(), bytes.getStart(), bytes.getCount());
+                        length = bytes.getCount();
+                        receivedAt = Optional.of(receivedAt(fetch));
+                    }
+                }
+            }
+        }
+        return receivedAt;
+    }
+
+    private static boolean isOf(FetchResponse fetch, long uid) {
+        UID item = fetch.getItem(UID.class);
+        return item != null && item.uid == uid;
     }
 
     private static Instant receivedAt(FetchResponse fetch) {

@@ -1,8 +1,8 @@
 package org.squallnote.sources.mail;
 
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.squallnote.core.message.RawMail;
 
 /**
  * A mail on a server: where it was last seen, and how to know it again.
@@ -13,10 +13,10 @@ import java.util.function.Supplier;
  * @param raw its bytes, asked for only where they have to prove which of several it is
  */
 public record MailAt(
-        String folder, long uidValidity, long uid, Optional<String> messageId, Supplier<Optional<byte[]>> raw) {
+        String folder, long uidValidity, long uid, Optional<String> messageId, Supplier<Optional<RawMail>> raw) {
 
-    /** Whether these are its bytes. Without any to compare nothing is proved. */
-    boolean isProvedBy(byte[] found) {
-        return raw.get().filter(own -> Arrays.equals(own, found)).isPresent();
+    /** Whether bytes with this SHA-256 are its own. Without any to compare nothing is proved. */
+    boolean isProvedBy(String sha256) {
+        return raw.get().filter(own -> own.sha256().equals(sha256)).isPresent();
     }
 }

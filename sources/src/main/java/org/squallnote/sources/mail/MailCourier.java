@@ -7,6 +7,8 @@ import jakarta.mail.Message;
 import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import jakarta.mail.util.SharedByteArrayInputStream;
+import java.io.IOException;
+import java.security.MessageDigest;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
@@ -18,6 +20,8 @@ import org.eclipse.angus.mail.imap.IMAPStore;
 import org.eclipse.angus.mail.smtp.SMTPAddressFailedException;
 import org.eclipse.angus.mail.smtp.SMTPSendFailedException;
 import org.eclipse.angus.mail.smtp.SMTPTransport;
+import org.squallnote.core.message.RawMail;
+import org.squallnote.core.message.Sha256;
 import org.squallnote.formats.mail.MailLimits;
 
 /** Does on a mail account's servers what the outbox asks for. Each method opens and closes its own connection. */
@@ -270,17 +274,24 @@ public final class MailCourier {
     }
 
     private static Optional<Long> provedBySize(ImapCommands commands, MailAt mail) throws MessagingException {
-        Optional<byte[]> raw = mail.raw().get();
-        return raw.isEmpty() ? Optional.empty() : proved(commands, commands.searchSize(raw.get().length), mail);
+        Optional<RawMail> raw = mail.raw().get();
+        return raw.isEmpty()
+                ? Optional.empty()
+                : proved(commands, commands.searchSize(raw.get().size()), mail);
     }
 
     private static Optional<Long> proved(ImapCommands commands, List<Long> candidates, MailAt mail)
             throws MessagingException {
         for (Long uid : candidates.subList(0, Math.min(candidates.size(), MOST_COMPARED))) {
-            for (ImapCommands.Fetched fetched : commands.fetch(List.of(uid), MailLimits.LARGEST_MESSAGE)) {
-                if (mail.isProvedBy(fetched.raw())) {
+            MessageDigest digest = Sha256.digest();
+            try {
+                if (commands.fetchPieces(uid, MailLimits.LARGEST_MESSAGE, digest::update)
+                                .isPresent()
+                        && mail.isProvedBy(Sha256.hex(digest))) {
                     return Optional.of(uid);
                 }
+            } catch (IOException e) {
+                throw new MessagingException("The message could not be compared", e);
             }
         }
         return Optional.empty();

@@ -22,6 +22,8 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.message.MailSpool;
+import org.squallnote.core.message.RawMail;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.SyncStatus;
 import org.squallnote.standins.mail.MailStandIn;
@@ -238,6 +240,22 @@ class MailSyncTest {
                 .isNotInstanceOf(MailCourier.Sending.Taken.class);
     }
 
+    @Test
+    void aLargeMailGoesToAFileWhileItComes() throws Exception {
+        String pieces = "A line of a large file that somebody sent.\r\n".repeat(60_000);
+        put("INBOX", "small", Instant.now());
+        byte[] large = (new String(raw("large"), StandardCharsets.UTF_8) + pieces).getBytes(StandardCharsets.UTF_8);
+        server.put(ADDRESS, "INBOX", large, Instant.now());
+        put("INBOX", "last", Instant.now());
+        try (MailSync sync = sync()) {
+            sync.start();
+            awaitLive();
+        }
+        assertThat(journal.ids()).containsExactlyInAnyOrder("small", "large", "last");
+        assertThat(journal.spooled).isEqualTo(1);
+        assertThat(journal.sums).containsEntry("large", RawMail.of(large).sha256());
+    }
+
     private MailSync sync() {
         return new MailSync(account(), SINCE, journal, journal);
     }
@@ -288,6 +306,8 @@ class MailSyncTest {
         private final BlockingQueue<String> statuses = new LinkedBlockingQueue<>();
         private volatile String refuses = "";
         private volatile int saves;
+        private volatile int spooled;
+        private final Map<String, String> sums = new ConcurrentHashMap<>();
 
         Set<String> ids() {
             return Set.copyOf(idByPlace.values());
@@ -315,6 +335,14 @@ class MailSyncTest {
         public void markComplete(String folder, long uidValidity, long highestModSeq) {}
 
         @Override
+        public MailSpool spool() {
+            return () -> {
+                spooled++;
+                return MailSpool.inMemory().begin();
+            };
+        }
+
+        @Override
         public synchronized void save(String folder, long uidValidity, List<ArrivedMail> batch) {
             if (batch.stream().anyMatch(mail -> mail.mail().subject().equals(refuses))) {
                 throw new IllegalStateException("Refused by the test");
@@ -323,6 +351,7 @@ class MailSyncTest {
             for (ArrivedMail mail : batch) {
                 String id = mail.mail().subject();
                 idByPlace.put(folder + " " + uidValidity + " " + mail.uid(), id);
+                sums.put(id, mail.raw().sha256());
                 arrived.add(id);
             }
         }
@@ -375,7 +404,8 @@ class MailSyncTest {
         byte[] second =
                 server.messages(ADDRESS, "Archive").get(1).getInputStream().readAllBytes();
         assertThat(new String(second, StandardCharsets.UTF_8)).startsWith("second");
-        MailAt known = new MailAt("Archive", 7, 7, Optional.of("twin@x"), () -> Optional.of(bytesOf("twin", "second")));
+        MailAt known = new MailAt(
+                "Archive", 7, 7, Optional.of("twin@x"), () -> Optional.of(RawMail.of(bytesOf("twin", "second"))));
         assertThat(courier.move(known, "INBOX")).isPresent();
         assertThat(textsIn("INBOX")).containsExactly("second");
     }

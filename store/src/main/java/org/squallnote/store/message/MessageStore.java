@@ -43,12 +43,6 @@ public interface MessageStore {
             + " #{m.correction}, #{m.edited}, #{m.removed}, #{m.version}, #{wantedBy})")
     void insert(@Param("m") StoredMessage message, @Param("wantedBy") @Nullable LocalDateTime wantedBy);
 
-    @Insert("insert into message_raw (message_id, owner, raw) values (#{id}, #{owner}, #{raw})")
-    void insertRaw(@Param("owner") UUID owner, @Param("id") UUID id, @Param("raw") byte[] raw);
-
-    @Select("select raw from message_raw where owner = #{owner} and message_id = #{id}")
-    Optional<RawMessage> raw(@Param("owner") UUID owner, @Param("id") UUID id);
-
     @Select("select * from message where owner = #{owner} and id = #{id}")
     @ResultMap("org.squallnote.store.message.StoredMessage")
     Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);
