@@ -2,9 +2,12 @@ package org.squallnote.e2e;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -15,13 +18,17 @@ final class PackagedJar {
 
     private static final Path FOLDER = Path.of("target", "app").toAbsolutePath();
 
+    private static final Path LOCK = Path.of("target", "app.lock").toAbsolutePath();
+
     private PackagedJar() {}
 
     /** How the application is started, up to its arguments. */
     static synchronized List<String> command() {
         Path jar = FOLDER.resolve("squallnote.jar");
         Path archive = FOLDER.resolve("squallnote.jsa");
-        try {
+        // Tests run in two processes; the first one prepares it for both.
+        try (FileChannel file = FileChannel.open(LOCK, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock held = file.lock()) {
             Path packaged = Path.of(System.getProperty("squallnote.jar"));
             if (!isLaterThan(archive, packaged)) {
                 takeApart(packaged, jar, archive);
