@@ -24,7 +24,7 @@ import org.squallnote.server.Squallnote;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.files.FileImport;
-import org.squallnote.store.account.Account;
+import org.squallnote.core.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /** Prints the figures that are promised, each beside what it is measured against. */

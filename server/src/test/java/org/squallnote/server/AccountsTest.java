@@ -12,8 +12,8 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.store.account.Account;
 import tools.jackson.databind.JsonNode;
 
 class AccountsTest extends ServerTest {

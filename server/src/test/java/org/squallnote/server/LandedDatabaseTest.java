@@ -24,10 +24,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** Starts the application on the database that the first landed version left, and finds everything in it. */

@@ -20,12 +20,12 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.test.context.TestPropertySource;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.standins.chat.Homeserver;
 import org.squallnote.standins.mail.MailStandIn;
-import org.squallnote.store.account.Account;
-import org.squallnote.store.source.Source;
 import tools.jackson.databind.JsonNode;
 
 /** With real engines against the stand-ins: what is decided here happens there, once. */

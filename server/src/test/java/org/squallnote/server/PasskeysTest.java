@@ -10,9 +10,9 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.account.Passkey;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.store.account.Account;
-import org.squallnote.store.account.Passkey;
 import org.squallnote.store.account.PasskeyStore;
 import tools.jackson.databind.JsonNode;
 

@@ -6,8 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.store.account.Account;
-import org.squallnote.store.account.Passkey;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.account.Passkey;
 import org.squallnote.store.account.PasskeyStore;
 import org.squallnote.store.account.SecondFactorStore;
 

@@ -6,13 +6,13 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.draft.Draft;
+import org.squallnote.core.draft.DraftFile;
+import org.squallnote.core.handover.HandOver;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.turn.Facts;
-import org.squallnote.store.draft.Draft;
-import org.squallnote.store.draft.DraftFile;
 import org.squallnote.store.draft.DraftFileStore;
 import org.squallnote.store.draft.DraftStore;
-import org.squallnote.store.handover.HandOver;
 import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.reading.ReadingStore;
 

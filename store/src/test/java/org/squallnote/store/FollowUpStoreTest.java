@@ -6,13 +6,13 @@ import java.time.LocalTime;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
-import org.squallnote.core.intake.Decision;
-import org.squallnote.store.followup.FollowUp;
-import org.squallnote.store.followup.FollowUpLink;
-import org.squallnote.store.followup.FollowUpOrigin;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.StoredMessage;
 
 class FollowUpStoreTest extends StoreTest {
 

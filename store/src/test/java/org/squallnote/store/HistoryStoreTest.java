@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.store.history.Command;
-import org.squallnote.store.history.HistoryEntry;
-import org.squallnote.store.history.HistoryLine;
+import org.squallnote.core.history.Command;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.HistoryLine;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.store.history.HistoryStore;
-import org.squallnote.store.history.SubjectType;
 
 class HistoryStoreTest extends StoreTest {
 

@@ -7,18 +7,18 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.intake.IntakeCount;
+import org.squallnote.core.intake.IntakeKind;
+import org.squallnote.core.intake.IntakeRow;
+import org.squallnote.core.message.ChatChange;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Found;
 import org.squallnote.core.message.Nature;
-import org.squallnote.store.message.ChatChange;
-import org.squallnote.store.message.Found;
-import org.squallnote.store.message.IntakeCount;
-import org.squallnote.store.message.IntakeKind;
-import org.squallnote.store.message.IntakeRow;
-import org.squallnote.store.message.Place;
-import org.squallnote.store.message.Reaction;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.message.ThreadingRow;
+import org.squallnote.core.message.Place;
+import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.ThreadingRow;
 
 class MessageStoreTest extends StoreTest {
 

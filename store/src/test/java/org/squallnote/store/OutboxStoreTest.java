@@ -6,10 +6,10 @@ import java.time.Instant;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.core.intake.Decision;
-import org.squallnote.store.outbox.OutboxEntry;
-import org.squallnote.store.outbox.OutboxKind;
-import org.squallnote.store.outbox.OutboxState;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.outbox.OutboxEntry;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.outbox.OutboxState;
 import org.squallnote.store.outbox.OutboxStore;
 
 class OutboxStoreTest extends StoreTest {

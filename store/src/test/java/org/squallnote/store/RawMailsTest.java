@@ -20,14 +20,14 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.store.content.ContentFiles;
 import org.squallnote.store.content.DamagedContentException;
 import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.message.RawMails;
-import org.squallnote.store.message.StoredMessage;
 
 class RawMailsTest extends StoreTest {
 

@@ -7,21 +7,21 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.squallnote.core.category.Category;
 import org.squallnote.core.category.Hue;
+import org.squallnote.core.message.Asks;
+import org.squallnote.core.phrase.SavedPhrase;
 import org.squallnote.core.recipe.Conditions;
+import org.squallnote.core.recipe.Recipe;
 import org.squallnote.core.recipe.Steps;
-import org.squallnote.store.category.Category;
+import org.squallnote.core.settings.AccountSettings;
+import org.squallnote.core.settings.PartyRule;
+import org.squallnote.core.settings.SettingsRow;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.installation.InstallationStore;
-import org.squallnote.store.message.Asks;
 import org.squallnote.store.phrase.PhraseStore;
-import org.squallnote.store.phrase.SavedPhrase;
 import org.squallnote.store.preference.PreferenceStore;
-import org.squallnote.store.recipe.Recipe;
 import org.squallnote.store.recipe.RecipeStore;
-import org.squallnote.store.settings.AccountSettings;
-import org.squallnote.store.settings.PartyRule;
-import org.squallnote.store.settings.SettingsRow;
 import org.squallnote.store.settings.SettingsStore;
 
 /** What an account has set: categories, phrases, recipes, rules, settings by name. */

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.squallnote.store.message.Parties;
-import org.squallnote.store.source.ChatGap;
-import org.squallnote.store.source.ChatRoom;
-import org.squallnote.store.source.Cursor;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
+import org.squallnote.core.message.Parties;
+import org.squallnote.core.source.ChatGap;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.source.Cursor;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 
 class SourceStoreTest extends StoreTest {
 

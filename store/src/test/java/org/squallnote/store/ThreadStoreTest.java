@@ -9,14 +9,14 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.thread.Awaiting;
+import org.squallnote.core.thread.Debts;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
-import org.squallnote.store.thread.Awaiting;
-import org.squallnote.store.thread.Debts;
-import org.squallnote.store.thread.StoredThread;
 import org.squallnote.store.thread.ThreadStore;
 
 class ThreadStoreTest extends StoreTest {

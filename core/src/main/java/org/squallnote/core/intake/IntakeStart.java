@@ -2,6 +2,7 @@ package org.squallnote.core.intake;
 
 import java.time.Duration;
 import java.time.Instant;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 
 /**

@@ -10,6 +10,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.time.WorkingTime;

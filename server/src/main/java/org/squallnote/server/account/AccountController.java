@@ -22,9 +22,9 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /** Sessions and accounts. */

@@ -18,8 +18,8 @@ import org.springframework.security.authentication.UsernamePasswordAuthenticatio
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.DataFolder;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /**

@@ -17,9 +17,9 @@ import org.springframework.security.web.webauthn.api.ImmutableCredentialRecord;
 import org.springframework.security.web.webauthn.api.ImmutablePublicKeyCose;
 import org.springframework.security.web.webauthn.api.PublicKeyCredentialType;
 import org.springframework.security.web.webauthn.management.UserCredentialRepository;
+import org.squallnote.core.account.Passkey;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.Passkey;
 import org.squallnote.store.account.PasskeyStore;
 
 /** The passkeys of one of this installation's names, as Spring Security wants them. */

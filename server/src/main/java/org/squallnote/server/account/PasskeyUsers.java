@@ -7,7 +7,7 @@ import org.springframework.security.web.webauthn.api.ImmutablePublicKeyCredentia
 import org.springframework.security.web.webauthn.api.PublicKeyCredentialUserEntity;
 import org.springframework.security.web.webauthn.management.PublicKeyCredentialUserEntityRepository;
 import org.springframework.stereotype.Component;
-import org.squallnote.store.account.Account;
+import org.squallnote.core.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /** The accounts, as Spring Security wants them for passkeys. */

@@ -39,11 +39,11 @@ import org.springframework.security.web.webauthn.management.RelyingPartyPublicKe
 import org.springframework.security.web.webauthn.management.Webauthn4JRelyingPartyOperations;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.account.Passkey;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
-import org.squallnote.store.account.Passkey;
 import org.squallnote.store.account.PasskeyStore;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;

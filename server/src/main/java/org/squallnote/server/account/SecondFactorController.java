@@ -10,8 +10,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.account.Account;
 
 /** Settings › Account: a code of a device beside the password. Each change needs the password once more. */
 @RestController

@@ -18,11 +18,11 @@ import org.apache.commons.codec.binary.Base32;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.squallnote.core.account.SecondFactor;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.Seals;
 import org.squallnote.server.secret.UnreadableSecretException;
 import org.squallnote.store.account.PasskeyStore;
-import org.squallnote.store.account.SecondFactor;
 import org.squallnote.store.account.SecondFactorStore;
 
 /**

@@ -23,8 +23,8 @@ import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /** Signs in and out, and knows where else an account is signed in. */

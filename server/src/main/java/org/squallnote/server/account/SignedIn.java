@@ -3,7 +3,7 @@ package org.squallnote.server.account;
 import java.io.Serializable;
 import java.time.ZoneId;
 import java.util.UUID;
-import org.squallnote.store.account.Account;
+import org.squallnote.core.account.Account;
 
 /**
  * Who a session belongs to.

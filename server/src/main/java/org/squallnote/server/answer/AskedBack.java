@@ -13,6 +13,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.MessageToRead;
@@ -22,7 +23,6 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
-import org.squallnote.store.message.StoredMessage;
 
 /** Says what an answer of mine asks, so that its answer can be waited for. */
 @Component

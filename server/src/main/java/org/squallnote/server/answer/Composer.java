@@ -11,11 +11,11 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.message.AnswerTo;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.store.draft.DraftFileStore;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** Makes the mail of an answer. */

@@ -8,9 +8,9 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** From where and in which thread a mail goes out. */

@@ -10,23 +10,23 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.draft.Draft;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.outbox.DraftMails;
 import org.squallnote.server.outbox.Outbox;
 import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
-import org.squallnote.store.draft.Draft;
 import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.outbox.OutboxKind;
 import org.squallnote.store.outbox.OutboxStore;
-import org.squallnote.store.source.Source;
 
 /**
  * Keeps drafts in the server's folder for drafts too, where the mail account says so. It follows the draft a little

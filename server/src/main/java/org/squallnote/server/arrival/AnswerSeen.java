@@ -1,8 +1,8 @@
 package org.squallnote.server.arrival;
 
 import java.util.UUID;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.turn.TurnState;
-import org.squallnote.store.message.StoredMessage;
 
 /** Draws conclusions from an answer of mine, wherever it was written. */
 public interface AnswerSeen {

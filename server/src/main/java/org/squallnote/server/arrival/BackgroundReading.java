@@ -8,9 +8,9 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /**

@@ -3,9 +3,9 @@ package org.squallnote.server.arrival;
 import java.time.Instant;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
-import org.squallnote.core.intake.Decision;
-import org.squallnote.store.message.Asks;
-import org.squallnote.store.message.StoredMessage;
+import org.squallnote.core.message.Asks;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.StoredMessage;
 
 /** The decision about a message, until when it is put off, and what the user has corrected in it, as they stand in the history. */
 public record DecisionState(

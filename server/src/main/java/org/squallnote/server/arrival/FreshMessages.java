@@ -2,7 +2,7 @@ package org.squallnote.server.arrival;
 
 import java.util.List;
 import java.util.UUID;
-import org.squallnote.store.message.StoredMessage;
+import org.squallnote.core.message.StoredMessage;
 
 /** What happens to messages that have just arrived, within the transaction that took them in. */
 public interface FreshMessages {

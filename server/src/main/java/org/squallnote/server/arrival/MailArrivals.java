@@ -16,12 +16,18 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.intake.Decision;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Files;
+import org.squallnote.core.message.Found;
 import org.squallnote.core.message.MailIdentity;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.Place;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.message.Recipients;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.Texts;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.formats.mail.ParsedMail;
@@ -31,14 +37,8 @@ import org.squallnote.server.reading.ReadableMessage;
 import org.squallnote.server.reading.Readings;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.sources.mail.ArrivedMail;
-import org.squallnote.store.message.Files;
-import org.squallnote.store.message.Found;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.Place;
 import org.squallnote.store.message.RawMails;
-import org.squallnote.store.message.Recipients;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.message.Texts;
 
 /**
  * Takes in mail: each message once, whatever folder, account or file it is found in and however often it is handed

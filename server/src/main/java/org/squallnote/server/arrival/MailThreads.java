@@ -10,7 +10,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
@@ -18,9 +20,7 @@ import org.squallnote.core.thread.ThreadNode;
 import org.squallnote.core.thread.Threadable;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.message.LinkRow;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.ThreadingRow;
 
 /**
  * Keeps mail threads right as messages arrive in any order.

@@ -7,13 +7,13 @@ import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.thread.ThreadStore;
 

@@ -11,10 +11,10 @@ import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.ThreadingRow;
-import org.squallnote.store.thread.StoredThread;
 import org.squallnote.store.thread.ThreadStore;
 
 /**

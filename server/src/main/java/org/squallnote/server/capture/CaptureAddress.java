@@ -12,13 +12,13 @@ import org.squallnote.core.capture.CaptureContext;
 import org.squallnote.core.capture.CaptureLine;
 import org.squallnote.core.capture.Captured;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.ReplyBy;
 import org.squallnote.server.arrival.FreshMessages;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.followup.Content;
 import org.squallnote.server.followup.FollowUps;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.preference.PreferenceStore;
 
 /** A mail that I send or forward to my capture address becomes a follow-up; its subject is read like a captured line. */

@@ -11,14 +11,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.core.capture.CaptureContext;
 import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.message.Party;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.category.CategoryStore;
-import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
 

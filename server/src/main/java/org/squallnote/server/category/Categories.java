@@ -9,8 +9,12 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.StaleVersionException;
+import org.squallnote.core.category.Category;
 import org.squallnote.core.category.Hue;
 import org.squallnote.core.category.Monogram;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
@@ -19,11 +23,7 @@ import org.squallnote.server.command.Restorer;
 import org.squallnote.server.followup.Recategorising;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.StaleVersionException;
-import org.squallnote.store.category.Category;
 import org.squallnote.store.category.CategoryStore;
-import org.squallnote.store.history.HistoryEntry;
-import org.squallnote.store.history.SubjectType;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Adds, changes, orders, merges and retires categories. */

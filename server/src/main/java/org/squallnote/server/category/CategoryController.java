@@ -17,12 +17,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.category.Category;
 import org.squallnote.core.category.Hue;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
-import org.squallnote.store.category.Category;
 
 /** Settings › Categories. */
 @RestController

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.live.Topic;
-import org.squallnote.store.history.SubjectType;
 
 /** Collects what a command changes, for its history entries. */
 public final class Changes {

@@ -2,9 +2,9 @@ package org.squallnote.server.command;
 
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.live.Topic;
-import org.squallnote.store.history.HistoryEntry;
-import org.squallnote.store.history.SubjectType;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

@@ -2,8 +2,8 @@ package org.squallnote.server.command;
 
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.squallnote.store.history.HistoryEntry;
-import org.squallnote.store.history.SubjectType;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.SubjectType;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Knows how one kind of row is put back into an earlier state. */

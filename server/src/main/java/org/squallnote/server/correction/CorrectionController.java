@@ -16,6 +16,10 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.message.Asks;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.settings.PartyRule;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.DecisionState;
@@ -24,11 +28,7 @@ import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.history.SubjectType;
-import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.settings.PartyRule;
 
 /** Corrections of what was read, and the rules that come of them. */
 @RestController

@@ -5,14 +5,14 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Asks;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.server.arrival.MailThreads;
 import org.squallnote.server.arrival.ThreadTurns;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
-import org.squallnote.store.message.Asks;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 
 /** Writes corrections down and lets what depends on them follow: heaps and turns. */
 @Component

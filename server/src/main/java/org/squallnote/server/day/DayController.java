@@ -14,12 +14,12 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.TypedDate;
+import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
 
 /** Reads a typed date, and says whether the day is a day off or already full. */

@@ -17,6 +17,9 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.MailSpool;
+import org.squallnote.core.source.ArchiveRule;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.MboxMessage;
@@ -28,9 +31,6 @@ import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.sources.mail.ArrivedMail;
-import org.squallnote.store.source.ArchiveRule;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
 import org.squallnote.store.source.SourceStore;
 
 /** Takes in messages from {@code .eml} and mbox files of any size. The same file again adds nothing. */

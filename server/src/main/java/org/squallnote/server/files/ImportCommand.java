@@ -19,12 +19,12 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.DatabaseCompaction;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -16,20 +16,20 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Facts;
+import org.squallnote.core.turn.StoredFacts;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.arrival.AnswerSeen;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
-import org.squallnote.store.followup.FollowUp;
-import org.squallnote.store.followup.FollowUpOrigin;
 import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.reading.ReadingStore;
-import org.squallnote.store.reading.StoredFacts;
 
 /**
  * Lets follow-ups follow my answers, wherever they were written: one whose purpose is the reply ends, a promise moves

@@ -5,11 +5,11 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.ProposedTitle;
+import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.followup.Checklist;
-import org.squallnote.store.message.Parties;
 
 /**
  * What a follow-up says.

@@ -29,23 +29,23 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.followup.Checklist;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Standing;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.followup.Checklist;
-import org.squallnote.store.followup.FollowUp;
-import org.squallnote.store.followup.FollowUpLink;
-import org.squallnote.store.followup.FollowUpOrigin;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Follow-ups. */

@@ -6,11 +6,11 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.followup.Checklist;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
-import org.squallnote.store.followup.Checklist;
-import org.squallnote.store.followup.FollowUp;
-import org.squallnote.store.followup.FollowUpLink;
-import org.squallnote.store.message.Parties;
+import org.squallnote.core.message.Parties;
 
 /** A whole follow-up as it stands in the history, without the version, which only counts. */
 record FollowUpRecord(

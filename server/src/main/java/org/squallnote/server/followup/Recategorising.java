@@ -2,11 +2,11 @@ package org.squallnote.server.followup;
 
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.live.Topic;
-import org.squallnote.store.followup.FollowUp;
 import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.history.SubjectType;
 
 /** Moves follow-ups from one category to another, as part of a larger change. */
 @Component

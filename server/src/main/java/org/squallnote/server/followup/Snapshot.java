@@ -3,7 +3,7 @@ package org.squallnote.server.followup;
 import java.time.Instant;
 import java.util.List;
 import org.squallnote.core.message.Party;
-import org.squallnote.store.message.StoredMessage;
+import org.squallnote.core.message.StoredMessage;
 
 /** A message as it stood when a follow-up was made from it. */
 record Snapshot(Party from, List<Party> to, String subject, Instant sentAt, String text, List<String> files) {

@@ -12,10 +12,14 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.handover.HandOver;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.answer.Sending;
@@ -29,12 +33,8 @@ import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.thread.Threads;
-import org.squallnote.store.handover.HandOver;
 import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.message.RawMails;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.outbox.OutboxKind;
-import org.squallnote.store.source.Source;
 
 /** Hands messages over by mail: forwarded with a word of mine; the thread then waits for whoever got it. */
 @Component

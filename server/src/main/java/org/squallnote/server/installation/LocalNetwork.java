@@ -2,9 +2,9 @@ package org.squallnote.server.installation;
 
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.secret.Reaches;
 import org.squallnote.sources.Reach;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /**

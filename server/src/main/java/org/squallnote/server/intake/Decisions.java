@@ -10,9 +10,13 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.intake.SubjectPattern;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.settings.PartyRule;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.DecisionState;
 import org.squallnote.server.command.Changes;
@@ -24,11 +28,7 @@ import org.squallnote.server.correction.ReadAgain;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Archiving;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.history.HistoryEntry;
-import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.settings.PartyRule;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Decides messages, and takes decisions back. */

@@ -14,19 +14,19 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.category.Category;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.policy.ReplyByPolicy;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.category.Category;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 
 /** Proposes a follow-up for a message, each part with its reason. */
 @Component

@@ -5,15 +5,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.Promise;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.text.Span;
-import org.squallnote.store.message.Asks;
-import org.squallnote.store.message.StoredMessage;
 
 /**
  * What was found in a message, for the page.

@@ -10,13 +10,13 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.SenderDoubts;
-import org.squallnote.store.account.Account;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.source.SourceStore;
 
 /** Gathers what is known around the sender of a mail. */

@@ -5,13 +5,13 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Place;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.source.ArchiveRule;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.Place;
-import org.squallnote.store.outbox.OutboxKind;
-import org.squallnote.store.source.ArchiveRule;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** Puts the archiving of decided mail into the outbox, as each source's rule says. */

@@ -8,14 +8,14 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.outbox.OutboxEntry;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.outbox.OutboxState;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.TakeBack;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.outbox.OutboxEntry;
-import org.squallnote.store.outbox.OutboxKind;
-import org.squallnote.store.outbox.OutboxState;
 import org.squallnote.store.outbox.OutboxStore;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -6,8 +6,8 @@ import java.time.Instant;
 import java.util.concurrent.TimeUnit;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.command.OwnerLocks;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.outbox.OutboxStore;
 

@@ -13,6 +13,10 @@ import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.outbox.OutboxEntry;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.outbox.OutboxState;
+import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.arrival.MailArrivals;
@@ -28,11 +32,7 @@ import org.squallnote.sources.mail.MailAt;
 import org.squallnote.sources.mail.MailCourier;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.store.message.RawMails;
-import org.squallnote.store.outbox.OutboxEntry;
-import org.squallnote.store.outbox.OutboxKind;
-import org.squallnote.store.outbox.OutboxState;
 import org.squallnote.store.outbox.OutboxStore;
-import org.squallnote.store.source.Source;
 import tools.jackson.databind.json.JsonMapper;
 
 /**

@@ -4,15 +4,15 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.phrase.SavedPhrase;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.KeptState;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.history.SubjectType;
 import org.squallnote.store.phrase.PhraseStore;
-import org.squallnote.store.phrase.SavedPhrase;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Saved phrases, and how their changes are taken back. */

@@ -18,7 +18,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
-import org.squallnote.store.StaleVersionException;
+import org.squallnote.core.StaleVersionException;
 import org.squallnote.store.content.DamagedContentException;
 
 /** Turns exceptions into problem details, in one place. */

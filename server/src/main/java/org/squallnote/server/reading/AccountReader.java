@@ -10,8 +10,8 @@ import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.settings.PartyRule;
 import org.squallnote.core.time.WorkingTime;
-import org.squallnote.store.settings.PartyRule;
 
 /**
  * Reads messages for one account.

@@ -10,13 +10,13 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.Reader;
+import org.squallnote.core.settings.AccountSettings;
+import org.squallnote.core.settings.PartyRule;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
-import org.squallnote.store.settings.AccountSettings;
-import org.squallnote.store.settings.PartyRule;
 import org.squallnote.store.settings.SettingsStore;
 import org.squallnote.store.source.SourceStore;
 

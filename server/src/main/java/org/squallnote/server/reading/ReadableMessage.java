@@ -11,10 +11,10 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Headers;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.source.ChatRoom;
 import org.squallnote.formats.mail.ParsedMail;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.source.ChatRoom;
 
 /** Makes mail and chat messages into what the engine reads. */
 public final class ReadableMessage {

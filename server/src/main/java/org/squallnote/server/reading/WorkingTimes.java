@@ -9,13 +9,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.settings.AccountSettings;
+import org.squallnote.core.settings.SettingsRow;
 import org.squallnote.core.time.PublicHolidays;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.time.WorkingTime.Hours;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
-import org.squallnote.store.settings.AccountSettings;
-import org.squallnote.store.settings.SettingsRow;
 import org.squallnote.store.settings.SettingsStore;
 
 /** The working time of accounts. */

@@ -22,15 +22,15 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.recipe.Conditions;
+import org.squallnote.core.recipe.Recipe;
+import org.squallnote.core.recipe.RecipeCandidate;
+import org.squallnote.core.recipe.RecipeRun;
 import org.squallnote.core.recipe.Step;
 import org.squallnote.core.recipe.Steps;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
-import org.squallnote.store.recipe.Recipe;
-import org.squallnote.store.recipe.RecipeCandidate;
-import org.squallnote.store.recipe.RecipeRun;
 
 /** Settings › Recipes, and running them in Intake. */
 @RestController

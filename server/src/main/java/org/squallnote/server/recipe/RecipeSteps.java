@@ -13,8 +13,10 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.phrase.SavedPhrase;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.recipe.Fields;
 import org.squallnote.core.recipe.Step;
@@ -32,9 +34,7 @@ import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.message.StoredMessage;
 import org.squallnote.store.phrase.PhraseStore;
-import org.squallnote.store.phrase.SavedPhrase;
 
 /** What each step of a recipe would do to a message, and does. */
 @Component

@@ -3,10 +3,10 @@ package org.squallnote.server.secret;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.source.Source;
 import org.squallnote.sources.chat.ChatSettings;
 import org.squallnote.sources.mail.MailAccount;
 import org.squallnote.sources.mail.MailSettings;
-import org.squallnote.store.source.Source;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads and writes the settings and secrets of sources. */

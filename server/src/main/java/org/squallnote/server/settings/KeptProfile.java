@@ -3,15 +3,15 @@ package org.squallnote.server.settings;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.account.Account;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.KeptState;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.account.Account;
 import org.squallnote.store.account.AccountStore;
-import org.squallnote.store.history.SubjectType;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Name and time zone of an account, and how a change of them is taken back. */

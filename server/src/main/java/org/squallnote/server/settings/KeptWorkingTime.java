@@ -3,14 +3,14 @@ package org.squallnote.server.settings;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.KeptState;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.history.SubjectType;
-import org.squallnote.store.settings.AccountSettings;
 import org.squallnote.store.settings.SettingsStore;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -20,6 +20,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.time.Holidays;
 import org.squallnote.core.time.PublicHolidays;
 import org.squallnote.core.time.WorkingTime.Hours;
@@ -30,7 +31,6 @@ import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.settings.AccountSettings;
 
 /** Settings › Working time. */
 @RestController

@@ -9,8 +9,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
@@ -31,7 +32,6 @@ import org.squallnote.server.several.SeveralController.SeveralPreview;
 import org.squallnote.server.several.SeveralController.SeveralRequest;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.StoredMessage;
 
 /** Decides several messages in one command. Those that another window has decided meanwhile are left as they are. */
 @Component

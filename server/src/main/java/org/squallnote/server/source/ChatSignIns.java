@@ -2,6 +2,7 @@ package org.squallnote.server.source;
 
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.secret.Reaches;
 import org.squallnote.server.secret.SourceSecrets;
@@ -10,7 +11,6 @@ import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatProblem;
 import org.squallnote.sources.chat.ChatSettings;
 import org.squallnote.sources.chat.ChatSync;
-import org.squallnote.store.source.Source;
 import org.squallnote.store.source.SourceStore;
 
 /** Signs chat accounts in, keeping the token for as long as the server accepts it. */

@@ -22,6 +22,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.source.ArchiveRule;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
@@ -37,9 +40,6 @@ import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.sources.mail.MailTest;
 import org.squallnote.sources.mail.SeenCertificate;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.source.ArchiveRule;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
 
 /** Settings › Sources. */
 @RestController

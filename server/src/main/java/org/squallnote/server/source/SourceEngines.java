@@ -20,14 +20,14 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.outbox.Outbox;
 import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.sources.chat.ChatSync;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.sources.mail.MailSync;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
 import org.squallnote.store.source.SourceStore;
 
 /** Runs the engines of all connected sources, and restarts one when its source changes. */

@@ -7,6 +7,12 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.MailSpool;
+import org.squallnote.core.message.Parties;
+import org.squallnote.core.source.ChatGap;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.source.Cursor;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.arrival.ChatArrivals;
 import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
@@ -20,12 +26,6 @@ import org.squallnote.sources.chat.RoomView;
 import org.squallnote.sources.mail.ArrivedMail;
 import org.squallnote.sources.mail.MailJournal;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.Parties;
-import org.squallnote.store.source.ChatGap;
-import org.squallnote.store.source.ChatRoom;
-import org.squallnote.store.source.Cursor;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
 import org.squallnote.store.source.SourceStore;
 
 /** Makes the journals through which the engines put down what they find. */

@@ -9,7 +9,12 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.StaleVersionException;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.source.ArchiveRule;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
@@ -20,11 +25,6 @@ import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatSettings;
 import org.squallnote.sources.mail.MailAccount;
 import org.squallnote.sources.mail.MailSettings;
-import org.squallnote.store.StaleVersionException;
-import org.squallnote.store.history.SubjectType;
-import org.squallnote.store.source.ArchiveRule;
-import org.squallnote.store.source.Source;
-import org.squallnote.store.source.SourceStatus;
 import org.squallnote.store.source.SourceStore;
 
 /** Adds, changes and disconnects sources. */

@@ -2,9 +2,9 @@ package org.squallnote.server.thread;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
-import org.squallnote.store.thread.StoredThread;
 
 /** A decision made by hand about a thread, as it stands in the history; all parts null when there is none. */
 record HandState(

@@ -19,7 +19,12 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.Me;
@@ -28,12 +33,7 @@ import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.Reaction;
-import org.squallnote.store.message.StoredMessage;
-import org.squallnote.store.message.ThreadingRow;
-import org.squallnote.store.source.ChatRoom;
 import org.squallnote.store.source.SourceStore;
-import org.squallnote.store.thread.StoredThread;
 import org.squallnote.store.thread.ThreadStore;
 
 /** Threads. */

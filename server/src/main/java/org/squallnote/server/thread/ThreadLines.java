@@ -9,12 +9,12 @@ import java.util.Set;
 import java.util.TreeSet;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Turn;
-import org.squallnote.store.message.ThreadingRow;
-import org.squallnote.store.source.ChatRoom;
-import org.squallnote.store.thread.StoredThread;
 
 /**
  * Writes threads as rows, with what all rows of one answer share.

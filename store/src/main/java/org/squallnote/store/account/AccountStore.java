@@ -7,6 +7,7 @@ import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.account.Account;
 
 /** Accounts. The only store without an owner: it holds the owners. */
 @Mapper

@@ -11,34 +11,37 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.FollowUpOrigin;
 
 /** Follow-ups. */
 @Mapper
 public interface FollowUpStore {
 
     @Select("select * from follow_up where owner = #{owner} and id = #{id}")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     Optional<FollowUp> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
     @Select("select * from follow_up where owner = #{owner} and state = 'OPEN'"
             + " order by reply_day nulls last, reply_time nulls last, created_at")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> open(UUID owner);
 
     @Select("select * from follow_up where owner = #{owner} and state <> 'OPEN' and ended_at >= #{since}"
             + " order by ended_at desc fetch first 200 rows only")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> endedSince(@Param("owner") UUID owner, @Param("since") Instant since);
 
     @Select("select * from follow_up where owner = #{owner} and category_id = #{categoryId}")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> inCategory(@Param("owner") UUID owner, @Param("categoryId") UUID categoryId);
 
     /** Open follow-ups made from messages of a thread that were sent before a moment. */
     @Select("select f.* from follow_up f where f.owner = #{owner} and f.state = 'OPEN' and exists (select 1 from"
             + " follow_up_message l join message m on m.id = l.message_id where l.follow_up_id = f.id"
             + " and m.thread_id = #{threadId} and m.sent_at < #{before}) order by f.created_at")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> openInThread(
             @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
 
@@ -68,19 +71,19 @@ public interface FollowUpStore {
     @Select(
             "select follow_up_id, message_id, linked_at, sentence, snapshot from follow_up_message where owner = #{owner}"
                     + " and follow_up_id = #{followUpId} order by linked_at")
-    @ResultMap("org.squallnote.store.followup.FollowUpLink")
+    @ResultMap("org.squallnote.core.followup.FollowUpLink")
     List<FollowUpLink> links(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
     @Select("select f.* from follow_up f join follow_up_message l on l.follow_up_id = f.id where l.owner = #{owner}"
             + " and l.message_id = #{messageId} order by f.created_at")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> ofMessage(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
     /** The follow-ups of all messages of a thread. */
     @Select("select distinct f.* from message m join follow_up_message l on l.owner = m.owner and l.message_id = m.id"
             + " join follow_up f on f.id = l.follow_up_id where m.owner = #{owner} and m.thread_id = #{threadId}"
             + " order by f.created_at")
-    @ResultMap("org.squallnote.store.followup.FollowUp")
+    @ResultMap("org.squallnote.core.followup.FollowUp")
     List<FollowUp> ofThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     /** Open follow-ups with the message and writer they came from, for the list. */

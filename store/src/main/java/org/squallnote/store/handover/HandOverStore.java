@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.handover.HandOver;
 
 /** What was handed over. It belongs to two: its giver by account, its taker by the address of one of their mailboxes. */
 @Mapper

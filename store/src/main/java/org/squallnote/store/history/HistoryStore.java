@@ -9,6 +9,9 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.history.Command;
+import org.squallnote.core.history.HistoryEntry;
+import org.squallnote.core.history.HistoryLine;
 
 /** The history, which nothing rewrites; only that a command was undone is marked on it. */
 @Mapper
@@ -36,7 +39,7 @@ public interface HistoryStore {
     @Select(
             "select id, owner, command_id, step, subject_type, subject_id, actor, at, state_version as version, before_state as before,"
                     + " after_state as after from history where owner = #{owner} and command_id = #{commandId} order by step")
-    @ResultMap("org.squallnote.store.history.HistoryEntry")
+    @ResultMap("org.squallnote.core.history.HistoryEntry")
     List<HistoryEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
     @Select("select h.command_id, h.at, h.actor, c.label, h.before_state as before, h.after_state as after,"

@@ -15,8 +15,19 @@ import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 import org.jspecify.annotations.Nullable;
-import org.squallnote.core.intake.Decision;
+import org.squallnote.core.intake.IntakeCount;
+import org.squallnote.core.intake.IntakeKind;
+import org.squallnote.core.intake.IntakeRow;
+import org.squallnote.core.message.Asks;
+import org.squallnote.core.message.ChatChange;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.Found;
+import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.Place;
+import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.ThreadingRow;
 
 /** Messages. */
 @Mapper
@@ -44,17 +55,17 @@ public interface MessageStore {
     void insert(@Param("m") StoredMessage message, @Param("wantedBy") @Nullable LocalDateTime wantedBy);
 
     @Select("select * from message where owner = #{owner} and id = #{id}")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
     /** Several messages, in no order. */
     @Select("<script>select * from message where owner = #{owner} and id in <foreach collection='ids' item='id'"
             + " open='(' separator=',' close=')'>#{id}</foreach></script>")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> byIds(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
 
     @Select("select * from message where owner = #{owner} and identity = #{identity}")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     Optional<StoredMessage> byIdentity(@Param("owner") UUID owner, @Param("identity") String identity);
 
     @Select("select id from message where owner = #{owner} and identity = #{identity}")
@@ -68,11 +79,11 @@ public interface MessageStore {
     /** The messages of a thread in the order sent; at most the newest thousand. */
     @Select("select * from (select * from message where owner = #{owner} and thread_id = #{threadId}"
             + " order by sent_at desc fetch first 1000 rows only) order by sent_at, id")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> inThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     @Select(THREADING + "where owner = #{owner} and thread_id = #{threadId} order by sent_at, id")
-    @ResultMap("org.squallnote.store.message.ThreadingRow")
+    @ResultMap("org.squallnote.core.message.ThreadingRow")
     List<ThreadingRow> threadingInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     /** For the traces of many threads in one query; joined, since a list of values would not be looked up by an index. */
@@ -80,16 +91,16 @@ public interface MessageStore {
             + "join (values <foreach collection='threadIds' item='id' separator=','>(cast(#{id} as"
             + " uuid))</foreach>) as wanted (wanted_thread) on thread_id = wanted_thread where owner = #{owner}"
             + " order by sent_at, id</script>")
-    @ResultMap("org.squallnote.store.message.ThreadingRow")
+    @ResultMap("org.squallnote.core.message.ThreadingRow")
     List<ThreadingRow> threadingInThreads(@Param("owner") UUID owner, @Param("threadIds") Collection<UUID> threadIds);
 
     @Select(THREADING + "where owner = #{owner} and component = #{component} order by received_at, id")
-    @ResultMap("org.squallnote.store.message.ThreadingRow")
+    @ResultMap("org.squallnote.core.message.ThreadingRow")
     List<ThreadingRow> inComponent(@Param("owner") UUID owner, @Param("component") UUID component);
 
     @Select(THREADING + "where owner = #{owner} and room_id = #{roomId} and sent_at between #{from} and #{to}"
             + " order by sent_at, id")
-    @ResultMap("org.squallnote.store.message.ThreadingRow")
+    @ResultMap("org.squallnote.core.message.ThreadingRow")
     List<ThreadingRow> inRoom(
             @Param("owner") UUID owner,
             @Param("roomId") String roomId,
@@ -170,13 +181,13 @@ public interface MessageStore {
     /** Incoming mail of a group of connected mail that came through a list. */
     @Select("select * from message where owner = #{owner} and component = #{component} and list_address is not null"
             + " and direction = 'INCOMING'")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> fromListsInComponent(@Param("owner") UUID owner, @Param("component") UUID component);
 
     /** Chat messages that answer an event. */
     @Select("select * from message where owner = #{owner} and room_id = #{roomId} and answers = #{eventId}"
             + " and direction = 'INCOMING' fetch first 200 rows only")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> answering(
             @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("eventId") String eventId);
 
@@ -197,7 +208,7 @@ public interface MessageStore {
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
             + " #{kind.asksMe})</foreach> order by wanted_by nulls last, sent_at, id fetch first #{most} rows only"
             + "</script>")
-    @ResultMap("org.squallnote.store.message.IntakeRow")
+    @ResultMap("org.squallnote.core.intake.IntakeRow")
     List<IntakeRow> intakeByWanted(
             @Param("owner") UUID owner,
             @Param("kinds") Collection<IntakeKind> kinds,
@@ -209,7 +220,7 @@ public interface MessageStore {
             + " and (put_off_until is null or put_off_until &lt;= #{today}) and (nature, asks_me) in"
             + " <foreach collection='kinds' item='kind' open='(' separator=',' close=')'>(#{kind.nature},"
             + " #{kind.asksMe})</foreach> order by sent_at desc fetch first #{most} rows only</script>")
-    @ResultMap("org.squallnote.store.message.IntakeRow")
+    @ResultMap("org.squallnote.core.intake.IntakeRow")
     List<IntakeRow> intake(
             @Param("owner") UUID owner,
             @Param("kinds") Collection<IntakeKind> kinds,
@@ -224,7 +235,7 @@ public interface MessageStore {
     /** Undecided messages that are put off beyond today, those that come back first before the others. */
     @Select(INTAKE + "where owner = #{owner} and decision = 'UNDECIDED' and put_off_until > #{today}"
             + " order by put_off_until, sent_at fetch first 200 rows only")
-    @ResultMap("org.squallnote.store.message.IntakeRow")
+    @ResultMap("org.squallnote.core.intake.IntakeRow")
     List<IntakeRow> putOffBeyond(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     @Select("select count(*) from message where owner = #{owner} and source_id = #{sourceId}")
@@ -292,7 +303,7 @@ public interface MessageStore {
     /** Undecided messages of a thread sent before a moment. */
     @Select("select * from message where owner = #{owner} and thread_id = #{threadId} and decision = 'UNDECIDED'"
             + " and sent_at < #{before}")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> undecidedInThread(
             @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("before") Instant before);
 
@@ -300,14 +311,14 @@ public interface MessageStore {
     @Select("select * from message where owner = #{owner} and decision = 'UNDECIDED' and"
             + " ((list_address is null and from_address = #{party}) or list_address = #{party})"
             + " order by sent_at desc fetch first 1000 rows only")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> undecidedFrom(@Param("owner") UUID owner, @Param("party") String party);
 
     /** Undecided messages whose subjects differ only in their numbers; at most the newest thousand. */
     @Select("select * from message where owner = #{owner} and decision = 'UNDECIDED' and"
             + " substring(regexp_replace(base_subject, '[0-9]+', '#'), 1, 300) = #{pattern}"
             + " order by sent_at desc fetch first 1000 rows only")
-    @ResultMap("org.squallnote.store.message.StoredMessage")
+    @ResultMap("org.squallnote.core.message.StoredMessage")
     List<StoredMessage> undecidedLike(@Param("owner") UUID owner, @Param("pattern") String pattern);
 
     /** Whether something from that address was there before a moment. */

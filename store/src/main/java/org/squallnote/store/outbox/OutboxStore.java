@@ -10,6 +10,9 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.outbox.OutboxEntry;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.outbox.OutboxState;
 
 /** The outbox. */
 @Mapper

@@ -11,6 +11,9 @@ import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.ResultMap;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.recipe.Recipe;
+import org.squallnote.core.recipe.RecipeCandidate;
+import org.squallnote.core.recipe.RecipeRun;
 
 /** Recipes and their runs. */
 @Mapper
@@ -54,6 +57,6 @@ public interface RecipeStore {
             "select id, from_name, from_address, list_address, room_id, subject, body, nature, recipients, files, asks_me,"
                     + " sent_at from message where owner = #{owner} and direction = 'INCOMING' and sent_at >= #{since}"
                     + " order by sent_at desc")
-    @ResultMap("org.squallnote.store.recipe.RecipeCandidate")
+    @ResultMap("org.squallnote.core.recipe.RecipeCandidate")
     List<RecipeCandidate> arrivedSince(@Param("owner") UUID owner, @Param("since") Instant since);
 }

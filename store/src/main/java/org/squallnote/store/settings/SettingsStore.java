@@ -8,6 +8,9 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.settings.AccountSettings;
+import org.squallnote.core.settings.PartyRule;
+import org.squallnote.core.settings.SettingsRow;
 
 /** Settings of accounts, and rules about senders and lists. */
 @Mapper

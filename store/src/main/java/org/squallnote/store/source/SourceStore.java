@@ -10,6 +10,11 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
+import org.squallnote.core.source.ChatGap;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.source.Cursor;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceStatus;
 
 /** Sources and their cursors. */
 @Mapper

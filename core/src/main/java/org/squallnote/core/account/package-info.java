@@ -1,0 +1,5 @@
+/** Accounts and how they are signed in to. */
+@NullMarked
+package org.squallnote.core.account;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,98 @@
+package org.squallnote.core.followup;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.Parties;
+import org.squallnote.core.time.ReplyBy;
+
+/**
+ * A follow-up.
+ *
+ * @param replyDay the reply-by day in the account's zone, with the time where one was given
+ * @param effortMinutes how long it will take, where somebody said so
+ * @param forReply whether it ends by itself when my answer is seen
+ * @param startDay before which it stays out of sight
+ * @param place where it can be done, empty for anywhere
+ * @param people whom it concerns
+ * @param answerSeen my answer that was seen, of one that does not end by it
+ * @param endedAt when it was done or dropped
+ */
+public record FollowUp(
+        UUID id,
+        UUID owner,
+        String title,
+        @Nullable UUID categoryId,
+        @Nullable LocalDate replyDay,
+        @Nullable LocalTime replyTime,
+        boolean firm,
+        @Nullable Integer effortMinutes,
+        boolean forReply,
+        @Nullable LocalDate startDay,
+        String place,
+        Parties people,
+        Checklist checklist,
+        String note,
+        @Nullable UUID answerSeen,
+        FollowUpState state,
+        Instant createdAt,
+        @Nullable Instant endedAt,
+        int version) {
+
+    /** The reply-by date in core's terms. */
+    public Optional<ReplyBy> replyBy() {
+        return Optional.ofNullable(replyDay).map(day -> new ReplyBy(day, Optional.ofNullable(replyTime), firm));
+    }
+
+    /** This follow-up in another state. */
+    public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
+        return with(categoryId, replyDay, replyTime, answerSeen, newState, at);
+    }
+
+    /** This follow-up with another reply-by date. */
+    public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
+        return with(categoryId, day, time, answerSeen, state, endedAt);
+    }
+
+    /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
+    public FollowUp answerSeen(UUID answerId) {
+        return with(categoryId, replyDay, replyTime, answerId, state, endedAt);
+    }
+
+    /** This follow-up in another category. */
+    public FollowUp inCategory(@Nullable UUID newCategoryId) {
+        return with(newCategoryId, replyDay, replyTime, answerSeen, state, endedAt);
+    }
+
+    private FollowUp with(
+            @Nullable UUID newCategoryId,
+            @Nullable LocalDate newDay,
+            @Nullable LocalTime newTime,
+            @Nullable UUID newAnswerSeen,
+            FollowUpState newState,
+            @Nullable Instant newEndedAt) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                newCategoryId,
+                newDay,
+                newTime,
+                firm,
+                effortMinutes,
+                forReply,
+                startDay,
+                place,
+                people,
+                checklist,
+                note,
+                newAnswerSeen,
+                newState,
+                createdAt,
+                newEndedAt,
+                version);
+    }
+}

@@ -1,0 +1,41 @@
+package org.squallnote.core.history;
+
+/** The kinds of rows whose changes are kept. */
+public enum SubjectType {
+    MESSAGE,
+    FOLLOW_UP,
+    THREAD,
+    CATEGORY,
+    SOURCE,
+    ACCOUNT,
+    ANSWER(2, false),
+    /** Whose rule it is stands in its state only. */
+    PARTY_RULE(1, true),
+    HAND_OVER,
+    PHRASE,
+    RECIPE,
+    WORKING_TIME,
+    PREFERENCES;
+
+    private final int version;
+    private final boolean whole;
+
+    SubjectType() {
+        this(1, false);
+    }
+
+    SubjectType(int version, boolean whole) {
+        this.version = version;
+        this.whole = whole;
+    }
+
+    /** Whether its states are kept whole, and not only what a change changed. */
+    public boolean keptWhole() {
+        return whole;
+    }
+
+    /** The form in which states of this kind are written now; a new one needs whoever restores them to read the old. */
+    public int version() {
+        return version;
+    }
+}

@@ -1,0 +1,14 @@
+package org.squallnote.core.outbox;
+
+/** Where an outbox entry stands. */
+public enum OutboxState {
+    WAITING,
+    /** Handed to the server, outcome not yet known. */
+    UNDER_WAY,
+    DONE,
+    /** Given up after an answer that will not change; nothing was sent. */
+    FAILED,
+    /** The application ended between handing it over and hearing back: it may or may not have been sent. */
+    UNCERTAIN,
+    CANCELLED
+}

@@ -1,0 +1,49 @@
+package org.squallnote.core.thread;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.turn.CloseReason;
+import org.squallnote.core.turn.HandDecision;
+import org.squallnote.core.turn.Turn;
+
+/**
+ * A thread with its turn, which is a cache of what core derives from its messages and the decision by hand.
+ *
+ * @param since since when the turn is as it is
+ * @param byMessage the message that made it so
+ * @param debts what I owe
+ * @param awaited those who owe an answer
+ * @param reopenedBy the message that opened it again
+ * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
+ */
+public record StoredThread(
+        UUID id,
+        UUID owner,
+        Channel channel,
+        String subject,
+        @Nullable String roomId,
+        Turn turn,
+        @Nullable Instant since,
+        @Nullable UUID byMessage,
+        Debts debts,
+        Awaiting awaited,
+        @Nullable UUID reopenedBy,
+        Instant lastMessageAt,
+        int messageCount,
+        @Nullable Turn handTurn,
+        @Nullable CloseReason handReason,
+        @Nullable Instant handAt,
+        @Nullable Instant handLastKnown,
+        int version) {
+
+    /** The last decision made by hand. */
+    public Optional<HandDecision> handDecision() {
+        if (handTurn == null || handAt == null || handLastKnown == null) {
+            return Optional.empty();
+        }
+        return Optional.of(new HandDecision(handTurn, Optional.ofNullable(handReason), handAt, handLastKnown));
+    }
+}

@@ -1,7 +1,0 @@
-package org.squallnote.store.message;
-
-/** What the user has said about whether something asks them. */
-public enum Asks {
-    YES,
-    NEVER
-}

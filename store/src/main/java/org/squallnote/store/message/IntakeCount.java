@@ -1,6 +1,0 @@
-package org.squallnote.store.message;
-
-import org.squallnote.core.message.Nature;
-
-/** How many undecided messages there are of a kind. */
-public record IntakeCount(Nature nature, boolean asksMe, int count) {}

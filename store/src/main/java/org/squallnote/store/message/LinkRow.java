@@ -1,6 +1,0 @@
-package org.squallnote.store.message;
-
-import java.util.UUID;
-
-/** A Message-ID and the group of connected messages it belongs to. */
-public record LinkRow(String identity, UUID component) {}

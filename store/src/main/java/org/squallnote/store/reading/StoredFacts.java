@@ -1,7 +1,0 @@
-package org.squallnote.store.reading;
-
-import java.util.UUID;
-import org.squallnote.core.turn.Facts;
-
-/** The facts of a message. */
-public record StoredFacts(UUID messageId, Facts facts) {}

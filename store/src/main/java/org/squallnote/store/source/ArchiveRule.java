@@ -1,8 +1,0 @@
-package org.squallnote.store.source;
-
-/** When a decided message is moved to the archive folder of its mail account. */
-public enum ArchiveRule {
-    AT_ONCE,
-    WHEN_ENDED,
-    NEVER
-}

@@ -1,4 +1,0 @@
-package org.squallnote.store.source;
-
-/** A stretch of a room that is still to be read backwards from the token. */
-public record ChatGap(String roomId, String token) {}
