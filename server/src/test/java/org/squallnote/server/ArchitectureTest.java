@@ -49,6 +49,15 @@ class ArchitectureTest {
             .dependOnClassesThat()
             .resideInAPackage("org.squallnote.standins..");
 
+    /** A controller translates; what it asks for, a feature finds and decides. */
+    @ArchTest
+    static final ArchRule controllersDoNotSeeTheStore = noClasses()
+            .that()
+            .haveSimpleNameEndingWith("Controller")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.squallnote.store..");
+
     @ArchTest
     static final ArchRule featuresHaveNoCycles =
             slices().matching("org.squallnote.server.(*)..").should().beFreeOfCycles();

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Parties;
+import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.ReplyBy;
 
 /**
@@ -45,6 +46,21 @@ public record FollowUp(
     /** The reply-by date in core's terms. */
     public Optional<ReplyBy> replyBy() {
         return Optional.ofNullable(replyDay).map(day -> new ReplyBy(day, Optional.ofNullable(replyTime), firm));
+    }
+
+    /** Whether it is to be answered on a day; what is late is due today. */
+    public boolean isDueOn(LocalDate day, LocalDate today) {
+        return replyDay != null && (day.equals(replyDay) || (day.equals(today) && replyDay.isBefore(today)));
+    }
+
+    /** Whether it stays out of sight for now. */
+    public boolean isLater(LocalDate today) {
+        return startDay != null && startDay.isAfter(today);
+    }
+
+    /** How long it will take, by what nobody has estimated too, in minutes. */
+    public int expectedMinutes() {
+        return effortMinutes == null ? DayLoad.DEFAULT_EFFORT_MINUTES : effortMinutes;
     }
 
     /** This follow-up in another state. */

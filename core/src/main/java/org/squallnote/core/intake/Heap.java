@@ -1,5 +1,7 @@
 package org.squallnote.core.intake;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.squallnote.core.message.Nature;
 
 /** The three heaps of Intake, in the order in which they are worked through. */
@@ -7,6 +9,24 @@ public enum Heap {
     ASKS_YOU,
     TO_READ,
     AUTOMATIC;
+
+    /** Whether what is wanted first stands first in it; of the others the newest does. */
+    public boolean byWanted() {
+        return this == ASKS_YOU;
+    }
+
+    /** The kinds of messages that belong to it. */
+    public List<IntakeKind> kinds() {
+        List<IntakeKind> kinds = new ArrayList<>();
+        for (Nature nature : Nature.values()) {
+            for (boolean asksMe : new boolean[] {true, false}) {
+                if (of(nature, asksMe) == this) {
+                    kinds.add(new IntakeKind(nature, asksMe));
+                }
+            }
+        }
+        return kinds;
+    }
 
     /**
      * The heap of an undecided message.

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Party;
 
 /** What the list of Intake shows of a message, without its body. */
 public record IntakeRow(
@@ -29,4 +30,20 @@ public record IntakeRow(
         boolean replyFirm,
         boolean hasFiles,
         @Nullable LocalDate putOffUntil,
-        int version) {}
+        int version) {
+    /** Who wrote it. */
+    public Party from() {
+        return new Party(fromName, fromAddress);
+    }
+
+    /** The address or list that rules about it go by. */
+    public String party() {
+        return listAddress == null ? fromAddress : listAddress;
+    }
+
+    /** What it is about, on one line: what it asks, else its subject, else how it begins. */
+    public String about() {
+        String about = !ask.isBlank() ? ask : subject.isBlank() ? beginning : subject;
+        return about.replaceAll("\\s+", " ").strip();
+    }
+}

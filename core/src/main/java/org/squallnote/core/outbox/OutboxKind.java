@@ -14,5 +14,10 @@ public enum OutboxKind {
     /** Puts a draft, as it is then, into the folder for drafts. */
     KEEP_DRAFT,
     /** Takes a draft out of the folder for drafts. */
-    FORGET_DRAFT
+    FORGET_DRAFT;
+
+    /** Whether somebody gets something by it. */
+    public boolean sends() {
+        return this == SEND_MAIL || this == SEND_CHAT;
+    }
 }

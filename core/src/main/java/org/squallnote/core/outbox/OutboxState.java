@@ -10,5 +10,10 @@ public enum OutboxState {
     FAILED,
     /** The application ended between handing it over and hearing back: it may or may not have been sent. */
     UNCERTAIN,
-    CANCELLED
+    CANCELLED;
+
+    /** Whether only the user can say how it goes on. */
+    public boolean isStuck() {
+        return this == UNCERTAIN || this == FAILED;
+    }
 }

@@ -7,10 +7,12 @@ import java.util.Collection;
 /**
  * What is due on a day beside the time there is for it.
  *
- * @param dueMinutes the efforts of all that is to be answered on it
+ * @param due how much is to be answered on it
+ * @param dueMinutes the efforts of that
  * @param freeMinutes the free working minutes of the day, less the margin
+ * @param full whether nothing more fits; a day that is over or off is not full but none
  */
-public record DayLoad(int dueMinutes, int freeMinutes) {
+public record DayLoad(int due, int dueMinutes, int freeMinutes, boolean full) {
 
     /** The effort of what nobody has estimated. */
     public static final int DEFAULT_EFFORT_MINUTES = 15;
@@ -25,12 +27,9 @@ public record DayLoad(int dueMinutes, int freeMinutes) {
      * @param now of today only what is left counts
      */
     public static DayLoad of(LocalDate day, Collection<Integer> efforts, WorkingTime workingTime, Instant now) {
-        int due = efforts.stream().mapToInt(Integer::intValue).sum();
-        return new DayLoad(due, (int) Math.round(workingTime.freeMinutes(day, now) * (1 - MARGIN)));
-    }
-
-    /** Whether nothing more fits. */
-    public boolean isFull() {
-        return dueMinutes >= freeMinutes;
+        int dueMinutes = efforts.stream().mapToInt(Integer::intValue).sum();
+        int freeMinutes = (int) Math.round(workingTime.freeMinutes(day, now) * (1 - MARGIN));
+        boolean comes = !day.isBefore(LocalDate.ofInstant(now, workingTime.zone())) && workingTime.isWorkingDay(day);
+        return new DayLoad(efforts.size(), dueMinutes, freeMinutes, comes && dueMinutes >= freeMinutes);
     }
 }

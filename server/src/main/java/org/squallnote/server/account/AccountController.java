@@ -5,15 +5,12 @@ import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -24,36 +21,19 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.AccountStore;
 
 /** Sessions and accounts. */
 @RestController
 class AccountController {
 
-    private final AccountStore accounts;
     private final Sessions sessions;
     private final SecondFactors factors;
-    private final PasswordRules passwords;
-    private final UuidV7 ids;
-    private final Clock clock;
-    private final TransactionTemplate transaction;
+    private final Accounts accounts;
 
-    AccountController(
-            AccountStore accounts,
-            Sessions sessions,
-            SecondFactors factors,
-            PasswordRules passwords,
-            UuidV7 ids,
-            Clock clock,
-            TransactionTemplate transaction) {
+    AccountController(Sessions sessions, SecondFactors factors, Accounts accounts) {
         this.accounts = accounts;
         this.sessions = sessions;
         this.factors = factors;
-        this.passwords = passwords;
-        this.ids = ids;
-        this.clock = clock;
-        this.transaction = transaction;
     }
 
     /** What a page has to show first. */
@@ -95,7 +75,7 @@ class AccountController {
                 return signedIn(account.get());
             }
         }
-        return new SessionView(accounts.count() == 0 ? SessionState.FIRST_VISIT : SessionState.SIGNED_OUT, null);
+        return new SessionView(accounts.none() ? SessionState.FIRST_VISIT : SessionState.SIGNED_OUT, null);
     }
 
     @PostMapping("/api/session")
@@ -123,29 +103,14 @@ class AccountController {
     /** Makes the first account, by anybody, or a further one, by an administrator. */
     @PostMapping("/api/accounts")
     @ResponseStatus(HttpStatus.CREATED)
-    synchronized AccountView add(
+    AccountView add(
             @Me @Nullable SignedIn me,
             @Valid @RequestBody NewAccount body,
             HttpServletRequest request,
             HttpServletResponse response) {
-        boolean first = accounts.count() == 0;
-        if (!first && (me == null || !me.administrator())) {
-            throw Refusal.forbidden("Only the administrator of this installation can add accounts.");
-        }
-        String signIn = body.signIn().strip().toLowerCase(Locale.ROOT);
-        if (accounts.bySignIn(signIn).isPresent()) {
-            throw Refusal.field("signIn", "Somebody already signs in as " + signIn + ". Choose another name.");
-        }
-        Account account = new Account(
-                ids.next(),
-                signIn,
-                body.name().strip(),
-                passwords.hashed("password", body.password(), List.of(signIn, body.name())),
-                ZoneName.known(body.zone()),
-                first,
-                clock.instant());
-        transaction.executeWithoutResult(status -> accounts.insert(account));
-        if (first) {
+        Account account = accounts.add(
+                me != null && me.administrator(), body.name(), body.signIn(), body.password(), body.zone());
+        if (account.administrator()) {
             sessions.start(account, request, response);
         }
         return view(account);
@@ -195,15 +160,7 @@ class AccountController {
             HttpServletRequest request,
             HttpServletResponse response) {
         Account old = sessions.prove(me, body.currentPassword(), request);
-        Account changed = new Account(
-                old.id(),
-                old.signIn(),
-                old.name(),
-                passwords.hashed("newPassword", body.newPassword(), List.of(old.signIn(), old.name())),
-                old.zone(),
-                old.administrator(),
-                old.createdAt());
-        transaction.executeWithoutResult(status -> accounts.update(changed));
+        Account changed = accounts.withPassword(old, body.newPassword());
         sessions.endOthers(me.accountId(), request);
         sessions.start(changed, request, response);
         return view(changed);

@@ -9,16 +9,15 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.store.history.HistoryStore;
 
 /** History and undo. */
 @RestController
 class HistoryController {
 
-    private final HistoryStore history;
     private final Undo undo;
+    private final History history;
 
-    HistoryController(HistoryStore history, Undo undo) {
+    HistoryController(Undo undo, History history) {
         this.history = history;
         this.undo = undo;
     }
@@ -27,7 +26,7 @@ class HistoryController {
 
     @GetMapping("/api/history/{subjectId}")
     List<HistoryLineView> ofSubject(@Me SignedIn me, @PathVariable UUID subjectId) {
-        return history.ofSubject(me.accountId(), subjectId).stream()
+        return history.of(me.accountId(), subjectId).stream()
                 .map(line ->
                         new HistoryLineView(line.commandId(), line.at(), line.actor(), line.label(), line.undone()))
                 .toList();

@@ -27,19 +27,18 @@ import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.live.Topic;
-import org.squallnote.server.problem.Refusal;
-import org.squallnote.store.message.MessageStore;
+import org.squallnote.server.message.Messages;
 
 /** Corrections of what was read, and the rules that come of them. */
 @RestController
 class CorrectionController {
 
-    private final MessageStore messages;
     private final PartyRules rules;
     private final ReadAgain readAgain;
     private final Commands commands;
+    private final Messages messages;
 
-    CorrectionController(MessageStore messages, PartyRules rules, ReadAgain readAgain, Commands commands) {
+    CorrectionController(PartyRules rules, ReadAgain readAgain, Commands commands, Messages messages) {
         this.messages = messages;
         this.rules = rules;
         this.readAgain = readAgain;
@@ -69,7 +68,7 @@ class CorrectionController {
             @PathVariable UUID id,
             @RequestParam Asks asks,
             @RequestParam boolean always) {
-        StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+        StoredMessage message = messages.get(me.accountId(), id);
         if (always) {
             return rules.asks(me, commandId, message.party(), nameOf(message), asks);
         }
@@ -93,7 +92,7 @@ class CorrectionController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam @Min(0) @Max(90) int days) {
-        StoredMessage message = messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
+        StoredMessage message = messages.get(me.accountId(), id);
         return rules.replyDays(me, commandId, message.party(), nameOf(message), days);
     }
 

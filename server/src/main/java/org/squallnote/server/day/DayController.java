@@ -5,7 +5,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -14,25 +13,23 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.TypedDate;
-import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.followup.FollowUpStore;
 
 /** Reads a typed date, and says whether the day is a day off or already full. */
 @RestController
 class DayController {
 
     private final WorkingTimes workingTimes;
-    private final FollowUpStore followUps;
     private final Clock clock;
+    private final DayLoads loads;
 
-    DayController(WorkingTimes workingTimes, FollowUpStore followUps, Clock clock) {
+    DayController(WorkingTimes workingTimes, Clock clock, DayLoads loads) {
+        this.loads = loads;
         this.workingTimes = workingTimes;
-        this.followUps = followUps;
         this.clock = clock;
     }
 
@@ -75,28 +72,14 @@ class DayController {
     }
 
     private DayView view(SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime) {
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
-        List<Integer> efforts = followUps.open(me.accountId()).stream()
-                .filter(followUp -> isDueOn(day, followUp.replyDay(), today))
-                .map(DayController::effort)
-                .toList();
-        DayLoad load = DayLoad.of(day, efforts, workingTime, clock.instant());
+        DayLoad load = loads.of(me, day, workingTime);
         return new DayView(
                 day,
                 time,
                 workingTime.whyOff(day).orElse(""),
-                efforts.size(),
+                load.due(),
                 load.dueMinutes(),
                 load.freeMinutes(),
-                !day.isBefore(today) && workingTime.isWorkingDay(day) && load.isFull());
-    }
-
-    /** What is late is due today. */
-    private static boolean isDueOn(LocalDate day, @Nullable LocalDate replyDay, LocalDate today) {
-        return replyDay != null && (day.equals(replyDay) || (day.equals(today) && replyDay.isBefore(today)));
-    }
-
-    private static int effort(FollowUp followUp) {
-        return Optional.ofNullable(followUp.effortMinutes()).orElse(DayLoad.DEFAULT_EFFORT_MINUTES);
+                load.full());
     }
 }

@@ -8,17 +8,14 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Predicate;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -31,7 +28,6 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Standing;
@@ -44,37 +40,25 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.MessageStore;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Follow-ups. */
 @RestController
 class FollowUpController {
 
-    /** How long what has ended stays in the list. */
-    private static final Duration ENDED_SHOWN = Duration.ofDays(7);
-
     /** More at once are a mistake, or somebody else's list. */
     private static final int MOST_AT_ONCE = 200;
 
     private final FollowUps followUps;
-    private final FollowUpStore store;
-    private final MessageStore messages;
     private final WorkingTimes workingTimes;
     private final Clock clock;
     private final JsonMapper json;
+    private final FollowUpList list;
 
     FollowUpController(
-            FollowUps followUps,
-            FollowUpStore store,
-            MessageStore messages,
-            WorkingTimes workingTimes,
-            Clock clock,
-            JsonMapper json) {
+            FollowUps followUps, WorkingTimes workingTimes, Clock clock, JsonMapper json, FollowUpList list) {
+        this.list = list;
         this.followUps = followUps;
-        this.store = store;
-        this.messages = messages;
         this.workingTimes = workingTimes;
         this.clock = clock;
         this.json = json;
@@ -192,70 +176,40 @@ class FollowUpController {
 
     @GetMapping("/api/follow-ups")
     FollowUpsView all(@Me SignedIn me) {
-        Instant since = clock.instant().minus(ENDED_SHOWN);
-        Map<UUID, FollowUpOrigin> origins = origins(me, since);
+        FollowUpList.Shown shown = list.of(me);
         WorkingTime workingTime = workingTimes.of(me.accountId());
-        List<FollowUpLine> open = store.open(me.accountId()).stream()
-                .map(f -> line(me, f, origins, workingTime))
+        Function<List<FollowUp>, List<FollowUpLine>> lines = followUps -> followUps.stream()
+                .map(each -> line(me, each, Optional.ofNullable(shown.origins().get(each.id())), workingTime))
                 .toList();
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
-        Predicate<FollowUpLine> later =
-                line -> line.startDay() != null && line.startDay().isAfter(today);
         return new FollowUpsView(
-                open.stream().filter(later.negate()).toList(),
-                open.stream().filter(later).toList(),
-                store.endedSince(me.accountId(), since).stream()
-                        .map(f -> line(me, f, origins, workingTime))
-                        .toList(),
-                (int) open.stream().filter(f -> f.replyDay() == null).count());
-    }
-
-    private Map<UUID, FollowUpOrigin> origins(SignedIn me, Instant since) {
-        Map<UUID, FollowUpOrigin> origins = new HashMap<>();
-        store.origins(me.accountId(), since).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
-        return origins;
+                lines.apply(shown.open()), lines.apply(shown.later()), lines.apply(shown.ended()), shown.undated());
     }
 
     @GetMapping("/api/follow-ups/{id}")
     FollowUpDetail one(@Me SignedIn me, @PathVariable UUID id) {
         FollowUp followUp = followUps.get(me.accountId(), id);
-        Map<UUID, FollowUpOrigin> origins = new HashMap<>();
-        Map<UUID, UUID> threads = new HashMap<>();
-        for (FollowUpOrigin origin : store.originsOf(me.accountId(), id)) {
-            origins.putIfAbsent(id, origin);
-            threads.put(origin.messageId(), origin.threadId());
-        }
-        List<FollowUpLink> stored = store.links(me.accountId(), id);
-        Map<UUID, StoredMessage> now = new HashMap<>();
-        if (!stored.isEmpty()) {
-            messages.byIds(
-                            me.accountId(),
-                            stored.stream().map(FollowUpLink::messageId).toList())
-                    .forEach(message -> now.put(message.id(), message));
-        }
-        List<LinkView> links = stored.stream()
-                .map(link -> link(link, threads, Optional.ofNullable(now.get(link.messageId()))))
-                .toList();
+        FollowUpList.One one = list.one(followUp);
         return new FollowUpDetail(
-                line(me, followUp, origins, workingTimes.of(me.accountId())),
+                line(me, followUp, one.origin(), workingTimes.of(me.accountId())),
                 followUp.checklist().items(),
                 followUp.note(),
                 followUp.createdAt(),
-                links);
+                one.messages().stream().map(this::link).toList());
     }
 
-    private LinkView link(FollowUpLink link, Map<UUID, UUID> threads, Optional<StoredMessage> now) {
-        Snapshot snapshot = json.readValue(link.snapshot(), Snapshot.class);
+    private LinkView link(FollowUpList.Linked linked) {
+        Snapshot snapshot = json.readValue(linked.link().snapshot(), Snapshot.class);
         return new LinkView(
-                link.messageId(),
-                threads.getOrDefault(link.messageId(), link.messageId()),
-                link.linkedAt(),
-                link.sentence(),
+                linked.link().messageId(),
+                linked.threadId(),
+                linked.link().linkedAt(),
+                linked.link().sentence(),
                 snapshot,
-                now.map(message -> Snapshot.of(message).text())
+                linked.now()
+                        .map(message -> Snapshot.of(message).text())
                         .filter(text -> !text.equals(snapshot.text()))
                         .orElse(null),
-                now.filter(StoredMessage::removed).isPresent());
+                linked.now().filter(StoredMessage::removed).isPresent());
     }
 
     @PostMapping("/api/messages/{messageId}/follow-ups/{id}")
@@ -316,8 +270,7 @@ class FollowUpController {
         return followUps.end(me, commandId, id, version, state);
     }
 
-    private FollowUpLine line(SignedIn me, FollowUp f, Map<UUID, FollowUpOrigin> origins, WorkingTime workingTime) {
-        FollowUpOrigin origin = origins.get(f.id());
+    private FollowUpLine line(SignedIn me, FollowUp f, Optional<FollowUpOrigin> origin, WorkingTime workingTime) {
         LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), me.zoneId());
         return new FollowUpLine(
                 f.id(),
@@ -338,8 +291,9 @@ class FollowUpController {
                 f.answerSeen() != null,
                 f.state(),
                 f.endedAt(),
-                origin == null ? null : new Party(origin.fromName(), origin.fromAddress()).displayName(),
-                origin == null ? null : origin.channel(),
+                origin.map(it -> new Party(it.fromName(), it.fromAddress()).displayName())
+                        .orElse(null),
+                origin.map(FollowUpOrigin::channel).orElse(null),
                 f.version());
     }
 }

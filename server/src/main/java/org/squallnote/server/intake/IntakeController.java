@@ -1,12 +1,8 @@
 package org.squallnote.server.intake;
 
-import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -17,42 +13,23 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.intake.Heap;
-import org.squallnote.core.intake.IntakeCount;
-import org.squallnote.core.intake.IntakeKind;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Channel;
-import org.squallnote.core.message.Nature;
-import org.squallnote.core.message.Party;
-import org.squallnote.core.time.QuickChoices;
-import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.Me;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
-import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.source.SourceStore;
 
 /** Intake. */
 @RestController
 class IntakeController {
 
-    /** The list shows this many of each heap at most: of what asks those that are wanted first, of the others the newest. */
-    private static final int MOST_OF_A_HEAP = 200;
-
-    private final MessageStore messages;
-    private final SourceStore sources;
     private final Decisions decisions;
-    private final WorkingTimes workingTimes;
-    private final Clock clock;
+    private final IntakeList list;
 
-    IntakeController(
-            MessageStore messages, SourceStore sources, Decisions decisions, WorkingTimes workingTimes, Clock clock) {
-        this.messages = messages;
-        this.sources = sources;
+    IntakeController(Decisions decisions, IntakeList list) {
+        this.list = list;
         this.decisions = decisions;
-        this.workingTimes = workingTimes;
-        this.clock = clock;
     }
 
     record IntakeView(
@@ -85,68 +62,30 @@ class IntakeController {
 
     @GetMapping("/api/intake")
     IntakeView intake(@Me SignedIn me) {
-        Instant now = clock.instant();
-        LocalDate today = LocalDate.ofInstant(now, me.zoneId());
-        WorkingTime workingTime = workingTimes.of(me.accountId());
-        Map<UUID, String> sourceNames = new HashMap<>();
-        sources.of(me.accountId()).forEach(source -> sourceNames.put(source.id(), source.name()));
-        Map<String, String> roomNames = new HashMap<>();
-        sources.allRooms(me.accountId()).forEach(room -> roomNames.put(room.roomId(), room.name()));
-        Map<Heap, Integer> counts = new EnumMap<>(Heap.class);
-        List<IntakeLine> lines = new ArrayList<>();
-        for (Heap heap : Heap.values()) {
-            counts.put(heap, 0);
-            List<IntakeRow> rows = heap == Heap.ASKS_YOU
-                    ? messages.intakeByWanted(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP)
-                    : messages.intake(me.accountId(), kindsOf(heap), today, MOST_OF_A_HEAP);
-            rows.forEach(row -> lines.add(line(row, now, workingTime, sourceNames, roomNames)));
-        }
-        int total = 0;
-        for (IntakeCount count : messages.intakeCounts(me.accountId(), today)) {
-            counts.merge(Heap.of(count.nature(), count.asksMe()), count.count(), Integer::sum);
-            total += count.count();
-        }
-        List<QuickChoice> choices = QuickChoices.on(today, workingTime).stream()
-                .map(choice -> new QuickChoice(choice.label(), choice.day()))
-                .toList();
-        List<IntakeLine> putOff = messages.putOffBeyond(me.accountId(), today).stream()
-                .map(row -> line(row, now, workingTime, sourceNames, roomNames))
-                .toList();
-        return new IntakeView(total, counts, lines, putOff, choices);
+        IntakeList.Waiting waiting = list.of(me);
+        return new IntakeView(
+                waiting.counts().values().stream().mapToInt(Integer::intValue).sum(),
+                waiting.counts(),
+                waiting.rows().stream().map(row -> line(row, waiting)).toList(),
+                waiting.putOff().stream().map(row -> line(row, waiting)).toList(),
+                waiting.quickChoices().stream()
+                        .map(choice -> new QuickChoice(choice.label(), choice.day()))
+                        .toList());
     }
 
-    /** The kinds of messages that the rule puts into a heap. */
-    private static List<IntakeKind> kindsOf(Heap heap) {
-        List<IntakeKind> kinds = new ArrayList<>();
-        for (Nature nature : Nature.values()) {
-            for (boolean asksMe : new boolean[] {true, false}) {
-                if (Heap.of(nature, asksMe) == heap) {
-                    kinds.add(new IntakeKind(nature, asksMe));
-                }
-            }
-        }
-        return kinds;
-    }
-
-    private static IntakeLine line(
-            IntakeRow row,
-            Instant now,
-            WorkingTime workingTime,
-            Map<UUID, String> sourceNames,
-            Map<String, String> roomNames) {
-        String about = !row.ask().isBlank() ? row.ask() : row.subject().isBlank() ? row.beginning() : row.subject();
+    private static IntakeLine line(IntakeRow row, IntakeList.Waiting waiting) {
         return new IntakeLine(
                 row.id(),
                 Heap.of(row.nature(), row.asksMe()),
                 row.channel(),
-                new Party(row.fromName(), row.fromAddress()).displayName(),
-                about.replaceAll("\\s+", " ").strip(),
+                row.from().displayName(),
+                row.about(),
                 row.sentAt(),
-                workingTime.between(row.sentAt(), now).toMinutes(),
-                sourceNames.getOrDefault(row.sourceId(), ""),
-                row.roomId() == null ? null : roomNames.getOrDefault(row.roomId(), ""),
+                waiting.workingTime().between(row.sentAt(), waiting.now()).toMinutes(),
+                waiting.sourceNames().getOrDefault(row.sourceId(), ""),
+                row.roomId() == null ? null : waiting.roomNames().getOrDefault(row.roomId(), ""),
                 row.roomId(),
-                row.listAddress() == null ? row.fromAddress() : row.listAddress(),
+                row.party(),
                 row.listAddress() != null,
                 row.hasFiles(),
                 row.replyDay(),

@@ -16,7 +16,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.io.InputStreamResource;
@@ -31,7 +30,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.draft.Draft;
-import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
@@ -44,7 +42,6 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.settings.PartyRule;
-import org.squallnote.core.source.ChatRoom;
 import org.squallnote.formats.html.SafeHtml;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
@@ -55,12 +52,6 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
-import org.squallnote.store.draft.DraftFileStore;
-import org.squallnote.store.draft.DraftStore;
-import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMails;
-import org.squallnote.store.source.SourceStore;
 
 /** One message: its words, its HTML in a page of its own, its files. */
 @RestController
@@ -70,37 +61,22 @@ class MessageController {
     private static final Set<String> HARMLESS =
             Set.of("image/png", "image/jpeg", "image/gif", "image/webp", "text/plain");
 
-    private final MessageStore messages;
-    private final SourceStore sources;
-    private final FollowUpStore followUps;
-    private final DraftStore drafts;
-    private final DraftFileStore draftFiles;
     private final AccountReaders readers;
     private final Readings readings;
     private final Proposals proposals;
     private final Taking taking;
     private final Senders senders;
     private final SecureRandom random = new SecureRandom();
-    private final RawMails rawMails;
+    private final Messages messages;
 
     MessageController(
-            MessageStore messages,
-            SourceStore sources,
-            FollowUpStore followUps,
-            DraftStore drafts,
-            DraftFileStore draftFiles,
             AccountReaders readers,
             Readings readings,
             Proposals proposals,
             Taking taking,
             Senders senders,
-            RawMails rawMails) {
-        this.rawMails = rawMails;
+            Messages messages) {
         this.messages = messages;
-        this.sources = sources;
-        this.followUps = followUps;
-        this.drafts = drafts;
-        this.draftFiles = draftFiles;
         this.readers = readers;
         this.readings = readings;
         this.proposals = proposals;
@@ -162,9 +138,9 @@ class MessageController {
 
     @GetMapping("/api/messages/{id}")
     MessageView one(@Me SignedIn me, @PathVariable UUID id) {
-        StoredMessage message = get(me, id);
-        UUID owner = me.accountId();
-        AccountReader reader = readers.of(owner);
+        StoredMessage message = messages.get(me.accountId(), id);
+        Messages.Around around = messages.around(message);
+        AccountReader reader = readers.of(me.accountId());
         Reading reading = readings.read(reader, message);
         OwnWords words = reading.words();
         // A message that holds nothing but what it carries along is shown as it is.
@@ -184,10 +160,7 @@ class MessageController {
                 message.recipients().to().stream().map(Party::shown).toList(),
                 message.recipients().cc().stream().map(Party::shown).toList(),
                 message.channel() == Channel.CHAT ? "" : message.subject(),
-                Optional.ofNullable(message.roomId())
-                        .flatMap(room -> sources.room(owner, room))
-                        .map(ChatRoom::name)
-                        .orElse(null),
+                around.room().orElse(null),
                 message.sentAt(),
                 own,
                 carried,
@@ -200,14 +173,12 @@ class MessageController {
                 message.decision(),
                 message.edited(),
                 message.removed(),
-                sources.byId(owner, message.sourceId())
-                        .map(source -> source.name())
-                        .orElse(""),
-                followUpsOf(message),
+                around.source(),
+                followUps(around),
                 proposer.of(message, reading),
                 proposer.each(message, reading),
-                drafts.of(owner, id).map(MessageController::view).orElse(null),
-                draftFiles.waiting(owner, id).stream()
+                around.draft().map(MessageController::view).orElse(null),
+                around.files().stream()
                         .map(file -> new DraftFileView(file.id(), file.name(), file.size()))
                         .toList(),
                 taking.of(message));
@@ -223,13 +194,15 @@ class MessageController {
                 : message.notices().list();
     }
 
-    private List<FollowUpRef> followUpsOf(StoredMessage message) {
-        Set<UUID> linked = followUps.ofMessage(message.owner(), message.id()).stream()
-                .map(FollowUp::id)
-                .collect(Collectors.toSet());
-        return followUps.ofThread(message.owner(), message.threadId()).stream()
+    private static List<FollowUpRef> followUps(Messages.Around around) {
+        return around.followUps().stream()
                 .map(f -> new FollowUpRef(
-                        f.id(), f.title(), f.endedAt() == null, f.replyDay(), f.replyTime(), linked.contains(f.id())))
+                        f.id(),
+                        f.title(),
+                        f.endedAt() == null,
+                        f.replyDay(),
+                        f.replyTime(),
+                        around.linked().contains(f.id())))
                 .toList();
     }
 
@@ -241,7 +214,7 @@ class MessageController {
     @GetMapping(path = "/api/messages/{id}/html", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> html(
             @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
-        RawMail raw = raw(me, id);
+        RawMail raw = messages.raw(me.accountId(), id);
         SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(id, raw), pictures);
         byte[] nonceBytes = new byte[16];
         random.nextBytes(nonceBytes);
@@ -282,11 +255,11 @@ class MessageController {
             @PathVariable int index,
             @RequestParam(defaultValue = "false") boolean view)
             throws IOException {
-        Files.StoredFile file = get(me, id).files().list().stream()
+        Files.StoredFile file = messages.get(me.accountId(), id).files().list().stream()
                 .filter(candidate -> candidate.index() == index)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("file"));
-        InputStream content = MailParser.attachment(raw(me, id), index)
+        InputStream content = MailParser.attachment(messages.raw(me.accountId(), id), index)
                 .orElseThrow(() -> Refusal.invalid(
                         "This file is damaged and cannot be opened. The message itself is kept as it came."));
         boolean inline = view && HARMLESS.contains(file.type());
@@ -301,7 +274,7 @@ class MessageController {
     /** The message as it came, as an .eml file. */
     @GetMapping(path = "/api/messages/{id}/source", produces = "message/rfc822")
     ResponseEntity<Resource> source(@Me SignedIn me, @PathVariable UUID id) throws IOException {
-        RawMail raw = raw(me, id);
+        RawMail raw = messages.raw(me.accountId(), id);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(false, "message.eml"))
                 .contentType(MediaType.parseMediaType("message/rfc822"))
@@ -312,17 +285,6 @@ class MessageController {
     private static String disposition(boolean inline, String name) {
         ContentDisposition.Builder builder = inline ? ContentDisposition.inline() : ContentDisposition.attachment();
         return builder.filename(name, StandardCharsets.UTF_8).build().toString();
-    }
-
-    private StoredMessage get(SignedIn me, UUID id) {
-        return messages.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
-    }
-
-    private RawMail raw(SignedIn me, UUID id) {
-        if (get(me, id).channel() != Channel.MAIL) {
-            throw Refusal.notFound("mail");
-        }
-        return rawMails.of(me.accountId(), id).orElseThrow(() -> Refusal.notFound("message"));
     }
 
     private static DraftView view(Draft draft) {

@@ -39,7 +39,6 @@ import org.squallnote.sources.mail.MailFolders;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.sources.mail.MailTest;
 import org.squallnote.sources.mail.SeenCertificate;
-import org.squallnote.store.message.MessageStore;
 
 /** Settings › Sources. */
 @RestController
@@ -47,19 +46,12 @@ class SourceController {
 
     private final Sources sources;
     private final SourceSecrets secrets;
-    private final MessageStore messages;
     private final Destinations destinations;
     private final BoundedTest tests;
 
-    SourceController(
-            Sources sources,
-            SourceSecrets secrets,
-            MessageStore messages,
-            Destinations destinations,
-            BoundedTest tests) {
+    SourceController(Sources sources, SourceSecrets secrets, Destinations destinations, BoundedTest tests) {
         this.sources = sources;
         this.secrets = secrets;
-        this.messages = messages;
         this.destinations = destinations;
         this.tests = tests;
     }
@@ -277,7 +269,7 @@ class SourceController {
                 source.statusText(),
                 source.progressDone(),
                 source.progressTotal(),
-                messages.countInSource(source.owner(), source.id()),
+                sources.countMessages(source),
                 source.addedAt(),
                 source.daysBack(),
                 source.archiveRule(),

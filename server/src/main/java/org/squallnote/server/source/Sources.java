@@ -25,6 +25,7 @@ import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatSettings;
 import org.squallnote.sources.mail.MailAccount;
 import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.source.SourceStore;
 
 /** Adds, changes and disconnects sources. */
@@ -35,8 +36,10 @@ class Sources {
     private final SourceSecrets secrets;
     private final Commands commands;
     private final SourceEngines engines;
+    private final MessageStore messages;
 
-    Sources(SourceStore store, SourceSecrets secrets, Commands commands, SourceEngines engines) {
+    Sources(SourceStore store, SourceSecrets secrets, Commands commands, SourceEngines engines, MessageStore messages) {
+        this.messages = messages;
         this.store = store;
         this.secrets = secrets;
         this.commands = commands;
@@ -45,6 +48,10 @@ class Sources {
 
     /** What is the same for all kinds. */
     record Common(UUID id, String name, int daysBack, ArchiveRule archiveRule) {}
+
+    int countMessages(Source source) {
+        return messages.countInSource(source.owner(), source.id());
+    }
 
     Done addMail(SignedIn me, UUID commandId, Common common, MailAccount account) {
         return add(
