@@ -1,6 +1,7 @@
 package org.squallnote.core.message;
 
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,6 +21,16 @@ public record Recipients(
         cc = List.copyOf(cc);
         replyTo = List.copyOf(replyTo);
         followupTo = followupTo == null ? List.of() : List.copyOf(followupTo);
+    }
+
+    /** Everybody it is openly addressed to. */
+    public List<Party> all() {
+        return Stream.concat(to.stream(), cc.stream()).toList();
+    }
+
+    /** Whether it is openly addressed to somebody. */
+    public boolean reach(String address) {
+        return all().stream().anyMatch(party -> party.address().equals(address));
     }
 
     /** Where answers to all should go; empty when nothing is said. */

@@ -32,9 +32,9 @@ class AnswerController {
     private static final int LONGEST_ADDRESSEES = 20_000;
 
     private final Answers answers;
-    private final AskedBack askedBack;
+    private final AsksInAnswers askedBack;
 
-    AnswerController(Answers answers, AskedBack askedBack) {
+    AnswerController(Answers answers, AsksInAnswers askedBack) {
         this.answers = answers;
         this.askedBack = askedBack;
     }
@@ -107,7 +107,7 @@ class AnswerController {
 
     /** What an answer would ask, and of whom, so that somebody can wait for it. */
     @PostMapping("/api/messages/{id}/asked")
-    AskedBack.AskedView asked(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
+    AsksInAnswers.AskedView asked(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
         return askedBack.of(me, id, body.text());
     }
 }

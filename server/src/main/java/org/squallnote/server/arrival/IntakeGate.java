@@ -10,20 +10,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.intake.IntakeStart;
-import org.squallnote.core.intake.SubjectPattern;
-import org.squallnote.core.message.Channel;
+import org.squallnote.core.intake.PastIntake;
+import org.squallnote.core.intake.Settling;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
-import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
-import org.squallnote.core.settings.PartyRule;
-import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.LiveEvents;
@@ -83,10 +78,7 @@ class IntakeGate {
         Map<UUID, List<ThreadingRow>> rowsOf = rowsByThread(owner, touchedThreads);
         Map<UUID, ThreadingRow> byId = new HashMap<>();
         rowsOf.values().forEach(rows -> rows.forEach(row -> byId.put(row.id(), row)));
-        Set<String> past = settings.rules(owner).stream()
-                .filter(PartyRule::pastIntake)
-                .map(PartyRule::party)
-                .collect(Collectors.toSet());
+        PastIntake past = new PastIntake(settings.rules(owner));
         List<StoredMessage> waiting = new ArrayList<>();
         for (StoredMessage message : fresh) {
             ThreadingRow row = byId.get(message.id());
@@ -99,11 +91,11 @@ class IntakeGate {
                 settle(owner, message, row.threadId());
                 continue;
             }
-            boolean answered = thread.stream().anyMatch(other -> answers(other, row));
+            boolean answered = Settling.isAnswered(row, thread);
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED
                     : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
-            if (decision == Decision.UNDECIDED && goesPast(message, past)) {
+            if (decision == Decision.UNDECIDED && past.takes(message)) {
                 letPast(owner, message);
             } else {
                 if (decision != message.decision()) {
@@ -118,14 +110,6 @@ class IntakeGate {
             followers.forEach(follower -> follower.waiting(owner, waiting));
         }
         live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
-    }
-
-    private static boolean goesPast(StoredMessage message, Set<String> past) {
-        return past.contains(message.party())
-                || SubjectPattern.of(message.subject())
-                        .filter(pattern -> message.channel() == Channel.MAIL)
-                        .filter(pattern -> past.contains(PartyRule.SUBJECT + pattern))
-                        .isPresent();
     }
 
     /** What the user wants to see nothing of is decided as it arrives; the history says so, and undo brings it back. */
@@ -148,28 +132,11 @@ class IntakeGate {
         return rows;
     }
 
-    private static boolean answers(ThreadingRow answer, ThreadingRow asked) {
-        return answer.direction() == Direction.OUTGOING
-                && answer.sentAt().isAfter(asked.sentAt())
-                && addresses(answer).contains(asked.fromAddress());
-    }
-
-    private static List<String> addresses(ThreadingRow row) {
-        return Stream.concat(row.recipients().to().stream(), row.recipients().cc().stream())
-                .map(Party::address)
-                .toList();
-    }
-
     /** Takes out of Intake what this answer of mine answers; what I have only promised stays. */
     private void settle(UUID owner, StoredMessage answer, UUID threadId) {
         TurnState state = turns.state(owner, threadId);
-        Set<UUID> stillOwed = state.debts().stream().map(Debt::messageId).collect(Collectors.toSet());
-        List<String> to = Stream.concat(answer.recipients().to().stream(), answer.recipients().cc().stream())
-                .map(Party::address)
-                .toList();
-        List<StoredMessage> settled = messages.undecidedInThread(owner, threadId, answer.sentAt()).stream()
-                .filter(message -> to.contains(message.fromAddress()) && !stillOwed.contains(message.id()))
-                .toList();
+        List<StoredMessage> settled =
+                Settling.settledBy(answer, messages.undecidedInThread(owner, threadId, answer.sentAt()), state);
         Instant now = clock.instant();
         boolean recent = answer.sentAt().isAfter(now.minus(RECENT));
         if (!settled.isEmpty()) {

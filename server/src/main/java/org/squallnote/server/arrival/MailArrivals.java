@@ -2,7 +2,6 @@ package org.squallnote.server.arrival;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -26,6 +25,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.Recipients;
+import org.squallnote.core.message.SentTime;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.reading.Reading;
@@ -46,11 +46,6 @@ import org.squallnote.store.message.RawMails;
  */
 @Component
 public class MailArrivals {
-
-    /** A date further ahead than this of the one that a file gives for the reception, without a zone, is wrong. */
-    private static final Duration FILE_TOLERANCE = Duration.ofDays(1);
-
-    private static final Instant BEFORE_MAIL = Instant.parse("1980-01-01T00:00:00Z");
 
     private final MessageStore messages;
     private final RawMails rawMails;
@@ -94,17 +89,9 @@ public class MailArrivals {
             boolean sentFolder,
             boolean everythingToIntake) {}
 
-    /**
-     * When a mail was sent: what it says itself, unless that cannot be. Nothing is sent after the server has received it;
-     * a writer whose clock is fast would otherwise seem to write after my answer.
-     */
     private static Instant sentAt(Origin origin, ArrivedMail arrived) {
-        Instant received = arrived.receivedAt();
-        Instant latest = origin.folder().isEmpty() ? received.plus(FILE_TOLERANCE) : received;
-        return arrived.mail()
-                .sentAt()
-                .filter(at -> at.isAfter(BEFORE_MAIL) && !at.isAfter(latest))
-                .orElse(received);
+        return SentTime.of(
+                arrived.mail().sentAt(), arrived.receivedAt(), origin.folder().isEmpty());
     }
 
     /** What came of a batch. */
@@ -289,15 +276,8 @@ public class MailArrivals {
                 0);
     }
 
-    /** A mail from me is outgoing, unless I wrote it to nobody but myself: then it is a note that waits for me. */
     private static Direction directionOf(Origin origin, ParsedMail mail, Set<String> mine) {
-        if (origin.sentFolder()) {
-            return Direction.OUTGOING;
-        }
-        boolean fromMe = mine.contains(mail.from().address());
-        boolean toOthers = Stream.concat(mail.to().stream(), mail.cc().stream())
-                .map(Party::address)
-                .anyMatch(address -> !mine.contains(address));
-        return fromMe && toOthers ? Direction.OUTGOING : Direction.INCOMING;
+        List<Party> to = Stream.concat(mail.to().stream(), mail.cc().stream()).toList();
+        return Direction.ofMail(origin.sentFolder(), mail.from(), to, mine);
     }
 }

@@ -27,7 +27,6 @@ import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.live.Topic;
-import org.squallnote.server.message.Messages;
 
 /** Corrections of what was read, and the rules that come of them. */
 @RestController
@@ -36,10 +35,8 @@ class CorrectionController {
     private final PartyRules rules;
     private final ReadAgain readAgain;
     private final Commands commands;
-    private final Messages messages;
 
-    CorrectionController(PartyRules rules, ReadAgain readAgain, Commands commands, Messages messages) {
-        this.messages = messages;
+    CorrectionController(PartyRules rules, ReadAgain readAgain, Commands commands) {
         this.rules = rules;
         this.readAgain = readAgain;
         this.commands = commands;
@@ -68,7 +65,7 @@ class CorrectionController {
             @PathVariable UUID id,
             @RequestParam Asks asks,
             @RequestParam boolean always) {
-        StoredMessage message = messages.get(me.accountId(), id);
+        StoredMessage message = readAgain.message(me.accountId(), id);
         if (always) {
             return rules.asks(me, commandId, message.party(), nameOf(message), asks);
         }
@@ -92,7 +89,7 @@ class CorrectionController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam @Min(0) @Max(90) int days) {
-        StoredMessage message = messages.get(me.accountId(), id);
+        StoredMessage message = readAgain.message(me.accountId(), id);
         return rules.replyDays(me, commandId, message.party(), nameOf(message), days);
     }
 

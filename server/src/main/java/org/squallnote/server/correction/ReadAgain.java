@@ -9,6 +9,7 @@ import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.server.arrival.MailThreads;
 import org.squallnote.server.arrival.ThreadTurns;
+import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
@@ -31,6 +32,11 @@ public class ReadAgain {
         this.readers = readers;
         this.readings = readings;
         this.turns = turns;
+    }
+
+    /** The message that is corrected. */
+    StoredMessage message(UUID owner, UUID id) {
+        return messages.byId(owner, id).orElseThrow(() -> Refusal.notFound("message"));
     }
 
     /** Corrects one message, or takes its correction back. */

@@ -1,27 +1,18 @@
 package org.squallnote.server.followup;
 
 import java.time.Clock;
-import java.time.LocalDate;
-import java.time.LocalDateTime;
-import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.AnswerEffect;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
-import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.StoredFacts;
 import org.squallnote.core.turn.TurnState;
@@ -60,73 +51,44 @@ class AnswersSeen implements AnswerSeen {
         List<FollowUp> open =
                 store.openInThread(owner, threadId, answer.sentAt().plusSeconds(1));
         Facts facts = readings.of(owner, answer.id()).map(StoredFacts::facts).orElse(Facts.SILENT);
-        if (open.isEmpty() || facts.thanksOnly()) {
+        if (open.isEmpty()) {
             return;
         }
-        Set<String> to = Stream.concat(answer.recipients().to().stream(), answer.recipients().cc().stream())
-                .map(Party::address)
-                .collect(Collectors.toSet());
         for (FollowUp followUp : open) {
-            Set<UUID> asked = new HashSet<>();
-            for (FollowUpOrigin origin : store.originsOf(owner, followUp.id())) {
-                if (origin.threadId().equals(threadId) && to.contains(origin.fromAddress())) {
-                    asked.add(origin.messageId());
-                }
+            Set<UUID> asked = store.originsOf(owner, followUp.id()).stream()
+                    .filter(origin -> origin.threadId().equals(threadId)
+                            && answer.recipients().reach(origin.fromAddress()))
+                    .map(FollowUpOrigin::messageId)
+                    .collect(Collectors.toSet());
+            AnswerEffect effect = AnswerEffect.of(followUp, asked, answer.id(), facts, state);
+            if (effect instanceof AnswerEffect.Done) {
+                done(owner, followUp, recent);
+            } else if (effect instanceof AnswerEffect.Asked) {
+                asked(owner, followUp, answer);
+            } else if (effect instanceof AnswerEffect.Moved moved) {
+                moved(owner, followUp, moved, recent);
             }
-            if (!asked.isEmpty()) {
-                follow(owner, followUp, asked, answer, facts, state, recent);
-            }
         }
     }
 
-    private void follow(
-            UUID owner,
-            FollowUp followUp,
-            Set<UUID> asked,
-            StoredMessage answer,
-            Facts facts,
-            TurnState state,
-            boolean recent) {
-        boolean rests = state.paused().stream()
-                .anyMatch(rest -> asked.contains(rest.debt().messageId()));
-        Optional<Debt> owed = state.debts().stream()
-                .filter(debt ->
-                        asked.contains(debt.messageId()) || debt.messageId().equals(answer.id()))
-                .findFirst();
-        if (rests) {
-            return; // I asked back; it goes on when they have answered.
-        }
-        if (owed.isEmpty()) {
-            answered(owner, followUp, answer, recent);
-        } else if (facts.holding() || facts.promises()) {
-            owed.get().by().ifPresent(by -> promised(owner, followUp, by, recent));
-        }
+    private void done(UUID owner, FollowUp followUp, boolean recent) {
+        commands.runWithin(owner, "follow-up-answered", changes -> {
+            followUps.changeWithin(owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
+            say(changes, "Done, since your answer was seen: " + followUp.title(), recent);
+        });
     }
 
-    private void answered(UUID owner, FollowUp followUp, StoredMessage answer, boolean recent) {
-        if (followUp.forReply()) {
-            commands.runWithin(owner, "follow-up-answered", changes -> {
-                followUps.changeWithin(owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
-                say(changes, "Done, since your answer was seen: " + followUp.title(), recent);
-            });
-        } else if (followUp.answerSeen() == null) {
-            commands.runWithin(owner, "follow-up-answer-seen", changes -> {
-                followUps.changeWithin(owner, followUp, followUp.answerSeen(answer.id()), changes);
-                say(changes, "Your answer was seen. Is it done? " + followUp.title(), false);
-            });
-        }
+    private void asked(UUID owner, FollowUp followUp, StoredMessage answer) {
+        commands.runWithin(owner, "follow-up-answer-seen", changes -> {
+            followUps.changeWithin(owner, followUp, followUp.answerSeen(answer.id()), changes);
+            say(changes, "Your answer was seen. Is it done? " + followUp.title(), false);
+        });
     }
 
-    private void promised(UUID owner, FollowUp followUp, LocalDateTime by, boolean recent) {
-        LocalDate day = by.toLocalDate();
-        @Nullable LocalTime time = by.toLocalTime().equals(LocalTime.MAX) ? null : by.toLocalTime();
-        boolean same = day.equals(followUp.replyDay()) && Objects.equals(time, followUp.replyTime());
-        if (same) {
-            return;
-        }
+    private void moved(UUID owner, FollowUp followUp, AnswerEffect.Moved moved, boolean recent) {
         commands.runWithin(owner, "follow-up-promised", changes -> {
-            followUps.changeWithin(owner, followUp, followUp.replyBy(day, time), changes);
-            say(changes, "Moved to " + DAY.format(day) + ", as you promised: " + followUp.title(), recent);
+            followUps.changeWithin(owner, followUp, followUp.replyBy(moved.day(), moved.time()), changes);
+            say(changes, "Moved to " + DAY.format(moved.day()) + ", as you promised: " + followUp.title(), recent);
         });
     }
 

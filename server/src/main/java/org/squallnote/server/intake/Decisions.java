@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
-import org.squallnote.core.intake.SubjectPattern;
-import org.squallnote.core.message.Channel;
+import org.squallnote.core.intake.PastIntake;
+import org.squallnote.core.intake.PutOff;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.settings.PartyRule;
@@ -94,8 +94,7 @@ public class Decisions implements Restorer {
     }
 
     private static String pattern(StoredMessage message) {
-        return SubjectPattern.of(message.subject())
-                .filter(text -> message.channel() == Channel.MAIL)
+        return PastIntake.patternOf(message)
                 .orElseThrow(() ->
                         Refusal.invalid("This message has no subject that others could be like. Nothing was changed."));
     }
@@ -143,9 +142,7 @@ public class Decisions implements Restorer {
     /** Takes an undecided message out of Intake until a day, as part of a command. */
     public void putOff(SignedIn me, StoredMessage message, LocalDate until, Changes changes) {
         refuseWhenDecided(message, Decision.UNDECIDED);
-        if (!until.isAfter(LocalDate.ofInstant(clock.instant(), me.zoneId()))) {
-            throw Refusal.invalid("A message can be put off until tomorrow or later.");
-        }
+        PutOff.check(until, LocalDate.ofInstant(clock.instant(), me.zoneId()));
         messages.putOff(me.accountId(), message.id(), until);
         changes.record(
                         SubjectType.MESSAGE,

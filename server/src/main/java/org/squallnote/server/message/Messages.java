@@ -24,7 +24,7 @@ import org.squallnote.store.source.SourceStore;
 
 /** Finds messages, each only for its owner. */
 @Component
-public class Messages {
+class Messages {
 
     private final MessageStore store;
     private final SourceStore sources;
@@ -49,7 +49,7 @@ public class Messages {
     }
 
     /** A message, refused where there is none. */
-    public StoredMessage get(UUID owner, UUID id) {
+    StoredMessage get(UUID owner, UUID id) {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("message"));
     }
 

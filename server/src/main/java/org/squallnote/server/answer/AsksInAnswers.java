@@ -9,16 +9,14 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.AskedBack;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.reading.Ask;
-import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Reading;
-import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.reading.AccountReader;
@@ -26,18 +24,13 @@ import org.squallnote.server.reading.AccountReaders;
 
 /** Says what an answer of mine asks, so that its answer can be waited for. */
 @Component
-class AskedBack {
-
-    /** In so many working days an answer is expected where my text names no date. */
-    private static final int USUAL_DAYS = 3;
-
-    private static final int LONGEST_SENTENCE = 200;
+class AsksInAnswers {
 
     private final Decisions decisions;
     private final AccountReaders readers;
     private final Clock clock;
 
-    AskedBack(Decisions decisions, AccountReaders readers, Clock clock) {
+    AsksInAnswers(Decisions decisions, AccountReaders readers, Clock clock) {
         this.decisions = decisions;
         this.readers = readers;
         this.clock = clock;
@@ -86,22 +79,14 @@ class AskedBack {
                         false,
                         List.of(other)),
                 Direction.OUTGOING);
-        Optional<Ask> ask = reading.asks().stream().findFirst();
-        if (ask.isEmpty()) {
-            return AskedView.NOTHING;
-        }
-        WorkingTime workingTime = reader.workingTime();
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
-        Optional<Deadline> by = reading.replyBy();
-        String sentence = ask.get().sentence().foldedIn(reading.words().text());
-        String shown =
-                sentence.length() > LONGEST_SENTENCE ? sentence.substring(0, LONGEST_SENTENCE - 1) + "…" : sentence;
-        return new AskedView(
-                shown,
-                other.displayName(),
-                "Hear from " + other.shortName() + ": " + shown,
-                by.map(Deadline::day).orElseGet(() -> workingTime.addWorkingDays(today, USUAL_DAYS)),
-                by.flatMap(Deadline::time).orElse(null),
-                List.of(other));
+        return AskedBack.of(reading, other, reader.workingTime(), LocalDate.ofInstant(clock.instant(), me.zoneId()))
+                .map(asked -> new AskedView(
+                        asked.sentence(),
+                        other.displayName(),
+                        asked.title(),
+                        asked.day(),
+                        asked.time(),
+                        List.of(other)))
+                .orElse(AskedView.NOTHING);
     }
 }
