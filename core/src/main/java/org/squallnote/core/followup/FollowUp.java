@@ -3,10 +3,12 @@ package org.squallnote.core.followup;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Parties;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.ReplyBy;
 
@@ -42,6 +44,69 @@ public record FollowUp(
         Instant createdAt,
         @Nullable Instant endedAt,
         int version) {
+
+    /**
+     * A new one.
+     *
+     * @param message what it is made from; absent where it comes from none, and then there is no answer that ends it
+     * @throws IllegalArgumentException when it has no title
+     */
+    public static FollowUp made(
+            UUID id, UUID owner, Content content, Optional<StoredMessage> message, Instant createdAt) {
+        Content.Details details = Optional.ofNullable(content.details())
+                .orElseGet(() -> message.map(from -> Content.Details.of(List.of(from.from())))
+                        .orElse(Content.Details.NONE));
+        boolean forReply = message.isPresent() && content.endsWithAnswer();
+        return new FollowUp(
+                id,
+                owner,
+                content.usableTitle(),
+                content.categoryId(),
+                content.replyDay(),
+                content.usableTime(),
+                content.firm(),
+                content.effortMinutes(),
+                forReply,
+                details.startDay(),
+                details.place().strip(),
+                details.parties(),
+                details.steps(),
+                details.note(),
+                null,
+                FollowUpState.OPEN,
+                createdAt,
+                null,
+                0);
+    }
+
+    /**
+     * This follow-up with another content. Who changes it has seen that they answered, and says that it goes on.
+     *
+     * @throws IllegalArgumentException when it has no title
+     */
+    public FollowUp changed(Content content) {
+        Content.Details details = content.details();
+        return new FollowUp(
+                id,
+                owner,
+                content.usableTitle(),
+                content.categoryId(),
+                content.replyDay(),
+                content.usableTime(),
+                content.firm(),
+                content.effortMinutes(),
+                content.endsWithAnswer(),
+                details == null ? startDay : details.startDay(),
+                details == null ? place : details.place().strip(),
+                details == null ? people : details.parties(),
+                details == null ? checklist : details.steps(),
+                details == null ? note : details.note(),
+                null,
+                state,
+                createdAt,
+                endedAt,
+                version);
+    }
 
     /** The reply-by date in core's terms. */
     public Optional<ReplyBy> replyBy() {

@@ -8,9 +8,11 @@ import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.StaleVersionException;
+import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.Snapshot;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Decision;
@@ -113,28 +115,7 @@ public class FollowUps implements Restorer {
             String sentence,
             Content content,
             Changes changes) {
-        Content.Details details = Optional.ofNullable(content.details())
-                .orElse(message == null ? Content.Details.NONE : Content.Details.of(List.of(message.from())));
-        FollowUp followUp = new FollowUp(
-                followUpId,
-                owner,
-                content.usableTitle(),
-                content.categoryId(),
-                content.replyDay(),
-                content.usableTime(),
-                content.firm(),
-                content.effortMinutes(),
-                message != null && content.endsWithAnswer(),
-                details.startDay(),
-                details.place().strip(),
-                details.parties(),
-                details.steps(),
-                details.note(),
-                null,
-                FollowUpState.OPEN,
-                clock.instant(),
-                null,
-                0);
+        FollowUp followUp = FollowUp.made(followUpId, owner, content, Optional.ofNullable(message), clock.instant());
         store.insert(followUp);
         List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, followUpId, message, sentence));
         changes.record(SubjectType.FOLLOW_UP, followUpId, null, FollowUpRecord.of(followUp, links))
@@ -169,32 +150,7 @@ public class FollowUps implements Restorer {
 
     Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {
         checkCategory(me, content.categoryId());
-        return change(
-                me, commandId, id, version, "Changed: " + content.usableTitle(), old -> changed(old, content, version));
-    }
-
-    private static FollowUp changed(FollowUp old, Content content, int version) {
-        Content.Details details = content.details();
-        return new FollowUp(
-                old.id(),
-                old.owner(),
-                content.usableTitle(),
-                content.categoryId(),
-                content.replyDay(),
-                content.usableTime(),
-                content.firm(),
-                content.effortMinutes(),
-                content.endsWithAnswer(),
-                details == null ? old.startDay() : details.startDay(),
-                details == null ? old.place() : details.place().strip(),
-                details == null ? old.people() : details.parties(),
-                details == null ? old.checklist() : details.steps(),
-                details == null ? old.note() : details.note(),
-                null, // Who changes it has seen that they answered, and says that it goes on.
-                old.state(),
-                old.createdAt(),
-                old.endedAt(),
-                version);
+        return change(me, commandId, id, version, "Changed: " + content.usableTitle(), old -> old.changed(content));
     }
 
     Done end(SignedIn me, UUID commandId, UUID id, int version, FollowUpState state) {

@@ -1,4 +1,4 @@
-package org.squallnote.server.followup;
+package org.squallnote.core.followup;
 
 import java.time.Instant;
 import java.util.List;
@@ -6,12 +6,13 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 
 /** A message as it stood when a follow-up was made from it. */
-record Snapshot(Party from, List<Party> to, String subject, Instant sentAt, String text, List<String> files) {
+public record Snapshot(Party from, List<Party> to, String subject, Instant sentAt, String text, List<String> files) {
 
     /** Longer texts are kept up to here; the message itself keeps all. */
     private static final int LONGEST_TEXT = 100_000;
 
-    static Snapshot of(StoredMessage message) {
+    /** Of a message as it is now. */
+    public static Snapshot of(StoredMessage message) {
         return new Snapshot(
                 message.from().shown(),
                 message.recipients().to(),

@@ -1,18 +1,15 @@
-package org.squallnote.server.followup;
+package org.squallnote.core.followup;
 
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.squallnote.core.followup.Checklist;
-import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
-import org.squallnote.server.problem.Refusal;
 
 /**
- * What a follow-up says.
+ * What a follow-up is to say.
  *
  * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
  * @param details what lies behind the sentence; null leaves it as it is, or empty
@@ -59,11 +56,15 @@ public record Content(
         }
     }
 
-    /** The title on one line; refused when it is blank. */
-    String usableTitle() {
+    /**
+     * The title on one line.
+     *
+     * @throws IllegalArgumentException when it is blank
+     */
+    public String usableTitle() {
         String folded = folded(title);
         if (folded.isEmpty()) {
-            throw Refusal.invalid("A follow-up needs a title. Say in a few words what is to be done.");
+            throw new IllegalArgumentException("A follow-up needs a title. Say in a few words what is to be done.");
         }
         return folded;
     }
