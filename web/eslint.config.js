@@ -1,16 +1,26 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
 
-/** Feature folders may use api and ui, and each other only where it is listed here. */
-const features = ['session', 'settings', 'intake', 'followups', 'threads', 'message']
-const mayUse = {
-  intake: ['message', 'threads', 'followups'],
-  followups: ['message', 'threads'],
-  threads: ['message'],
-}
+/**
+ * Feature folders may use api and ui, and each other only where the view says so: each folder with a view.ts is a view.
+ */
+const views = readdirSync(`${import.meta.dirname}/src`).filter((folder) =>
+  existsSync(`${import.meta.dirname}/src/${folder}/view.ts`),
+)
+const mayUse = Object.fromEntries(
+  views.map((view) => {
+    const text = readFileSync(`${import.meta.dirname}/src/${view}/view.ts`, 'utf8')
+    return [
+      view,
+      [...(/uses: \[([^\]]*)\]/.exec(text)?.[1] ?? '').matchAll(/'(\w+)'/g)].map((m) => m[1]),
+    ]
+  }),
+)
+const features = [...new Set([...views, 'session', 'message'])]
 
 export default ts.config(
   { ignores: ['target', 'node_modules', 'src/api/schema.d.ts'] },

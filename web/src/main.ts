@@ -1,10 +1,15 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createApp } from 'vue'
+import { listen } from '@/api/live'
 import { queryClient } from '@/api/queries'
 import App from '@/app/App.vue'
 import { router } from '@/app/router'
 import { applyTheme } from '@/ui/theme'
+import { VIEWS } from '@/ui/views'
 import '@/style.css'
 
 applyTheme()
+VIEWS.forEach((view) => {
+  listen(view.listens)
+})
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')

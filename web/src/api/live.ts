@@ -6,20 +6,28 @@ const connected = ref(true)
 /** Whether changes made elsewhere reach this page. */
 export const liveConnected = readonly(connected)
 
-const KEYS: Record<string, string[]> = {
-  INTAKE: ['intake', 'message', 'history', 'recipe-runs'],
-  FOLLOW_UPS: ['follow-ups', 'follow-up', 'day', 'message', 'history'],
-  THREADS: ['threads', 'thread', 'history'],
+/** What more than one view shows of a topic, by the names of the queries. */
+const SHARED: Readonly<Record<string, readonly string[]>> = {
+  INTAKE: ['history'],
+  FOLLOW_UPS: ['day', 'message', 'history'],
+  THREADS: ['history'],
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],
-  OUTBOX: ['outbox', 'thread'],
-  READING: ['reading', 'party-rules', 'message', 'calendar'],
-  SETTINGS: ['phrases', 'recipes', 'preferences', 'working-time', 'calendar', 'session'],
+  OUTBOX: ['outbox'],
+  READING: ['reading', 'message', 'calendar'],
+  SETTINGS: ['phrases', 'recipes', 'preferences', 'calendar', 'session'],
+}
+
+const listening: Readonly<Record<string, readonly string[]>>[] = [SHARED]
+
+/** Adds what a view shows of the topics. */
+export function listen(topics: Readonly<Record<string, readonly string[]>>): void {
+  listening.push(topics)
 }
 
 /** Asks again for everything that the named topics show. */
 export function reload(topics: string[]): void {
-  const keys = new Set(topics.flatMap((topic) => KEYS[topic] ?? []))
+  const keys = new Set(topics.flatMap((topic) => listening.flatMap((each) => each[topic] ?? [])))
   keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }))
 }
 

@@ -9,40 +9,37 @@ import { openCapture } from '@/capture/open'
 import { helpOpen } from '@/app/help'
 import { undoLast } from '@/api/commands'
 import KeyHint from '@/ui/KeyHint.vue'
-import { useKeys } from '@/ui/keys'
+import { EVERYWHERE, KEYS_EVERYWHERE, useKeys } from '@/ui/keys'
+import { addressOf, VIEWS } from '@/ui/views'
 import { setTheme, theme, type Theme } from '@/ui/theme'
 
 defineProps<{ account: AccountView }>()
 
 const router = useRouter()
 const intake = useIntake()
-const VIEWS = [
-  { name: 'Intake', to: '/intake', key: '1' },
-  { name: 'Follow-ups', to: '/follow-ups', key: '2' },
-  { name: 'Threads', to: '/threads', key: '3' },
-  { name: 'Settings', to: '/settings', key: '4' },
-]
+const inBar = VIEWS.filter((view) => view.inBar).map((view) => ({ ...view, to: addressOf(view) }))
 const THEMES: { value: Theme; name: string }[] = [
   { value: 'light', name: 'Daylight' },
   { value: 'dark', name: 'Night watch' },
   { value: 'system', name: 'As the system' },
 ]
 
-useKeys('Everywhere', [
-  ...VIEWS.map((view) => ({
-    key: view.key,
-    does: view.name,
-    run: () => void router.push(view.to),
-  })),
+useKeys(EVERYWHERE, [
+  ...inBar
+    .filter((view) => view.key !== undefined)
+    .map((view) => ({
+      key: view.key ?? '',
+      does: view.name,
+      run: () => void router.push(view.to),
+    })),
   {
-    key: 'c',
-    does: 'Capture',
+    ...KEYS_EVERYWHERE.capture,
     run: () => {
       openCapture()
     },
   },
-  { key: 'u', does: 'Undo the last change', run: () => void undoLast() },
-  { key: '?', does: 'This help', run: () => (helpOpen.value = true) },
+  { ...KEYS_EVERYWHERE.undo, run: () => void undoLast() },
+  { ...KEYS_EVERYWHERE.help, run: () => (helpOpen.value = true) },
 ])
 
 async function signOut(): Promise<void> {
@@ -63,7 +60,7 @@ async function signOut(): Promise<void> {
       >
       <nav class="flex h-full min-w-0 flex-1 gap-1" aria-label="Views">
         <RouterLink
-          v-for="view in VIEWS"
+          v-for="view in inBar"
           :key="view.to"
           :to="view.to"
           class="flex h-full items-center gap-1.5 border-b-2 px-1.5 sm:px-2.5"

@@ -1,40 +1,19 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { addressOf, VIEWS } from '@/ui/views'
+
+const start = VIEWS[0] ? addressOf(VIEWS[0]) : '/settings'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: '/intake' },
-    {
-      path: '/intake/:id?',
-      name: 'intake',
-      component: () => import('@/intake/IntakeView.vue'),
-      meta: { title: 'Intake' },
-    },
-    {
-      path: '/follow-ups/:id?',
-      name: 'follow-ups',
-      component: () => import('@/followups/FollowUpsView.vue'),
-      meta: { title: 'Follow-ups' },
-    },
-    {
-      path: '/threads/:id?',
-      name: 'threads',
-      component: () => import('@/threads/ThreadsView.vue'),
-      meta: { title: 'Threads' },
-    },
-    {
-      path: '/capture',
-      name: 'capture',
-      component: () => import('@/capture/SharedPage.vue'),
-      meta: { title: 'Capture' },
-    },
-    {
-      path: '/settings/:page(sources|categories|working-time|senders|phrases|recipes|capture|keys|account)?',
-      name: 'settings',
-      component: () => import('@/settings/SettingsView.vue'),
-      meta: { title: 'Settings' },
-    },
-    { path: '/:rest(.*)', redirect: '/intake' },
+    { path: '/', redirect: start },
+    ...VIEWS.map((view) => ({
+      path: view.path,
+      name: addressOf(view).slice(1),
+      component: view.component,
+      meta: { title: view.name },
+    })),
+    { path: '/:rest(.*)', redirect: start },
   ],
 })
 

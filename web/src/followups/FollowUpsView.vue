@@ -6,6 +6,7 @@ import { setState } from '@/followups/changes'
 import FollowUpRow from '@/followups/FollowUpRow.vue'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
 import { byCategory } from '@/followups/standing'
+import view from '@/followups/view'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -65,24 +66,23 @@ async function doneAtCursor(): Promise<void> {
   }
 }
 
-useKeys('Follow-ups', [
+const listed = () => !openId.value
+useKeys(view.name, [
   {
-    key: 'ArrowDown',
-    does: 'Next follow-up',
+    ...view.keys.next,
     run: () => {
       step(1)
     },
-    when: () => !openId.value,
+    when: listed,
   },
   {
-    key: 'ArrowUp',
-    does: 'Follow-up before',
+    ...view.keys.before,
     run: () => {
       step(-1)
     },
-    when: () => !openId.value,
+    when: listed,
   },
-  { key: 'd', does: 'Done', run: () => void doneAtCursor(), when: () => !openId.value },
+  { ...view.keys.done, run: () => void doneAtCursor(), when: listed },
 ])
 </script>
 

@@ -26,6 +26,7 @@ import SeveralSummary from '@/intake/SeveralSummary.vue'
 import { noteDecided } from '@/intake/sitting'
 import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
+import view from '@/intake/view'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -132,33 +133,25 @@ const alone = () => picks.value.ids.size === 0 && asked.value === undefined
 const ready = () => alone() && mode.value === 'decide' && message.data.value !== undefined
 const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
-useKeys('Intake', [
-  { key: 'a', does: 'Answer', run: () => (mode.value = 'answer'), when: ready },
-  { key: 'f', does: 'Follow up', run: startFollowUp, when: ready },
-  { key: 'g', does: 'Add to a follow-up', run: () => (mode.value = 'add-to'), when: ready },
+const KEYS = view.keys
+useKeys(view.name, [
+  { ...KEYS.answer, run: () => (mode.value = 'answer'), when: ready },
+  { ...KEYS.followUp, run: startFollowUp, when: ready },
+  { ...KEYS.addTo, run: () => (mode.value = 'add-to'), when: ready },
   {
-    key: 'n',
-    shift: false,
-    does: 'Nothing to do',
+    ...KEYS.nothing,
     run: () => {
       decisions.nothing()
     },
     when: undecided,
   },
+  { ...KEYS.always, run: () => (mode.value = 'always'), when: undecided },
+  { ...KEYS.handOver, run: () => (mode.value = 'hand-over'), when: ready },
+  { ...KEYS.recipes, run: () => (mode.value = 'recipes'), when: undecided },
+  { ...KEYS.putOff, run: () => (mode.value = 'put-off'), when: undecided },
+  { ...KEYS.leave, run: leave, when: undecided },
   {
-    key: 'n',
-    shift: true,
-    does: 'Nothing to do, always',
-    run: () => (mode.value = 'always'),
-    when: undecided,
-  },
-  { key: 'h', does: 'Hand over', run: () => (mode.value = 'hand-over'), when: ready },
-  { key: 'r', does: 'Recipes', run: () => (mode.value = 'recipes'), when: undecided },
-  { key: 'p', does: 'Put off', run: () => (mode.value = 'put-off'), when: undecided },
-  { key: 'l', does: 'Leave for later', run: leave, when: undecided },
-  {
-    key: 'x',
-    does: 'Pick, or let go',
+    ...KEYS.pick,
     run: () => {
       if (selected.value) {
         pick(selected.value, 'one')
@@ -166,49 +159,39 @@ useKeys('Intake', [
     },
   },
   {
-    key: 'ArrowDown',
-    shift: true,
-    does: 'Pick downwards',
+    ...KEYS.pickDown,
     run: () => {
       pickStep(1)
     },
   },
   {
-    key: 'ArrowUp',
-    shift: true,
-    does: 'Pick upwards',
+    ...KEYS.pickUp,
     run: () => {
       pickStep(-1)
     },
   },
   {
-    key: 'w',
-    shift: false,
-    does: 'Wrong: it asks, or does not',
+    ...KEYS.wrong,
     run: () => {
       decisions.wrong(false)
     },
     when: incoming,
   },
   {
-    key: 'w',
-    shift: true,
-    does: 'Wrong for all from there',
+    ...KEYS.wrongAlways,
     run: () => {
       decisions.wrong(true)
     },
     when: incoming,
   },
   {
-    key: 'ArrowDown',
-    does: 'Next message',
+    ...KEYS.next,
     run: () => {
       step(1)
     },
   },
   {
-    key: 'ArrowUp',
-    does: 'Message before',
+    ...KEYS.before,
     run: () => {
       step(-1)
     },

@@ -1,6 +1,5 @@
-import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { CHANGEABLE, clashes, pressed, shownChange } from '@/settings/keyChoices'
+import { clashes, pressed, shownChange } from '@/settings/keyChoices'
 import { bindingFor, keyId, setKeys } from '@/ui/keys'
 
 describe('keys of one’s own choice', () => {
@@ -12,22 +11,12 @@ describe('keys of one’s own choice', () => {
     expect(shownChange('shift+q')).toBe('⇧ Q')
   })
 
-  it('are those that Intake has', () => {
-    const intake = readFileSync('src/intake/IntakeView.vue', 'utf8')
-    const listed = CHANGEABLE.find((group) => group.title === 'Intake')?.bindings ?? []
-    for (const each of listed) {
-      const does = each.does.replace(/[?.]/g, '\\$&')
-      const own = new RegExp(`key: '(\\w)',(?:\\s+shift: (true|false),)?\\s+does: '${does}'`).exec(
-        intake,
-      )
-      const key = own?.[2] === 'true' ? `shift+${own[1] ?? ''}` : own?.[1]
-      expect(key, each.does).toBe(each.key)
-    }
-  })
-
   it('cannot do two things', () => {
     expect(clashes(keyId('Intake', 'Answer'), 'f', {})).toBe('Follow up')
     expect(clashes(keyId('Intake', 'Answer'), 'a', {})).toBeUndefined()
+    expect(clashes(keyId('Intake', 'Answer'), 'u', {})).toBe('Undo the last change')
+    expect(clashes(keyId('Intake', 'Answer'), 'm', {}), 'another view').toBeUndefined()
+    expect(clashes(keyId('Everywhere', 'Capture'), 'm', {})).toBe('With me')
     expect(
       clashes(keyId('Intake', 'Answer'), 'f', { [keyId('Intake', 'Follow up')]: 'y' }),
     ).toBeUndefined()

@@ -1,36 +1,35 @@
-import { keyId, keyName } from '@/ui/keys'
+import { EVERYWHERE, keyId, keyName, KEYS_EVERYWHERE } from '@/ui/keys'
+import { VIEWS, type ViewKey } from '@/ui/views'
+
+interface Choice {
+  does: string
+  key: string
+}
+
+function choice(key: ViewKey): Choice {
+  return { does: key.does, key: key.shift ? `shift+${key.key}` : key.key }
+}
+
+/** A letter, a digit or a mark; what moves stays as it is. */
+function canChange(key: ViewKey): boolean {
+  return key.key.length === 1
+}
 
 /** What can be done by a key of one's own choice, with the key it has unless another one is chosen. */
-export const CHANGEABLE = [
+export const CHANGEABLE: readonly { title: string; bindings: readonly Choice[] }[] = [
   {
-    title: 'Everywhere',
+    title: EVERYWHERE,
     bindings: [
-      { does: 'Intake', key: '1' },
-      { does: 'Follow-ups', key: '2' },
-      { does: 'Threads', key: '3' },
-      { does: 'Settings', key: '4' },
-      { does: 'Capture', key: 'c' },
-      { does: 'Undo the last change', key: 'u' },
+      ...VIEWS.flatMap((view) => (view.key ? [{ does: view.name, key: view.key }] : [])),
+      choice(KEYS_EVERYWHERE.capture),
+      choice(KEYS_EVERYWHERE.undo),
     ],
   },
-  {
-    title: 'Intake',
-    bindings: [
-      { does: 'Answer', key: 'a' },
-      { does: 'Follow up', key: 'f' },
-      { does: 'Add to a follow-up', key: 'g' },
-      { does: 'Hand over', key: 'h' },
-      { does: 'Recipes', key: 'r' },
-      { does: 'Nothing to do', key: 'n' },
-      { does: 'Nothing to do, always', key: 'shift+n' },
-      { does: 'Put off', key: 'p' },
-      { does: 'Leave for later', key: 'l' },
-      { does: 'Pick, or let go', key: 'x' },
-      { does: 'Wrong: it asks, or does not', key: 'w' },
-      { does: 'Wrong for all from there', key: 'shift+w' },
-    ],
-  },
-] as const
+  ...VIEWS.map((view) => ({
+    title: view.name,
+    bindings: Object.values(view.keys).filter(canChange).map(choice),
+  })).filter((group) => group.bindings.length > 0),
+]
 
 /** The name of a key press that can be chosen: a letter, a digit or a mark, with shift where it is a letter. */
 export function pressed(event: KeyboardEvent): string | undefined {
@@ -58,7 +57,13 @@ export function clashes(
   key: string,
   chosen: Readonly<Record<string, string>>,
 ): string | undefined {
-  for (const group of CHANGEABLE) {
+  const own = CHANGEABLE.find((group) =>
+    group.bindings.some((each) => keyId(group.title, each.does) === id),
+  )?.title
+  const beside = CHANGEABLE.filter(
+    (group) => own === EVERYWHERE || group.title === EVERYWHERE || group.title === own,
+  )
+  for (const group of beside) {
     for (const each of group.bindings) {
       const other = keyId(group.title, each.does)
       if (other !== id && (chosen[other] ?? each.key) === key) {

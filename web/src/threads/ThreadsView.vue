@@ -5,6 +5,7 @@ import type { ThreadLine, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
 import { awaitedText, byText, debtText, TURNS, turnText } from '@/threads/words'
+import view from '@/threads/view'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -50,31 +51,25 @@ function people(line: ThreadLine): string {
   return line.room ? `${line.room}: ${line.people.join(', ')}` : line.people.join(', ')
 }
 
-useKeys('Threads', [
+const listed = () => !openId.value
+useKeys(view.name, [
   {
-    key: 'ArrowDown',
-    does: 'Next thread',
+    ...view.keys.next,
     run: () => {
       step(1)
     },
-    when: () => !openId.value,
+    when: listed,
   },
   {
-    key: 'ArrowUp',
-    does: 'Thread before',
+    ...view.keys.before,
     run: () => {
       step(-1)
     },
-    when: () => !openId.value,
+    when: listed,
   },
-  { key: 'm', does: 'With me', run: () => (turn.value = 'WITH_ME'), when: () => !openId.value },
-  {
-    key: 'o',
-    does: 'With others',
-    run: () => (turn.value = 'WITH_OTHERS'),
-    when: () => !openId.value,
-  },
-  { key: 'e', does: 'Closed', run: () => (turn.value = 'CLOSED'), when: () => !openId.value },
+  { ...view.keys.withMe, run: () => (turn.value = 'WITH_ME'), when: listed },
+  { ...view.keys.withOthers, run: () => (turn.value = 'WITH_OTHERS'), when: listed },
+  { ...view.keys.closed, run: () => (turn.value = 'CLOSED'), when: listed },
 ])
 </script>
 

@@ -11,6 +11,16 @@ export interface KeyBinding {
   when?: () => boolean
 }
 
+/** The title of the keys that count in every view. */
+export const EVERYWHERE = 'Everywhere'
+
+/** Those of them that lead to no view. */
+export const KEYS_EVERYWHERE = {
+  capture: { key: 'c', does: 'Capture' },
+  undo: { key: 'u', does: 'Undo the last change' },
+  help: { key: '?', does: 'This help' },
+}
+
 interface Group {
   title: string
   bindings: KeyBinding[]

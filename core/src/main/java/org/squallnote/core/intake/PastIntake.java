@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.SubjectPattern;
 import org.squallnote.core.settings.PartyRule;
 
 /** What the user wants to see nothing of: everything from an address or list, or with a subject of a kind. */
@@ -31,6 +32,6 @@ public final class PastIntake {
 
     /** What others can have in common with the subject of a message; a chat has no subjects. */
     public static Optional<String> patternOf(StoredMessage message) {
-        return message.channel() == Channel.MAIL ? SubjectPattern.of(message.subject()) : Optional.empty();
+        return message.channel() == Channel.MAIL ? SubjectPattern.of(message.baseSubject()) : Optional.empty();
     }
 }

@@ -3,6 +3,7 @@ package org.squallnote.core.message;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -74,5 +75,20 @@ public record StoredMessage(
     /** Whom a rule about everything from there is for: the list it came through, else the writer. */
     public String party() {
         return listAddress == null ? fromAddress : listAddress;
+    }
+
+    /** Whether it carries files. */
+    public boolean hasFiles() {
+        return !files.list().isEmpty();
+    }
+
+    /** Whether its subject says that it answers something, and nothing else says what. */
+    public boolean unlinkedReply() {
+        return refs.list().isEmpty() && !subject.toLowerCase(Locale.ROOT).equals(baseSubject);
+    }
+
+    /** What it has in common with subjects that differ only in their numbers. */
+    public String subjectPattern() {
+        return SubjectPattern.numbersAside(baseSubject);
     }
 }

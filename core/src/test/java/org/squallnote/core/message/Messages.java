@@ -3,6 +3,7 @@ package org.squallnote.core.message;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.squallnote.core.thread.BaseSubject;
 
 /** Messages for tests of what follows from them: mail from Tilda to Ines unless said otherwise. */
 public final class Messages {
@@ -52,7 +53,7 @@ public final class Messages {
                 from.address(),
                 new Recipients(to, List.of(), List.of(), null),
                 subject,
-                subject,
+                BaseSubject.of(subject).text(),
                 sentAt,
                 sentAt,
                 "",

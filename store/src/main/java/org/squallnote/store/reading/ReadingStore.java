@@ -3,11 +3,8 @@ package org.squallnote.store.reading;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
-import org.apache.ibatis.annotations.Select;
-import org.apache.ibatis.annotations.Update;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.StoredFacts;
 
@@ -15,35 +12,31 @@ import org.squallnote.core.turn.StoredFacts;
 @Mapper
 public interface ReadingStore {
 
-    @Update("merge into reading (message_id, owner, version, facts) key (message_id)"
-            + " values (#{messageId}, #{owner}, #{version}, #{facts})")
-    void save(
+    int update(
             @Param("owner") UUID owner,
             @Param("messageId") UUID messageId,
             @Param("version") String version,
             @Param("facts") Facts facts);
 
-    /** Keeps the facts of a message that has just been stored; a merge would cost twice as much. */
-    @Insert(
-            "insert into reading (message_id, owner, version, facts) values (#{messageId}, #{owner}, #{version}, #{facts})")
+    /** Keeps the facts of a message that has just been stored. */
     void insert(
             @Param("owner") UUID owner,
             @Param("messageId") UUID messageId,
             @Param("version") String version,
             @Param("facts") Facts facts);
 
-    @Select("select r.message_id, r.facts from reading r join message m on m.id = r.message_id"
-            + " where m.owner = #{owner} and m.thread_id = #{threadId}")
+    default void save(UUID owner, UUID messageId, String version, Facts facts) {
+        if (update(owner, messageId, version, facts) == 0) {
+            insert(owner, messageId, version, facts);
+        }
+    }
+
     List<StoredFacts> inThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
-    @Select("select message_id, facts from reading where owner = #{owner} and message_id = #{messageId}")
     Optional<StoredFacts> of(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
     /** Messages that were read by another engine or with another calendar. */
-    @Select("select message_id from reading where owner = #{owner} and version <> #{version}"
-            + " fetch first #{most} rows only")
     List<UUID> outdated(@Param("owner") UUID owner, @Param("version") String version, @Param("most") int most);
 
-    @Select("select count(*) from reading where owner = #{owner} and version <> #{version}")
     int countOutdated(@Param("owner") UUID owner, @Param("version") String version);
 }

@@ -1,0 +1,17 @@
+import { defineView } from '@/ui/views'
+
+export default defineView({
+  name: 'Follow-ups',
+  order: 2,
+  path: '/follow-ups/:id?',
+  key: '2',
+  inBar: true,
+  component: () => import('@/followups/FollowUpsView.vue'),
+  keys: {
+    done: { key: 'd', does: 'Done' },
+    next: { key: 'ArrowDown', does: 'Next follow-up' },
+    before: { key: 'ArrowUp', does: 'Follow-up before' },
+  },
+  listens: { FOLLOW_UPS: ['follow-ups', 'follow-up'] },
+  uses: ['message', 'threads'],
+})

@@ -1,0 +1,30 @@
+import { defineView } from '@/ui/views'
+
+export default defineView({
+  name: 'Intake',
+  order: 1,
+  path: '/intake/:id?',
+  key: '1',
+  inBar: true,
+  component: () => import('@/intake/IntakeView.vue'),
+  keys: {
+    answer: { key: 'a', does: 'Answer' },
+    followUp: { key: 'f', does: 'Follow up' },
+    addTo: { key: 'g', does: 'Add to a follow-up' },
+    handOver: { key: 'h', does: 'Hand over' },
+    recipes: { key: 'r', does: 'Recipes' },
+    nothing: { key: 'n', shift: false, does: 'Nothing to do' },
+    always: { key: 'n', shift: true, does: 'Nothing to do, always' },
+    putOff: { key: 'p', does: 'Put off' },
+    leave: { key: 'l', does: 'Leave for later' },
+    pick: { key: 'x', does: 'Pick, or let go' },
+    pickDown: { key: 'ArrowDown', shift: true, does: 'Pick downwards' },
+    pickUp: { key: 'ArrowUp', shift: true, does: 'Pick upwards' },
+    wrong: { key: 'w', shift: false, does: 'Wrong: it asks, or does not' },
+    wrongAlways: { key: 'w', shift: true, does: 'Wrong for all from there' },
+    next: { key: 'ArrowDown', does: 'Next message' },
+    before: { key: 'ArrowUp', does: 'Message before' },
+  },
+  listens: { INTAKE: ['intake', 'message', 'recipe-runs'] },
+  uses: ['message', 'threads', 'followups'],
+})

@@ -1,0 +1,14 @@
+import { SETTINGS_PAGES } from '@/settings/pages'
+import { defineView } from '@/ui/views'
+
+export default defineView({
+  name: 'Settings',
+  order: 9,
+  path: `/settings/:page(${SETTINGS_PAGES.map((page) => page.slug).join('|')})?`,
+  key: '4',
+  inBar: true,
+  component: () => import('@/settings/SettingsView.vue'),
+  keys: {},
+  listens: { SETTINGS: ['phrases', 'recipes', 'working-time'], READING: ['party-rules'] },
+  uses: [],
+})
