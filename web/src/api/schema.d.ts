@@ -1405,6 +1405,21 @@ export interface components {
             secret: string;
             address: string;
         };
+        BulkPreview: {
+            lines: components["schemas"]["PreviewLine"][];
+            /** Format: int32 */
+            decided: number;
+        };
+        BulkRequest: {
+            messageIds: string[];
+            /** @enum {string} */
+            decision: "NOTHING" | "PUT_OFF" | "FOLLOW_UP" | "HAND_OVER";
+            /** Format: date */
+            day: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            handOver: components["schemas"]["HandOverTo"] | null;
+        };
         CalendarView: {
             /** Format: date-time */
             now: string;
@@ -1488,7 +1503,7 @@ export interface components {
         };
         ChatTestResult: {
             passed: boolean;
-            steps: components["schemas"]["TestStep"][];
+            steps: components["schemas"]["ProbeStep"][];
         };
         Code: {
             code: string;
@@ -1818,7 +1833,7 @@ export interface components {
         };
         MailTestResult: {
             passed: boolean;
-            steps: components["schemas"]["TestStep"][];
+            steps: components["schemas"]["ProbeStep"][];
             folders: components["schemas"]["MailFolders"] | null;
             untrusted: components["schemas"]["SeenCertificate"] | null;
         };
@@ -1981,6 +1996,11 @@ export interface components {
             /** Format: uuid */
             categoryId: string | null;
         };
+        ProbeStep: {
+            name: string;
+            passed: boolean;
+            detail: string;
+        };
         ProfileForm: {
             name: string;
             zone: string;
@@ -2116,21 +2136,6 @@ export interface components {
             state: "FIRST_VISIT" | "SIGNED_OUT" | "CODE_NEEDED" | "RECOVERY_CODE_NEEDED" | "SIGNED_IN";
             account: components["schemas"]["AccountView"] | null;
         };
-        SeveralPreview: {
-            lines: components["schemas"]["PreviewLine"][];
-            /** Format: int32 */
-            decided: number;
-        };
-        SeveralRequest: {
-            messageIds: string[];
-            /** @enum {string} */
-            decision: "NOTHING" | "PUT_OFF" | "FOLLOW_UP" | "HAND_OVER";
-            /** Format: date */
-            day: string | null;
-            /** Format: uuid */
-            categoryId: string | null;
-            handOver: components["schemas"]["HandOverTo"] | null;
-        };
         SignInRequest: {
             signIn: string;
             password: string;
@@ -2196,11 +2201,6 @@ export interface components {
         StepRequest: {
             text: string;
             done: boolean;
-        };
-        TestStep: {
-            name: string;
-            passed: boolean;
-            detail: string;
         };
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
@@ -2961,7 +2961,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SeveralRequest"];
+                "application/json": components["schemas"]["BulkRequest"];
             };
         };
         responses: {
@@ -2985,7 +2985,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SeveralRequest"];
+                "application/json": components["schemas"]["BulkRequest"];
             };
         };
         responses: {
@@ -2995,7 +2995,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SeveralPreview"];
+                    "application/json": components["schemas"]["BulkPreview"];
                 };
             };
         };

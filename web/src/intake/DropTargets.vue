@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { CategoryView, Person, QuickChoice } from '@/api/client'
-import type { SeveralChoice } from '@/intake/usePicking'
+import type { BulkChoice } from '@/intake/usePicking'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { day as dayText } from '@/ui/time'
 
@@ -15,14 +15,14 @@ const { count, categories, choices, people } = defineProps<{
 }>()
 const HAND_OVER_WORDS = 'Could you take this over, please?'
 
-const emit = defineEmits<{ drop: [choice: SeveralChoice] }>()
+const emit = defineEmits<{ drop: [choice: BulkChoice] }>()
 const over = ref('')
 
 function classes(name: string): string {
   return over.value === name ? 'border-kelp bg-kelp-wash' : 'border-line-strong bg-surface'
 }
 
-function drop(choice: SeveralChoice): void {
+function drop(choice: BulkChoice): void {
   over.value = ''
   emit('drop', choice)
 }

@@ -21,8 +21,8 @@ import EmptyIntake from '@/intake/EmptyIntake.vue'
 import IntakeList from '@/intake/IntakeList.vue'
 import { after, inOrder, without } from '@/intake/order'
 import Progress from '@/intake/Progress.vue'
-import SeveralBar from '@/intake/SeveralBar.vue'
-import SeveralSummary from '@/intake/SeveralSummary.vue'
+import BulkBar from '@/intake/BulkBar.vue'
+import BulkSummary from '@/intake/BulkSummary.vue'
 import { noteDecided } from '@/intake/sitting'
 import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
@@ -107,7 +107,7 @@ const {
   pickAll,
   letGo,
   asked,
-  decideSeveral,
+  decideAll,
   decideRequest,
   dragged,
   drag,
@@ -271,13 +271,13 @@ useKeys(view.name, [
         v-if="message.data.value || pickedLines.length"
         class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
       >
-        <SeveralBar
+        <BulkBar
           v-if="pickedLines.length"
           :picked="pickedLines"
           :ways="ways"
           :categories="categories.data.value ?? []"
           :choices="intake.data.value?.quickChoices ?? []"
-          @decide="(choice) => void decideSeveral([...picks.ids], choice)"
+          @decide="(choice) => void decideAll([...picks.ids], choice)"
           @pick="pickAll"
           @clear="letGo"
         />
@@ -293,7 +293,7 @@ useKeys(view.name, [
         />
       </div>
     </section>
-    <SeveralSummary
+    <BulkSummary
       v-if="asked"
       :preview="asked.preview"
       :request="asked.request"

@@ -1,13 +1,13 @@
 import { computed, ref, watch, type ComputedRef } from 'vue'
 import { client, unwrap } from '@/api/client'
-import type { Done, IntakeLine, SeveralPreview, SeveralRequest } from '@/api/client'
+import type { Done, IntakeLine, BulkPreview, BulkRequest } from '@/api/client'
 import type { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
 import { alike, extended, NONE, still, toggled, type Picks } from '@/intake/picks'
 
 /** What is to become of all picked messages. */
-export type SeveralChoice = Pick<SeveralRequest, 'decision' | 'day' | 'categoryId'> &
-  Partial<Pick<SeveralRequest, 'handOver'>>
+export type BulkChoice = Pick<BulkRequest, 'decision' | 'day' | 'categoryId'> &
+  Partial<Pick<BulkRequest, 'handOver'>>
 
 /** More than so many are shown before they are decided. */
 const MOST_UNSEEN = 10
@@ -48,10 +48,10 @@ export function usePicking(options: {
     }
   }
 
-  const asked = ref<{ request: SeveralRequest; preview: SeveralPreview }>()
+  const asked = ref<{ request: BulkRequest; preview: BulkPreview }>()
 
-  async function decideSeveral(ids: string[], choice: SeveralChoice): Promise<void> {
-    const request: SeveralRequest = { messageIds: ids, handOver: null, ...choice }
+  async function decideAll(ids: string[], choice: BulkChoice): Promise<void> {
+    const request: BulkRequest = { messageIds: ids, handOver: null, ...choice }
     if (ids.length > MOST_UNSEEN) {
       try {
         const preview = await unwrap(
@@ -66,7 +66,7 @@ export function usePicking(options: {
     await decideRequest(request)
   }
 
-  async function decideRequest(request: SeveralRequest): Promise<void> {
+  async function decideRequest(request: BulkRequest): Promise<void> {
     const before = picks.value
     asked.value = undefined
     picks.value = NONE
@@ -88,10 +88,10 @@ export function usePicking(options: {
     })
   }
 
-  function dropOn(choice: SeveralChoice): void {
+  function dropOn(choice: BulkChoice): void {
     const ids = dragged.value
     dragged.value = []
-    void decideSeveral(ids, choice)
+    void decideAll(ids, choice)
   }
 
   function pickAll(ids: readonly string[]): void {
@@ -111,7 +111,7 @@ export function usePicking(options: {
     pickAll,
     letGo,
     asked,
-    decideSeveral,
+    decideAll,
     decideRequest,
     dragged,
     drag,

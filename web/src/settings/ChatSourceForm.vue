@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { client, newId, unwrap, type SourceView, type TestStep } from '@/api/client'
+import { client, newId, unwrap, type SourceView, type ProbeStep } from '@/api/client'
 import { run } from '@/api/commands'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
@@ -16,7 +16,7 @@ const form = reactive({
   accessToken: '',
   daysBack: source?.daysBack ?? 90,
 })
-const steps = ref<readonly TestStep[]>([])
+const steps = ref<readonly ProbeStep[]>([])
 const errors = useFieldErrors()
 const byToken = ref(false)
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Check, X } from '@lucide/vue'
-import type { TestStep } from '@/api/client'
+import type { ProbeStep } from '@/api/client'
 
 /** What a test of a connection has found, step by step. */
-defineProps<{ steps: readonly TestStep[] }>()
+defineProps<{ steps: readonly ProbeStep[] }>()
 </script>
 
 <template>

@@ -19,12 +19,12 @@ import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.squallnote.core.account.Account;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.Squallnote;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.files.FileImport;
-import org.squallnote.core.account.Account;
 import org.squallnote.store.account.AccountStore;
 
 /** Prints the figures that are promised, each beside what it is measured against. */

@@ -41,7 +41,13 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The whole application on a database in memory, with the steps that its tests share. */
-@SpringBootTest(properties = {"springdoc.api-docs.enabled=true"})
+@SpringBootTest(
+        properties = {
+            "springdoc.api-docs.enabled=true",
+            "springdoc.api-docs.path=/v3/api-docs",
+            "springdoc.default-produces-media-type=application/json",
+            "springdoc.default-consumes-media-type=application/json"
+        })
 @AutoConfigureMockMvc
 @Import(TestClock.Configuration.class)
 abstract class ServerTest {

@@ -13,10 +13,10 @@ import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
-import org.squallnote.core.message.Found;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 
@@ -56,7 +56,7 @@ class MessageStoreTest extends StoreTest {
         messages.found(
                 owner,
                 message.id(),
-                new Found(Nature.PERSON, true, "Could you?", wantedBy.toLocalDate(), null, false, wantedBy));
+                new ReadingSummary(Nature.PERSON, true, "Could you?", wantedBy.toLocalDate(), null, false, wantedBy));
     }
 
     @Test

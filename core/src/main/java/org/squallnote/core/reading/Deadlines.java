@@ -254,7 +254,7 @@ final class Deadlines {
             // "How many chairs do we need on Saturday?"
             return false;
         }
-        for (SentenceAsks.Found ask : read.found()) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
             boolean having = ask.kind() == Ask.Kind.NEED || ask.kind() == Ask.Kind.WISH;
             if (having && ask.from() < phrase.fromInclusive()) {
                 return true;

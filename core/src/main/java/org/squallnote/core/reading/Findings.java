@@ -60,7 +60,7 @@ final class Findings {
     }
 
     Reading reading() {
-        Acts acts = new Acts(sentences, context, people);
+        SpeechActs acts = new SpeechActs(sentences, context, people);
         Optional<Withdrawal> withdrawal = automatic ? Optional.empty() : withdrawal(acts);
         List<Ask> asks = automatic ? List.of() : asks();
         boolean outgoing = me.is(message.from());
@@ -106,7 +106,7 @@ final class Findings {
         return false;
     }
 
-    private Optional<Withdrawal> withdrawal(Acts acts) {
+    private Optional<Withdrawal> withdrawal(SpeechActs acts) {
         if (isCancellation()) {
             return Optional.of(new Withdrawal(new Span(0, 0), false, new Span(0, 0)));
         }
@@ -180,7 +180,7 @@ final class Findings {
         return message.calendarMethod().filter("COUNTER"::equals).isPresent() && me.isAmong(message.to());
     }
 
-    private Weight weight(Acts acts) {
+    private Weight weight(SpeechActs acts) {
         String importance = message.headers().lowerValue("Importance");
         String priority = message.headers().lowerValue("X-Priority");
         if (importance.equals("high") || priority.startsWith("1") || priority.startsWith("2") || acts.says("high")) {

@@ -164,7 +164,7 @@ final class Imperatives {
         this.asks = asks;
     }
 
-    void imperatives(List<SentenceAsks.Found> found) {
+    void imperatives(List<SentenceAsks.FoundAsk> found) {
         for (int i = 0; i < sentence.size(); i++) {
             if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
                 continue;
@@ -173,7 +173,7 @@ final class Imperatives {
                 continue; // "Let me run it past the treasurer": what the writer will do.
             }
             if (isEmphatic(i) && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 2, i + 1));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 2, i + 1));
                 continue;
             }
             boolean verb = Phrases.IMPERATIVE.has(sentence, i);
@@ -186,7 +186,7 @@ final class Imperatives {
                     && (Phrases.OBJECT.has(sentence, i + 1)
                             || (verb && looksLikeObject(i + 1) && !isSubjectOfAStatement(i)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i));
             }
         }
     }
@@ -203,7 +203,7 @@ final class Imperatives {
     }
 
     /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
-    void afterCondition(List<SentenceAsks.Found> found) {
+    void afterCondition(List<SentenceAsks.FoundAsk> found) {
         if (!CONDITIONS.hasAnyOf(sentence)) {
             return;
         }
@@ -222,7 +222,7 @@ final class Imperatives {
                     && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
                     && !sentence.norm(i - 1).endsWith("s");
             if (telling && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, i, i + 1, i));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i));
                 return;
             }
         }
@@ -340,7 +340,7 @@ final class Imperatives {
     }
 
     /** "Your picks, please.", "the door code pls". */
-    void trailingPlease(List<SentenceAsks.Found> found) {
+    void trailingPlease(List<SentenceAsks.FoundAsk> found) {
         int last = sentence.size() - 1;
         if (last < 2
                 || !sentence.norm(last).equals("please")
@@ -354,12 +354,12 @@ final class Imperatives {
                 || first.equals("yep")
                 || first.equals("ok");
         if (!answer && !asks.isVoid(last, "request") && !asks.isVoid(0, "request")) {
-            found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, 0, sentence.size(), 0));
+            found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, 0, sentence.size(), 0));
         }
     }
 
     /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
-    void toMeByThen(List<SentenceAsks.Found> found) {
+    void toMeByThen(List<SentenceAsks.FoundAsk> found) {
         if (!ME.hasAnyOf(sentence)) {
             return;
         }
@@ -369,14 +369,14 @@ final class Imperatives {
             }
             int first = parts.firstOfClause(parts.clauseOf(i));
             if (i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
-                found.add(new SentenceAsks.Found(Ask.Kind.REQUEST, first, i + 1, first));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, first, i + 1, first));
                 return;
             }
         }
     }
 
     /** "need bill number before 1": what the writer needs, without a subject and an article. */
-    void bareNeed(List<SentenceAsks.Found> found) {
+    void bareNeed(List<SentenceAsks.FoundAsk> found) {
         int at = 0;
         while (at < sentence.size() - 1 && (sentence.at(at).isMention() || Clauses.isLeadIn(sentence, at))) {
             at++;
@@ -388,7 +388,7 @@ final class Imperatives {
                 && !NO_THING.has(sentence, at + 1);
         for (int i = at + 2; thing && i < sentence.size(); i++) {
             if ((BY_WHEN.has(sentence, i) || THING_ASKED.has(sentence, i)) && !asks.isVoid(at, "need")) {
-                found.add(new SentenceAsks.Found(Ask.Kind.NEED, at, at + 1, at + 1));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.NEED, at, at + 1, at + 1));
                 return;
             }
         }

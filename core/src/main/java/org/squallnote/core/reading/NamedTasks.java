@@ -28,15 +28,15 @@ final class NamedTasks {
 
     /** "Tom: confirm the room", a line that gives somebody who is known a task. */
     boolean isAssigned(Sentence sentence) {
-        People.Found found = people.at(sentence, 0);
+        People.FoundName found = people.at(sentence, 0);
         return found.isSomebody() && isBeforeColonOrDash(sentence, found.toExclusive());
     }
 
     /** What such a line gives its person to do. */
-    Optional<SentenceAsks.Found> task(Sentence sentence) {
+    Optional<SentenceAsks.FoundAsk> task(Sentence sentence) {
         int from = people.at(sentence, 0).toExclusive();
         return isAssigned(sentence) && from < sentence.size()
-                ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, from, sentence.size(), from))
+                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, from, sentence.size(), from))
                 : Optional.empty();
     }
 
@@ -52,8 +52,8 @@ final class NamedTasks {
     }
 
     /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
-    Optional<SentenceAsks.Found> toBeDoneBy(Sentence sentence) {
-        Optional<SentenceAsks.Found> awaited = awaitedFrom(sentence);
+    Optional<SentenceAsks.FoundAsk> toBeDoneBy(Sentence sentence) {
+        Optional<SentenceAsks.FoundAsk> awaited = awaitedFrom(sentence);
         if (awaited.isPresent() || !TO.hasAnyOf(sentence)) {
             return awaited;
         }
@@ -65,7 +65,7 @@ final class NamedTasks {
             if (i > 0 && !needed) {
                 continue;
             }
-            People.Found found = people.at(sentence, name);
+            People.FoundName found = people.at(sentence, name);
             int after = found.isSomebody() ? found.toExclusive() : sentence.size();
             boolean duty = i == 0 && hasADuty(sentence, after);
             int to = duty ? after + 1 : after;
@@ -75,19 +75,19 @@ final class NamedTasks {
                     && !sentence.norm(to + 1).equals("the");
             if (said) {
                 Ask.Kind kind = needed ? Ask.Kind.NEED : Ask.Kind.REQUEST;
-                return Optional.of(new SentenceAsks.Found(kind, i, to + 1, to + 1));
+                return Optional.of(new SentenceAsks.FoundAsk(kind, i, to + 1, to + 1));
             }
         }
         return Optional.empty();
     }
 
     /** "still waiting for Ines on the valve". */
-    private Optional<SentenceAsks.Found> awaitedFrom(Sentence sentence) {
+    private Optional<SentenceAsks.FoundAsk> awaitedFrom(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 2; i++) {
             if (WAITING.has(sentence, i)
                     && sentence.at(i + 1).is("for", "on")
                     && people.at(sentence, i + 2).isSomebody()) {
-                return Optional.of(new SentenceAsks.Found(Ask.Kind.NEED, i, i + 2, i + 2));
+                return Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.NEED, i, i + 2, i + 2));
             }
         }
         return Optional.empty();
@@ -105,13 +105,13 @@ final class NamedTasks {
     }
 
     /** What is told to somebody called in front without a mark. */
-    Optional<SentenceAsks.Found> told(Sentence sentence, Vocatives.Call opening) {
+    Optional<SentenceAsks.FoundAsk> told(Sentence sentence, Vocatives.Call opening) {
         int at = opening.toExclusive();
         boolean told = opening.isOne()
                 && at < sentence.size()
                 && !sentence.startsClause(at)
                 && (tellsToDo(sentence, at) || isLetMe(sentence, at));
-        return told ? Optional.of(new SentenceAsks.Found(Ask.Kind.REQUEST, at, at + 1, at)) : Optional.empty();
+        return told ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at)) : Optional.empty();
     }
 
     /** "Ines needs to check the valve", not "Ines has to be in town". */

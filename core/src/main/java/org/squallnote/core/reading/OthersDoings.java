@@ -39,7 +39,7 @@ final class OthersDoings {
         this.people = people;
     }
 
-    boolean isOne(Sentence sentence, Parts parts, SentenceAsks.Found ask) {
+    boolean isOne(Sentence sentence, Parts parts, SentenceAsks.FoundAsk ask) {
         int at = ask.from();
         while (at > 0 && sentence.at(at).is("back", "to", "over", "me", "us")) {
             at--; // "back to me by Friday" in "get back to me by Friday"

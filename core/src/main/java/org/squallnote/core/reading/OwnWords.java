@@ -66,7 +66,7 @@ public record OwnWords(String text, List<Line> lines) {
     public static OwnWords of(String text, String writer) {
         List<Span> spans = SentenceSplitter.linesOf(text);
         List<String> bare = new ArrayList<>(spans.size());
-        spans.forEach(span -> bare.add(Carried.bare(text, span)));
+        spans.forEach(span -> bare.add(QuotationLines.bare(text, span)));
         Kind[] kinds = new Kind[spans.size()];
         boolean forwarded = false;
         for (int i = 0; i < kinds.length; i++) {
@@ -77,11 +77,11 @@ public record OwnWords(String text, List<Line> lines) {
                 kinds[i] = Kind.OWN;
                 continue;
             }
-            forwarded |= Carried.startsForward(bare, i);
-            int attribution = forwarded ? 0 : Carried.attributionAt(bare, i);
+            forwarded |= QuotationLines.startsForward(bare, i);
+            int attribution = forwarded ? 0 : QuotationLines.attributionAt(bare, i);
             if (forwarded) {
                 kinds[i] = Kind.FORWARDED;
-            } else if (Carried.isQuoted(bare.get(i))) {
+            } else if (QuotationLines.isQuoted(bare.get(i))) {
                 kinds[i] = Kind.QUOTED;
             } else if (attribution > 0) {
                 for (int j = 0; j < attribution; j++) {

@@ -26,9 +26,9 @@ final class People {
      * @param toExclusive index after the last word of the name
      * @param addresses who it may be
      */
-    record Found(int toExclusive, Set<String> addresses) {
+    record FoundName(int toExclusive, Set<String> addresses) {
 
-        static final Found NOBODY = new Found(-1, Set.of());
+        static final FoundName NOBODY = new FoundName(-1, Set.of());
 
         boolean isSomebody() {
             return toExclusive >= 0;
@@ -198,14 +198,14 @@ final class People {
     }
 
     /** The person whose name begins at a word: titles, given name and surname are taken together. */
-    Found at(Sentence sentence, int from) {
+    FoundName at(Sentence sentence, int from) {
         int i = from;
         while (i < sentence.size() && i - from < 2 && TITLES.has(sentence, i)) {
             i++;
         }
         Set<String> found = named(sentence, i);
         if (found.isEmpty()) {
-            return Found.NOBODY;
+            return FoundName.NOBODY;
         }
         int to = i + 1;
         while (to < sentence.size()
@@ -219,7 +219,7 @@ final class People {
             found = further;
             to++;
         }
-        return new Found(to, found);
+        return new FoundName(to, found);
     }
 
     private Set<String> named(Sentence sentence, int at) {

@@ -108,7 +108,7 @@ final class Questions {
         this.goesOn = goesOn;
     }
 
-    void question(List<SentenceAsks.Found> found) {
+    void question(List<SentenceAsks.FoundAsk> found) {
         int start = sentence.isQuestion() ? questionStart() : bareQuestionStart();
         if (start < 0
                 || start >= sentence.size()
@@ -117,7 +117,7 @@ final class Questions {
             return;
         }
         if (!isOnlyTalk(start)) {
-            found.add(new SentenceAsks.Found(Ask.Kind.QUESTION, start, sentence.size(), start));
+            found.add(new SentenceAsks.FoundAsk(Ask.Kind.QUESTION, start, sentence.size(), start));
         }
     }
 

@@ -16,7 +16,7 @@ final class ReadSentence {
     private final Sentence sentence;
     private final Parts parts;
     private final List<PhraseMatch> acts;
-    private final List<SentenceAsks.Found> found;
+    private final List<SentenceAsks.FoundAsk> found;
     private final List<Ask> asks;
     private final Addressees spokenTo;
     private final boolean salutation;
@@ -26,7 +26,7 @@ final class ReadSentence {
     ReadSentence(
             Sentence sentence,
             SentenceAsks asksIn,
-            List<SentenceAsks.Found> found,
+            List<SentenceAsks.FoundAsk> found,
             List<Ask> asks,
             Addressees spokenTo,
             boolean salutation,
@@ -56,7 +56,7 @@ final class ReadSentence {
         return acts;
     }
 
-    List<SentenceAsks.Found> found() {
+    List<SentenceAsks.FoundAsk> found() {
         return found;
     }
 

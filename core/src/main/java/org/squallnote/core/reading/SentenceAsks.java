@@ -27,7 +27,7 @@ final class SentenceAsks {
      * @param to index after the last of these
      * @param wanted index of the first word that says what is wanted
      */
-    record Found(Ask.Kind kind, int from, int to, int wanted) {}
+    record FoundAsk(Ask.Kind kind, int from, int to, int wanted) {}
 
     private final Sentence sentence;
     private final Parts parts;
@@ -56,11 +56,11 @@ final class SentenceAsks {
     }
 
     /** The asks in the order of their first words. */
-    List<Found> all() {
-        List<Found> found = new ArrayList<>();
+    List<FoundAsk> all() {
+        List<FoundAsk> found = new ArrayList<>();
         for (PhraseMatch match : matches) {
             if (isAsk(match.label()) && !sentence.at(match.fromInclusive()).quoted() && !isVoid(match)) {
-                found.add(new Found(
+                found.add(new FoundAsk(
                         Ask.Kind.valueOf(match.label().toUpperCase(Locale.ROOT)),
                         match.fromInclusive(),
                         match.toExclusive(),
@@ -77,7 +77,7 @@ final class SentenceAsks {
         }
         new Questions(sentence, parts, matches, goesOn).question(found);
         if (found.size() > 1) {
-            found.sort(Comparator.comparingInt(Found::from));
+            found.sort(Comparator.comparingInt(FoundAsk::from));
         }
         return found;
     }

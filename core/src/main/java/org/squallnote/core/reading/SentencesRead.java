@@ -83,7 +83,7 @@ final class SentencesRead {
             }
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
-        List<SentenceAsks.Found> found = asks.all();
+        List<SentenceAsks.FoundAsk> found = asks.all();
         if (assigned > 0 && tasks.isAssignedToUnknown(sentence)) {
             found.clear();
         }
@@ -91,7 +91,7 @@ final class SentencesRead {
             // In a list of tasks a line needs no verb: "Ines: raffle prizes".
             tasks.task(sentence).ifPresent(found::add);
         }
-        Optional<SentenceAsks.Found> toBeDone = tasks.toBeDoneBy(sentence);
+        Optional<SentenceAsks.FoundAsk> toBeDone = tasks.toBeDoneBy(sentence);
         toBeDone.ifPresent(found::add);
         found.removeIf(ask -> others.isOne(sentence, asks.parts(), ask));
         if (answered) {
@@ -109,10 +109,10 @@ final class SentencesRead {
         }
         tasks.told(sentence, opening).ifPresent(found::add);
         if (found.size() > 1) {
-            found.sort(Comparator.comparingInt(SentenceAsks.Found::from));
+            found.sort(Comparator.comparingInt(SentenceAsks.FoundAsk::from));
         }
         List<Ask> told = new ArrayList<>();
-        for (SentenceAsks.Found ask : found) {
+        for (SentenceAsks.FoundAsk ask : found) {
             told.add(toldTo(sentence, asks, ask, opening, before));
         }
         return new ReadSentence(
@@ -120,7 +120,11 @@ final class SentencesRead {
     }
 
     private Ask toldTo(
-            Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
+            Sentence sentence,
+            SentenceAsks asks,
+            SentenceAsks.FoundAsk ask,
+            Vocatives.Call opening,
+            Addressees before) {
         Addressees who = whom(sentence, asks, ask, opening, before);
         if (who.everybody() && isOpenInRoom(sentence)) {
             who = Addressees.ANYBODY;
@@ -152,7 +156,11 @@ final class SentencesRead {
     }
 
     private Addressees whom(
-            Sentence sentence, SentenceAsks asks, SentenceAsks.Found ask, Vocatives.Call opening, Addressees before) {
+            Sentence sentence,
+            SentenceAsks asks,
+            SentenceAsks.FoundAsk ask,
+            Vocatives.Call opening,
+            Addressees before) {
         // "Could Tom please send it": the name stands before the word that asks.
         boolean please = sentence.at(ask.from()).is("please", "kindly", "be");
         int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
@@ -193,7 +201,7 @@ final class SentencesRead {
         return before;
     }
 
-    private static boolean isNamedAsDoer(Sentence sentence, SentenceAsks.Found ask) {
+    private static boolean isNamedAsDoer(Sentence sentence, SentenceAsks.FoundAsk ask) {
         return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
     }
 
@@ -205,7 +213,7 @@ final class SentencesRead {
                 && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everybody");
     }
 
-    private static boolean asksAnybody(Sentence sentence, SentenceAsks.Found ask) {
+    private static boolean asksAnybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);
             boolean ofYou =
@@ -231,7 +239,7 @@ final class SentencesRead {
         return ask.kind() == Ask.Kind.QUESTION && (word.equals("who") || word.equals("who's"));
     }
 
-    private static boolean asksEverybody(Sentence sentence, SentenceAsks.Found ask) {
+    private static boolean asksEverybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
         if (!EVERYBODY.hasAnyOf(sentence)) {
             return false;
         }

@@ -103,7 +103,7 @@ final class Vocatives {
         if (norm.equals("and") || norm.equals("or") || ALL.has(sentence, i) || isGreeting(sentence, i)) {
             return i + 1;
         }
-        People.Found found = people.at(sentence, i);
+        People.FoundName found = people.at(sentence, i);
         if (found.isSomebody()) {
             return found.toExclusive();
         }
@@ -170,7 +170,7 @@ final class Vocatives {
         while (LABELS.has(sentence, i)) {
             i++;
         }
-        People.Found found = people.at(sentence, i);
+        People.FoundName found = people.at(sentence, i);
         boolean colon = found.isSomebody()
                 && found.toExclusive() < sentence.size()
                 && (sentence.at(found.toExclusive()).before() == ':'
@@ -203,7 +203,7 @@ final class Vocatives {
                     sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
             return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
         }
-        People.Found found = people.at(sentence, at);
+        People.FoundName found = people.at(sentence, at);
         if (found.isSomebody()) {
             int to = found.toExclusive();
             boolean copied = sentence.norm(to).equals("in") && COPY.has(sentence, to + 1);
@@ -230,7 +230,7 @@ final class Vocatives {
                 || norm.equals("@team")) {
             return new Call(Addressees.EVERYBODY, at + 1);
         }
-        People.Found found = people.at(sentence, at);
+        People.FoundName found = people.at(sentence, at);
         return found.isSomebody()
                 ? new Call(Addressees.of(found.addresses()), behindSurname(sentence, found.toExclusive()))
                 : new Call(Addressees.UNKNOWN, behindSurname(sentence, at + 1));
@@ -381,7 +381,7 @@ final class Vocatives {
     Call between(Sentence sentence) {
         for (int at = 1; at < sentence.size() - 1; at++) {
             if (sentence.at(at).before() == ',') {
-                People.Found found = people.at(sentence, at);
+                People.FoundName found = people.at(sentence, at);
                 if (found.isSomebody()
                         && found.toExclusive() < sentence.size()
                         && sentence.at(found.toExclusive()).before() == ','
@@ -408,7 +408,7 @@ final class Vocatives {
             if (!before) {
                 continue;
             }
-            People.Found found = people.at(sentence, at + 1);
+            People.FoundName found = people.at(sentence, at + 1);
             if (found.isSomebody()) {
                 boolean modal = Phrases.MODAL.has(sentence, at);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");

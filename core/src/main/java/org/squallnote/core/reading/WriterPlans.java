@@ -30,7 +30,7 @@ final class WriterPlans {
     static boolean isPlanOfWriter(ReadSentence read, Dated dated) {
         int at = dated.lead();
         int unit = read.parts().unitOf(at);
-        for (SentenceAsks.Found ask : read.found()) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
             if (read.parts().unitOf(ask.from()) == unit && (ask.from() <= at || ask.kind() == Ask.Kind.QUESTION)) {
                 return isPromisedIn(read, unit, at) && ask.from() > at;
             }

@@ -67,7 +67,7 @@ class AccountController {
             @Size(max = 200) String newPassword) {}
 
     @GetMapping("/api/session")
-    SessionView session(@Me @Nullable SignedIn me, HttpServletRequest request) {
+    SessionView session(@CurrentAccount @Nullable SignedIn me, HttpServletRequest request) {
         Sessions.issueCsrfToken(request);
         if (me != null) {
             Optional<Account> account = accounts.byId(me.accountId());
@@ -104,7 +104,7 @@ class AccountController {
     @PostMapping("/api/accounts")
     @ResponseStatus(HttpStatus.CREATED)
     AccountView add(
-            @Me @Nullable SignedIn me,
+            @CurrentAccount @Nullable SignedIn me,
             @Valid @RequestBody NewAccount body,
             HttpServletRequest request,
             HttpServletResponse response) {
@@ -124,7 +124,7 @@ class AccountController {
     record ListedAccount(UUID id, String signIn, String name, boolean administrator, boolean secondFactor) {}
 
     @GetMapping("/api/accounts")
-    List<ListedAccount> all(@Me SignedIn me) {
+    List<ListedAccount> all(@CurrentAccount SignedIn me) {
         if (!me.administrator()) {
             throw Refusal.forbidden("Only the administrator of this installation sees all accounts.");
         }
@@ -142,7 +142,10 @@ class AccountController {
     /** For somebody who has lost device, passkeys and recovery codes: the password alone signs in again. */
     @PostMapping("/api/accounts/{id}/password-only")
     List<ListedAccount> passwordOnly(
-            @Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody Proof body, HttpServletRequest request) {
+            @CurrentAccount SignedIn me,
+            @PathVariable UUID id,
+            @Valid @RequestBody Proof body,
+            HttpServletRequest request) {
         if (!me.administrator()) {
             throw Refusal.forbidden("Only the administrator of this installation can do this for others.");
         }
@@ -155,7 +158,7 @@ class AccountController {
     /** Another password; whoever knew the old one is signed out everywhere else. */
     @PutMapping("/api/account/password")
     AccountView changePassword(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @Valid @RequestBody PasswordChange body,
             HttpServletRequest request,
             HttpServletResponse response) {

@@ -52,7 +52,7 @@ class PasskeyController {
     record Added(List<PasskeyView> passkeys, List<String> recoveryCodes) {}
 
     @GetMapping("/api/passkeys")
-    List<PasskeyView> all(@Me SignedIn me) {
+    List<PasskeyView> all(@CurrentAccount SignedIn me) {
         return passkeys.of(me.accountId()).stream()
                 .map(passkey -> new PasskeyView(
                         passkey.id(),
@@ -65,19 +65,22 @@ class PasskeyController {
     }
 
     @PostMapping("/api/passkeys/begin")
-    Passkeys.Question begin(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+    Passkeys.Question begin(@CurrentAccount SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         return passkeys.askForNew(sessions.prove(me, body.currentPassword(), request), request);
     }
 
     @PostMapping("/api/passkeys")
-    Added add(@Me SignedIn me, @Valid @RequestBody NewPasskey body, HttpServletRequest request) {
+    Added add(@CurrentAccount SignedIn me, @Valid @RequestBody NewPasskey body, HttpServletRequest request) {
         passkeys.add(me.accountId(), body.handle(), body.label().strip(), body.credential(), request);
         return new Added(all(me), factors.firstRecoveryCodes(me.accountId()));
     }
 
     @PostMapping("/api/passkeys/{id}/remove")
     List<PasskeyView> remove(
-            @Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody Proof body, HttpServletRequest request) {
+            @CurrentAccount SignedIn me,
+            @PathVariable UUID id,
+            @Valid @RequestBody Proof body,
+            HttpServletRequest request) {
         if (passkeys.of(me.accountId()).stream().noneMatch(mine -> mine.id().equals(id))) {
             throw Refusal.notFound("passkey");
         }

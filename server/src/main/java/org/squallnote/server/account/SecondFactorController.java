@@ -47,7 +47,7 @@ class SecondFactorController {
     record RecoveryCodes(List<String> codes) {}
 
     @GetMapping("/api/second-factor")
-    SecondFactorView state(@Me SignedIn me) {
+    SecondFactorView state(@CurrentAccount SignedIn me) {
         return new SecondFactorView(
                 factors.hasDevice(me.accountId()),
                 factors.isOn(me.accountId()),
@@ -55,7 +55,7 @@ class SecondFactorController {
     }
 
     @PostMapping("/api/second-factor/begin")
-    Begun begin(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+    Begun begin(@CurrentAccount SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         Account account = sessions.prove(me, body.currentPassword(), request);
         if (factors.hasDevice(me.accountId())) {
             throw Refusal.conflict("A second factor is asked for already. Switch it off first to use another device.");
@@ -68,7 +68,7 @@ class SecondFactorController {
     }
 
     @PostMapping("/api/second-factor/confirm")
-    RecoveryCodes confirm(@Me SignedIn me, @Valid @RequestBody Code body) {
+    RecoveryCodes confirm(@CurrentAccount SignedIn me, @Valid @RequestBody Code body) {
         return new RecoveryCodes(
                 factors.confirm(me.accountId(), body.code().strip())
                         .orElseThrow(
@@ -78,7 +78,7 @@ class SecondFactorController {
     }
 
     @PostMapping("/api/second-factor/recovery-codes")
-    RecoveryCodes renew(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+    RecoveryCodes renew(@CurrentAccount SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         sessions.prove(me, body.currentPassword(), request);
         if (!factors.isOn(me.accountId())) {
             throw Refusal.conflict("No second factor is asked for, so there is nothing to recover.");
@@ -87,7 +87,7 @@ class SecondFactorController {
     }
 
     @PostMapping("/api/second-factor/off")
-    SecondFactorView off(@Me SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
+    SecondFactorView off(@CurrentAccount SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         sessions.prove(me, body.currentPassword(), request);
         factors.off(me.accountId());
         return state(me);

@@ -23,19 +23,19 @@ class SessionController {
     record Ended(int sessions) {}
 
     @GetMapping("/api/sessions")
-    List<Sessions.Listed> all(@Me SignedIn me, HttpServletRequest request) {
+    List<Sessions.Listed> all(@CurrentAccount SignedIn me, HttpServletRequest request) {
         return sessions.of(me.accountId(), request);
     }
 
     /** Ends all but the one of the request. */
     @DeleteMapping("/api/sessions")
-    Ended endOthers(@Me SignedIn me, HttpServletRequest request) {
+    Ended endOthers(@CurrentAccount SignedIn me, HttpServletRequest request) {
         return new Ended(sessions.endOthers(me.accountId(), request));
     }
 
     @DeleteMapping("/api/sessions/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void end(@Me SignedIn me, @PathVariable String id) {
+    void end(@CurrentAccount SignedIn me, @PathVariable String id) {
         if (!sessions.end(me.accountId(), id)) {
             throw Refusal.notFound("session");
         }

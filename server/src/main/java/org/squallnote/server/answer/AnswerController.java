@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Party;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -76,13 +76,16 @@ class AnswerController {
 
     @PostMapping("/api/messages/{id}/answer")
     Done answer(
-            @Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody AnswerRequest body) {
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody AnswerRequest body) {
         return answers.answer(me, commandId, id, body.written());
     }
 
     @PutMapping("/api/messages/{id}/draft")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void draft(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftForm body) {
+    void draft(@CurrentAccount SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftForm body) {
         answers.saveDraft(me, id, body.text(), body.toAll(), body.cc(), body.bcc());
     }
 
@@ -90,7 +93,7 @@ class AnswerController {
     @PutMapping(path = "/api/messages/{id}/draft/files/{fileId}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void addFile(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @PathVariable UUID id,
             @PathVariable UUID fileId,
             @RequestParam @NotBlank @Size(max = 255) String name,
@@ -101,13 +104,14 @@ class AnswerController {
 
     @DeleteMapping("/api/messages/{id}/draft/files/{fileId}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void removeFile(@Me SignedIn me, @PathVariable UUID id, @PathVariable UUID fileId) {
+    void removeFile(@CurrentAccount SignedIn me, @PathVariable UUID id, @PathVariable UUID fileId) {
         answers.removeFile(me, id, fileId);
     }
 
     /** What an answer would ask, and of whom, so that somebody can wait for it. */
     @PostMapping("/api/messages/{id}/asked")
-    AsksInAnswers.AskedView asked(@Me SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
+    AsksInAnswers.AskedView asked(
+            @CurrentAccount SignedIn me, @PathVariable UUID id, @Valid @RequestBody DraftText body) {
         return askedBack.of(me, id, body.text());
     }
 }

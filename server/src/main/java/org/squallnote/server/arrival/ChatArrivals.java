@@ -19,11 +19,11 @@ import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Files;
-import org.squallnote.core.message.Found;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.Texts;
@@ -183,7 +183,7 @@ public class ChatArrivals {
         StoredMessage unread = toStore(source, event, room);
         boolean answersMine = readings.isMineInChat(source.owner(), event.answers());
         Reading reading = reader.read(ReadableMessage.chat(unread, room, answersMine), unread.direction());
-        Found found = Readings.found(
+        ReadingSummary found = Readings.found(
                 reader, unread.party(), null, unread.nature(), unread.direction(), unread.sentAt(), reading);
         messages.insert(unread, found.wantedBy());
         rawMails.keep(source.owner(), unread.id(), RawMail.of(event.raw().getBytes(StandardCharsets.UTF_8)));

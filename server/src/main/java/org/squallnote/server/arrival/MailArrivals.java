@@ -19,11 +19,11 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Files;
-import org.squallnote.core.message.Found;
 import org.squallnote.core.message.MailIdentity;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.SentTime;
 import org.squallnote.core.message.StoredMessage;
@@ -214,7 +214,7 @@ public class MailArrivals {
         Instant sentAt = sentAt(origin, arrived);
         String list = ReadableMessage.listAddress(mail.headers());
         String party = list == null ? mail.from().address() : list;
-        Found found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
+        ReadingSummary found = Readings.found(reader, party, null, reading.nature(), direction, sentAt, reading);
         StoredMessage message = toStore(origin, arrived, identity, direction, sentAt, list, found);
         messages.insert(message, found.wantedBy());
         rawMails.keep(origin.owner(), message.id(), arrived.raw());
@@ -229,7 +229,7 @@ public class MailArrivals {
             Direction direction,
             Instant sentAt,
             @Nullable String list,
-            Found found) {
+            ReadingSummary found) {
         ParsedMail mail = arrived.mail();
         String baseSubject = BaseSubject.of(mail.subject()).text();
         MailThreads.Likely likely = threads.likelyFor(origin.owner(), mail, baseSubject, sentAt);

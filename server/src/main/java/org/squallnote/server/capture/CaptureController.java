@@ -16,7 +16,7 @@ import org.squallnote.core.capture.CaptureText;
 import org.squallnote.core.capture.Captured;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.ReplyBy;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 
 /** Understands what is typed or pasted. */
@@ -77,12 +77,12 @@ class CaptureController {
 
     /** Those whom the user has to do with, the nearest first. */
     @GetMapping("/api/capture/people")
-    List<Party> people(@Me SignedIn me) {
+    List<Party> people(@CurrentAccount SignedIn me) {
         return contexts.of(me.accountId()).people();
     }
 
     @PostMapping("/api/capture/read")
-    CaptureView read(@Me SignedIn me, @Valid @RequestBody CaptureRequest body) {
+    CaptureView read(@CurrentAccount SignedIn me, @Valid @RequestBody CaptureRequest body) {
         CaptureText.Result result = CaptureText.read(body.text(), contexts.of(me.accountId()));
         return new CaptureView(
                 result.sort(), result.items().stream().map(CaptureItem::of).toList(), result.left());

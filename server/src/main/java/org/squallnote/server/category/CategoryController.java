@@ -19,7 +19,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.category.Category;
 import org.squallnote.core.category.Hue;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -69,19 +69,23 @@ class CategoryController {
     }
 
     @GetMapping("/api/categories")
-    List<CategoryView> all(@Me SignedIn me) {
+    List<CategoryView> all(@CurrentAccount SignedIn me) {
         return categories.all(me).stream().map(CategoryView::of).toList();
     }
 
     @PostMapping("/api/categories/{id}")
     @ResponseStatus(HttpStatus.CREATED)
-    Done add(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody CategoryForm body) {
+    Done add(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody CategoryForm body) {
         return categories.add(me, commandId, id, body.content());
     }
 
     @PutMapping("/api/categories/{id}")
     Done change(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -91,7 +95,7 @@ class CategoryController {
 
     @PostMapping("/api/categories/{id}/retired")
     Done retire(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -100,12 +104,12 @@ class CategoryController {
     }
 
     @PostMapping("/api/categories/{id}/merge")
-    Done merge(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam UUID into) {
+    Done merge(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam UUID into) {
         return categories.merge(me, commandId, id, into);
     }
 
     @PutMapping("/api/categories")
-    Done order(@Me SignedIn me, @CommandId UUID commandId, @RequestBody @Size(max = 100) List<UUID> ids) {
+    Done order(@CurrentAccount SignedIn me, @CommandId UUID commandId, @RequestBody @Size(max = 100) List<UUID> ids) {
         return categories.order(me, commandId, ids);
     }
 }

@@ -7,7 +7,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 
 /** History and undo. */
@@ -25,7 +25,7 @@ class HistoryController {
     record HistoryLineView(UUID commandId, Instant at, String actor, String label, boolean undone) {}
 
     @GetMapping("/api/history/{subjectId}")
-    List<HistoryLineView> ofSubject(@Me SignedIn me, @PathVariable UUID subjectId) {
+    List<HistoryLineView> ofSubject(@CurrentAccount SignedIn me, @PathVariable UUID subjectId) {
         return history.of(me.accountId(), subjectId).stream()
                 .map(line ->
                         new HistoryLineView(line.commandId(), line.at(), line.actor(), line.label(), line.undone()))
@@ -33,7 +33,7 @@ class HistoryController {
     }
 
     @PostMapping("/api/commands/{commandId}/undo")
-    Done undo(@Me SignedIn me, @CommandId UUID undoId, @PathVariable UUID commandId) {
+    Done undo(@CurrentAccount SignedIn me, @CommandId UUID undoId, @PathVariable UUID commandId) {
         return undo.undo(me, undoId, commandId);
     }
 }

@@ -20,7 +20,7 @@ import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.settings.PartyRule;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.DecisionState;
 import org.squallnote.server.command.CommandId;
@@ -60,7 +60,7 @@ class CorrectionController {
     /** Says whether a message asks me, for this one or for everything from its sender or list. */
     @PostMapping("/api/messages/{id}/asks")
     Done asks(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam Asks asks,
@@ -85,7 +85,7 @@ class CorrectionController {
     /** Remembers within how many working days replies to the sender or list of a message are due. */
     @PostMapping("/api/messages/{id}/reply-days")
     Done replyDays(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam @Min(0) @Max(90) int days) {
@@ -98,13 +98,13 @@ class CorrectionController {
     }
 
     @GetMapping("/api/party-rules")
-    List<RuleView> all(@Me SignedIn me) {
+    List<RuleView> all(@CurrentAccount SignedIn me) {
         return rules.all(me.accountId()).stream().map(RuleView::of).toList();
     }
 
     /** Changes what a rule says; one that says nothing is gone. */
     @PutMapping("/api/party-rules")
-    Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
+    Done change(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
         String party = body.party().strip().toLowerCase(Locale.ROOT);
         return rules.change(me, commandId, party, body.asks(), body.replyDays(), body.pastIntake());
     }

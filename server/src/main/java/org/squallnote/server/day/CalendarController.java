@@ -9,7 +9,7 @@ import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.time.WorkingTime;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
 
@@ -47,7 +47,7 @@ class CalendarController {
     record DayOffView(LocalDate day, String reason) {}
 
     @GetMapping("/api/calendar")
-    CalendarView calendar(@Me SignedIn me) {
+    CalendarView calendar(@CurrentAccount SignedIn me) {
         WorkingTime workingTime = workingTimes.of(me.accountId());
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, workingTime.zone());

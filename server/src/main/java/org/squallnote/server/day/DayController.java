@@ -15,7 +15,7 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.TypedDate;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.WorkingTime;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
 
@@ -56,7 +56,7 @@ class DayController {
 
     @GetMapping("/api/day")
     DayView read(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @RequestParam(defaultValue = "") @Size(max = 80) String text,
             @RequestParam(required = false) @Nullable LocalDate day) {
         WorkingTime workingTime = workingTimes.of(me.accountId());

@@ -5,7 +5,7 @@ import java.io.IOException;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 
 /** Takes in a file that was dropped on the page. */
@@ -22,7 +22,7 @@ class FileController {
     @PostMapping(
             path = "/api/files",
             consumes = {MediaType.APPLICATION_OCTET_STREAM_VALUE, "message/rfc822", "application/mbox"})
-    FileImport.Result take(@Me SignedIn me, HttpServletRequest request) throws IOException {
+    FileImport.Result take(@CurrentAccount SignedIn me, HttpServletRequest request) throws IOException {
         return files.run(me.accountId(), request.getInputStream());
     }
 }

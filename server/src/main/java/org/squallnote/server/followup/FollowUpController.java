@@ -37,7 +37,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.WorkingTime;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -177,7 +177,7 @@ class FollowUpController {
             boolean removedNow) {}
 
     @GetMapping("/api/follow-ups")
-    FollowUpsView all(@Me SignedIn me) {
+    FollowUpsView all(@CurrentAccount SignedIn me) {
         FollowUpList.Shown shown = list.of(me);
         WorkingTime workingTime = workingTimes.of(me.accountId());
         Function<List<FollowUp>, List<FollowUpLine>> lines = followUps -> followUps.stream()
@@ -188,7 +188,7 @@ class FollowUpController {
     }
 
     @GetMapping("/api/follow-ups/{id}")
-    FollowUpDetail one(@Me SignedIn me, @PathVariable UUID id) {
+    FollowUpDetail one(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         FollowUp followUp = followUps.get(me.accountId(), id);
         FollowUpList.One one = list.one(followUp);
         return new FollowUpDetail(
@@ -217,7 +217,7 @@ class FollowUpController {
     @PostMapping("/api/messages/{messageId}/follow-ups/{id}")
     @ResponseStatus(HttpStatus.CREATED)
     Done make(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID messageId,
             @PathVariable UUID id,
@@ -229,7 +229,7 @@ class FollowUpController {
     @PostMapping("/api/messages/{messageId}/follow-ups")
     @ResponseStatus(HttpStatus.CREATED)
     Done makeEach(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID messageId,
             @Valid @RequestBody NewFollowUps body) {
@@ -239,7 +239,7 @@ class FollowUpController {
     /** Follow-ups that come from no message. */
     @PostMapping("/api/follow-ups")
     @ResponseStatus(HttpStatus.CREATED)
-    Done capture(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody NewFollowUps body) {
+    Done capture(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody NewFollowUps body) {
         return followUps.capture(me, commandId, made(body));
     }
 
@@ -249,7 +249,7 @@ class FollowUpController {
 
     @PutMapping("/api/follow-ups/{id}")
     Done change(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -258,13 +258,17 @@ class FollowUpController {
     }
 
     @PostMapping("/api/follow-ups/{id}/messages/{messageId}")
-    Done addMessage(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @PathVariable UUID messageId) {
+    Done addMessage(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @PathVariable UUID messageId) {
         return followUps.addMessage(me, commandId, id, messageId);
     }
 
     @PostMapping("/api/follow-ups/{id}/state")
     Done setState(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Party;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -21,9 +21,9 @@ import org.squallnote.server.command.Done;
 class HandOverController {
 
     private final HandOvers handOvers;
-    private final Taking taking;
+    private final ReceivedHandOvers taking;
 
-    HandOverController(HandOvers handOvers, Taking taking) {
+    HandOverController(HandOvers handOvers, ReceivedHandOvers taking) {
         this.handOvers = handOvers;
         this.taking = taking;
     }
@@ -36,18 +36,22 @@ class HandOverController {
     record Word(@NotNull @Size(max = 2000) String word) {}
 
     @PostMapping("/api/messages/{id}/accept")
-    Done accept(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done accept(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return taking.accept(me, commandId, id);
     }
 
     @PostMapping("/api/messages/{id}/decline")
-    Done decline(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody Word body) {
+    Done decline(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody Word body) {
         return taking.decline(me, commandId, id, body.word());
     }
 
     @PostMapping("/api/messages/{id}/hand-over")
     Done handOver(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @Valid @RequestBody HandOverRequest body) {

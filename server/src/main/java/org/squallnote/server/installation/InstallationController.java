@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.problem.Refusal;
 
@@ -35,13 +35,14 @@ class InstallationController {
             boolean localNetworkForAll) {}
 
     @GetMapping("/api/installation")
-    InstallationView settings(@Me SignedIn me) {
+    InstallationView settings(@CurrentAccount SignedIn me) {
         administrator(me);
         return new InstallationView(installation.hosts(), installation.localNetworkForAll());
     }
 
     @PutMapping("/api/installation")
-    InstallationView change(@Me SignedIn me, @Valid @RequestBody InstallationView body, HttpServletRequest request) {
+    InstallationView change(
+            @CurrentAccount SignedIn me, @Valid @RequestBody InstallationView body, HttpServletRequest request) {
         administrator(me);
         List<String> hosts = body.hosts().stream()
                 .map(host -> host.toLowerCase(Locale.ROOT))

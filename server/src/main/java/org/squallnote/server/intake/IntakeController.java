@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Channel;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -61,7 +61,7 @@ class IntakeController {
             @Nullable LocalDate putOffUntil) {}
 
     @GetMapping("/api/intake")
-    IntakeView intake(@Me SignedIn me) {
+    IntakeView intake(@CurrentAccount SignedIn me) {
         IntakeList.Waiting waiting = list.of(me);
         return new IntakeView(
                 waiting.counts().values().stream().mapToInt(Integer::intValue).sum(),
@@ -96,7 +96,7 @@ class IntakeController {
 
     @PostMapping("/api/messages/{id}/nothing")
     Done nothing(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam(defaultValue = "false") boolean always,
@@ -105,12 +105,16 @@ class IntakeController {
     }
 
     @PostMapping("/api/messages/{id}/put-off")
-    Done putOff(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam LocalDate until) {
+    Done putOff(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam LocalDate until) {
         return decisions.putOff(me, commandId, id, until);
     }
 
     @PostMapping("/api/messages/{id}/back-to-intake")
-    Done backToIntake(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done backToIntake(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return decisions.backToIntake(me, commandId, id);
     }
 }

@@ -5,7 +5,7 @@ import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 
 /** The stream of changes. */
@@ -19,7 +19,7 @@ class LiveController {
     }
 
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-    SseEmitter live(@Me SignedIn me) throws IOException {
+    SseEmitter live(@CurrentAccount SignedIn me) throws IOException {
         return events.open(me.accountId());
     }
 }

@@ -45,9 +45,9 @@ import org.squallnote.core.settings.PartyRule;
 import org.squallnote.formats.html.SafeHtml;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.server.handover.Taking;
+import org.squallnote.server.handover.ReceivedHandOvers;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
@@ -64,7 +64,7 @@ class MessageController {
     private final AccountReaders readers;
     private final Readings readings;
     private final Proposals proposals;
-    private final Taking taking;
+    private final ReceivedHandOvers taking;
     private final Senders senders;
     private final SecureRandom random = new SecureRandom();
     private final Messages messages;
@@ -73,7 +73,7 @@ class MessageController {
             AccountReaders readers,
             Readings readings,
             Proposals proposals,
-            Taking taking,
+            ReceivedHandOvers taking,
             Senders senders,
             Messages messages) {
         this.messages = messages;
@@ -114,7 +114,7 @@ class MessageController {
             List<Proposals.Proposal> proposals,
             @Nullable DraftView draft,
             List<DraftFileView> draftFiles,
-            Taking.@Nullable HandOverView handOver) {}
+            ReceivedHandOvers.@Nullable HandOverView handOver) {}
 
     /** An answer that was begun, as far as it is typed. */
     record DraftView(String text, boolean toAll, String cc, String bcc) {}
@@ -137,7 +137,7 @@ class MessageController {
             boolean linked) {}
 
     @GetMapping("/api/messages/{id}")
-    MessageView one(@Me SignedIn me, @PathVariable UUID id) {
+    MessageView one(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         StoredMessage message = messages.get(me.accountId(), id);
         Messages.Around around = messages.around(message);
         AccountReader reader = readers.of(me.accountId());
@@ -213,7 +213,9 @@ class MessageController {
     /** The HTML body as a page that can do nothing; pictures from elsewhere only when asked for. */
     @GetMapping(path = "/api/messages/{id}/html", produces = MediaType.TEXT_HTML_VALUE)
     ResponseEntity<String> html(
-            @Me SignedIn me, @PathVariable UUID id, @RequestParam(defaultValue = "false") boolean pictures) {
+            @CurrentAccount SignedIn me,
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean pictures) {
         RawMail raw = messages.raw(me.accountId(), id);
         SafeHtml safe = SafeHtml.of(MailParser.html(raw).orElse(""), pictures(id, raw), pictures);
         byte[] nonceBytes = new byte[16];
@@ -250,7 +252,7 @@ class MessageController {
 
     @GetMapping("/api/messages/{id}/files/{index}")
     ResponseEntity<Resource> file(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @PathVariable UUID id,
             @PathVariable int index,
             @RequestParam(defaultValue = "false") boolean view)
@@ -273,7 +275,7 @@ class MessageController {
 
     /** The message as it came, as an .eml file. */
     @GetMapping(path = "/api/messages/{id}/source", produces = "message/rfc822")
-    ResponseEntity<Resource> source(@Me SignedIn me, @PathVariable UUID id) throws IOException {
+    ResponseEntity<Resource> source(@CurrentAccount SignedIn me, @PathVariable UUID id) throws IOException {
         RawMail raw = messages.raw(me.accountId(), id);
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(false, "message.eml"))

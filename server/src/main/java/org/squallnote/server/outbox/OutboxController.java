@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.outbox.OutboxState;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -37,7 +37,7 @@ class OutboxController {
             String lastError) {}
 
     @GetMapping("/api/outbox")
-    List<OutboxLine> unsettled(@Me SignedIn me) {
+    List<OutboxLine> unsettled(@CurrentAccount SignedIn me) {
         return unsettled.all(me.accountId()).stream()
                 .map(entry -> new OutboxLine(
                         entry.id(),
@@ -54,19 +54,19 @@ class OutboxController {
 
     /** The user knows that it has not gone out, or wants it tried again. */
     @PostMapping("/api/outbox/{id}/send-again")
-    Done sendAgain(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done sendAgain(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return unsettled.sendAgain(me, commandId, id);
     }
 
     /** The user knows that it has gone out. */
     @PostMapping("/api/outbox/{id}/went-out")
-    Done wentOut(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done wentOut(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return unsettled.wentOut(me, commandId, id);
     }
 
     /** The user gives it up. */
     @PostMapping("/api/outbox/{id}/give-up")
-    Done giveUp(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done giveUp(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return unsettled.giveUp(me, commandId, id);
     }
 }

@@ -11,7 +11,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -33,7 +33,7 @@ class PhraseController {
             @NotBlank @Size(max = 8000) String text) {}
 
     @GetMapping("/api/phrases")
-    List<PhraseView> all(@Me SignedIn me) {
+    List<PhraseView> all(@CurrentAccount SignedIn me) {
         return phrases.of(me.accountId()).stream()
                 .map(phrase -> new PhraseView(phrase.id(), phrase.name(), phrase.text()))
                 .toList();
@@ -41,12 +41,16 @@ class PhraseController {
 
     /** Makes one, or changes it. */
     @PutMapping("/api/phrases/{id}")
-    Done save(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody PhraseForm body) {
+    Done save(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody PhraseForm body) {
         return phrases.save(me, commandId, id, new Phrases.State(body.name().strip(), body.text()));
     }
 
     @DeleteMapping("/api/phrases/{id}")
-    Done delete(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done delete(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return phrases.delete(me, commandId, id);
     }
 }

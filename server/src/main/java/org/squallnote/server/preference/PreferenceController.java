@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -39,13 +39,13 @@ class PreferenceController {
             @NotNull @Email @Size(max = 320) String captureAddress) {}
 
     @GetMapping("/api/preferences")
-    Preferences preferences(@Me SignedIn me) {
+    Preferences preferences(@CurrentAccount SignedIn me) {
         KeptPreferences.State chosen = kept.of(me.accountId());
         return new Preferences(chosen.keys(), chosen.captureAddress());
     }
 
     @PutMapping("/api/preferences")
-    Done save(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody Preferences body) {
+    Done save(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody Preferences body) {
         if (body.keys().values().stream().distinct().count() < body.keys().size()) {
             throw Refusal.field("keys", "Two things have the same key. Nothing was changed.");
         }

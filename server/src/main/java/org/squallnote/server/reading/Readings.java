@@ -14,8 +14,8 @@ import org.squallnote.core.intake.WantedBy;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
-import org.squallnote.core.message.Found;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
@@ -148,7 +148,7 @@ public class Readings {
     }
 
     /** What lists show of a reading. */
-    public static Found found(
+    public static ReadingSummary found(
             AccountReader reader,
             String party,
             @Nullable Asks correction,
@@ -160,7 +160,7 @@ public class Readings {
         boolean read = !program && reading.asksMe();
         boolean asksMe = direction == Direction.INCOMING && asksMe(reader, party, correction, read);
         Optional<Deadline> replyBy = asksMe ? reading.replyBy() : Optional.empty();
-        return new Found(
+        return new ReadingSummary(
                 nature,
                 asksMe,
                 asksMe ? ask(reading) : "",

@@ -27,7 +27,7 @@ import org.squallnote.core.recipe.RecipeCandidate;
 import org.squallnote.core.recipe.RecipeRun;
 import org.squallnote.core.recipe.Step;
 import org.squallnote.core.recipe.Steps;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -169,13 +169,13 @@ class RecipeController {
     record DryRun(int found, List<DryRunLine> newest) {}
 
     @GetMapping("/api/recipes")
-    List<RecipeView> all(@Me SignedIn me) {
+    List<RecipeView> all(@CurrentAccount SignedIn me) {
         return recipes.of(me.accountId()).stream().map(RecipeView::of).toList();
     }
 
     @PutMapping("/api/recipes/{id}")
     Done save(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -196,22 +196,22 @@ class RecipeController {
 
     /** Puts them into an order. */
     @PutMapping("/api/recipes/order")
-    Done order(@Me SignedIn me, @CommandId UUID commandId, @Size(max = 100) @RequestBody List<UUID> ids) {
+    Done order(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Size(max = 100) @RequestBody List<UUID> ids) {
         return kept.order(me, commandId, ids);
     }
 
     @DeleteMapping("/api/recipes/{id}")
-    Done delete(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done delete(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return kept.delete(me, commandId, id);
     }
 
     @GetMapping("/api/recipes/runs")
-    List<RunView> runs(@Me SignedIn me) {
+    List<RunView> runs(@CurrentAccount SignedIn me) {
         return recipes.runs(me.accountId()).stream().map(RunView::of).toList();
     }
 
     @PostMapping("/api/recipes/dry-run")
-    DryRun dryRun(@Me SignedIn me, @Valid @RequestBody ConditionsForm body) {
+    DryRun dryRun(@CurrentAccount SignedIn me, @Valid @RequestBody ConditionsForm body) {
         List<RecipeCandidate> found = recipes.dryRun(me.accountId(), body.conditions());
         return new DryRun(
                 found.size(), found.stream().limit(SHOWN).map(DryRunLine::of).toList());
@@ -219,12 +219,16 @@ class RecipeController {
 
     /** What each recipe would do to a message. */
     @GetMapping("/api/messages/{id}/recipes")
-    List<Plan> plans(@Me SignedIn me, @PathVariable UUID id) {
+    List<Plan> plans(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         return recipes.plans(me, id);
     }
 
     @PostMapping("/api/messages/{messageId}/recipes/{id}")
-    Done run(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID messageId, @PathVariable UUID id) {
+    Done run(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID messageId,
+            @PathVariable UUID id) {
         return recipes.run(me, commandId, id, messageId);
     }
 }

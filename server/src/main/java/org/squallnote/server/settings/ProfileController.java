@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.account.ZoneName;
 import org.squallnote.server.command.CommandId;
@@ -28,7 +28,7 @@ class ProfileController {
             @NotBlank @Size(max = 60) String zone) {}
 
     @PutMapping("/api/account")
-    Done change(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ProfileForm body) {
+    Done change(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ProfileForm body) {
         return profile.save(me, commandId, new KeptProfile.Profile(body.name().strip(), ZoneName.known(body.zone())));
     }
 }

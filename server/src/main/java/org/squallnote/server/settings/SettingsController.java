@@ -24,7 +24,7 @@ import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.time.Holidays;
 import org.squallnote.core.time.PublicHolidays;
 import org.squallnote.core.time.WorkingTime.Hours;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.BackgroundReading;
 import org.squallnote.server.command.CommandId;
@@ -72,7 +72,7 @@ class SettingsController {
     record ReadingProgress(int done, int total) {}
 
     @GetMapping("/api/settings/working-time")
-    WorkingTimeView workingTime(@Me SignedIn me) {
+    WorkingTimeView workingTime(@CurrentAccount SignedIn me) {
         AccountSettings settings = workingTimes.settings(me.accountId());
         LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
         Holidays ofRegion = PublicHolidays.of(settings.region());
@@ -101,7 +101,7 @@ class SettingsController {
     }
 
     @PutMapping("/api/settings/working-time")
-    Done save(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WorkingTimeForm body) {
+    Done save(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WorkingTimeForm body) {
         return kept.save(me, commandId, checked(body));
     }
 
@@ -137,7 +137,7 @@ class SettingsController {
     }
 
     @GetMapping("/api/reading/progress")
-    ReadingProgress progress(@Me SignedIn me) {
+    ReadingProgress progress(@CurrentAccount SignedIn me) {
         BackgroundReading.Progress progress = reading.progress(me.accountId());
         return new ReadingProgress(progress.done(), progress.total());
     }

@@ -25,19 +25,19 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceStatus;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.sources.TestStep;
-import org.squallnote.sources.chat.ChatTest;
+import org.squallnote.sources.ProbeStep;
+import org.squallnote.sources.chat.ChatProbe;
 import org.squallnote.sources.mail.Encryption;
 import org.squallnote.sources.mail.MailAccount;
 import org.squallnote.sources.mail.MailFolders;
+import org.squallnote.sources.mail.MailProbe;
 import org.squallnote.sources.mail.MailSettings;
-import org.squallnote.sources.mail.MailTest;
 import org.squallnote.sources.mail.SeenCertificate;
 
 /** Settings › Sources. */
@@ -47,9 +47,9 @@ class SourceController {
     private final Sources sources;
     private final SourceSecrets secrets;
     private final Destinations destinations;
-    private final BoundedTest tests;
+    private final BoundedProbe tests;
 
-    SourceController(Sources sources, SourceSecrets secrets, Destinations destinations, BoundedTest tests) {
+    SourceController(Sources sources, SourceSecrets secrets, Destinations destinations, BoundedProbe tests) {
         this.sources = sources;
         this.secrets = secrets;
         this.destinations = destinations;
@@ -113,11 +113,11 @@ class SourceController {
 
     record MailTestResult(
             boolean passed,
-            List<TestStep> steps,
+            List<ProbeStep> steps,
             @Nullable MailFolders folders,
             @Nullable SeenCertificate untrusted) {}
 
-    record ChatTestResult(boolean passed, List<TestStep> steps) {}
+    record ChatTestResult(boolean passed, List<ProbeStep> steps) {}
 
     record SourceView(
             UUID id,
@@ -148,13 +148,13 @@ class SourceController {
             @Nullable String pinnedCertificate) {}
 
     @GetMapping("/api/sources")
-    List<SourceView> all(@Me SignedIn me) {
+    List<SourceView> all(@CurrentAccount SignedIn me) {
         return sources.all(me).stream().map(this::view).toList();
     }
 
     @PostMapping("/api/sources/mail/test")
     CompletableFuture<MailTestResult> testMail(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @Valid @RequestBody MailForm form,
             @RequestParam(required = false) @Nullable UUID sourceId) {
         MailAccount entered = form.account();
@@ -163,10 +163,10 @@ class SourceController {
                 ? sources.stored(me, sourceId, entered.settings(), entered.address())
                         .orElse(entered)
                 : entered;
-        return tests.run(() -> view(MailTest.run(account)));
+        return tests.run(() -> view(MailProbe.run(account)));
     }
 
-    private static MailTestResult view(MailTest.Result result) {
+    private static MailTestResult view(MailProbe.Result result) {
         return new MailTestResult(
                 result.passed(),
                 result.steps(),
@@ -176,14 +176,18 @@ class SourceController {
 
     @PostMapping("/api/sources/mail/{id}")
     @ResponseStatus(HttpStatus.CREATED)
-    Done addMail(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody MailForm form) {
+    Done addMail(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody MailForm form) {
         destinations.check(me, form.account().settings());
         return sources.addMail(me, commandId, common(id, form), form.account());
     }
 
     @PutMapping("/api/sources/mail/{id}")
     Done changeMail(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -198,10 +202,10 @@ class SourceController {
     }
 
     @PostMapping("/api/sources/chat/test")
-    CompletableFuture<ChatTestResult> testChat(@Me SignedIn me, @Valid @RequestBody ChatForm form) {
+    CompletableFuture<ChatTestResult> testChat(@CurrentAccount SignedIn me, @Valid @RequestBody ChatForm form) {
         destinations.checkAddress(me, form.homeserver());
         return tests.run(() -> {
-            ChatTest.Result result = tryChat(UUID.randomUUID(), form);
+            ChatProbe.Result result = tryChat(UUID.randomUUID(), form);
             return new ChatTestResult(result.passed(), result.steps());
         });
     }
@@ -209,13 +213,16 @@ class SourceController {
     @PostMapping("/api/sources/chat/{id}")
     @ResponseStatus(HttpStatus.CREATED)
     CompletableFuture<Done> addChat(
-            @Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @Valid @RequestBody ChatForm form) {
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody ChatForm form) {
         destinations.checkAddress(me, form.homeserver());
         // What is found after the time was over adds nothing.
         return tests.run(() -> tryChat(id, form)).thenApply(result -> addTested(me, commandId, id, form, result));
     }
 
-    private Done addTested(SignedIn me, UUID commandId, UUID id, ChatForm form, ChatTest.Result result) {
+    private Done addTested(SignedIn me, UUID commandId, UUID id, ChatForm form, ChatProbe.Result result) {
         if (result.signedIn().isEmpty()) {
             throw Refusal.invalid(
                     result.steps().get(result.steps().size() - 1).detail() + " The account was not added.");
@@ -230,8 +237,8 @@ class SourceController {
                 form.password());
     }
 
-    private static ChatTest.Result tryChat(UUID id, ChatForm form) {
-        return ChatTest.run(
+    private static ChatProbe.Result tryChat(UUID id, ChatForm form) {
+        return ChatProbe.run(
                 form.homeserver(),
                 form.user().strip(),
                 form.password(),
@@ -241,7 +248,7 @@ class SourceController {
 
     @PutMapping("/api/sources/chat/{id}")
     Done changeChat(
-            @Me SignedIn me,
+            @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
@@ -254,7 +261,8 @@ class SourceController {
     }
 
     @DeleteMapping("/api/sources/{id}")
-    Done disconnect(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam int version) {
+    Done disconnect(
+            @CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam int version) {
         return sources.disconnect(me, commandId, id, version);
     }
 

@@ -17,7 +17,7 @@ import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
@@ -52,14 +52,15 @@ class ThreadController {
     record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
 
     @GetMapping("/api/threads")
-    ThreadsView list(@Me SignedIn me, @RequestParam Turn turn, @RequestParam(defaultValue = "0") int offset) {
+    ThreadsView list(
+            @CurrentAccount SignedIn me, @RequestParam Turn turn, @RequestParam(defaultValue = "0") int offset) {
         ThreadLines lines = pages.lines(me.accountId());
         ThreadPages.Page page = pages.page(me.accountId(), turn, offset, lines);
         return new ThreadsView(pages.counts(me.accountId()), page.lines(), page.more(), lines.now());
     }
 
     @GetMapping("/api/threads/{id}")
-    ThreadDetail one(@Me SignedIn me, @PathVariable UUID id) {
+    ThreadDetail one(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         StoredThread thread = threads.get(me.accountId(), id);
         Map<String, List<String>> reactions = pages.reactions(thread);
         List<ThreadMessage> all = pages.messages(thread).stream()
@@ -86,22 +87,26 @@ class ThreadController {
     }
 
     @PostMapping("/api/threads/{id}/close")
-    Done close(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id, @RequestParam CloseReason reason) {
+    Done close(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam CloseReason reason) {
         return threads.close(me, commandId, id, reason);
     }
 
     @PostMapping("/api/threads/{id}/no-reply-owed")
-    Done noReplyOwed(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done noReplyOwed(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return threads.noReplyOwed(me, commandId, id);
     }
 
     @PostMapping("/api/threads/{id}/hand-turn")
-    Done handTurn(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done handTurn(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return threads.handTurn(me, commandId, id);
     }
 
     @PostMapping("/api/threads/{id}/open-again")
-    Done openAgain(@Me SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+    Done openAgain(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return threads.openAgain(me, commandId, id);
     }
 }

@@ -124,22 +124,22 @@ class ChatSyncTest {
 
     @Test
     void problemsAreExplained() throws Exception {
-        assertThat(ChatTest.run(server.address(), "ines", "wrong", "", "D")
+        assertThat(ChatProbe.run(server.address(), "ines", "wrong", "", "D")
                         .steps()
                         .get(1)
                         .detail())
                 .contains("not right");
-        assertThat(ChatTest.run("http://127.0.0.1:1", "ines", "x", "", "D")
+        assertThat(ChatProbe.run("http://127.0.0.1:1", "ines", "x", "", "D")
                         .steps()
                         .get(0)
                         .detail())
                 .contains("does not answer");
-        assertThat(ChatTest.run("ftp://x.example", "ines", "x", "", "D")
+        assertThat(ChatProbe.run("ftp://x.example", "ines", "x", "", "D")
                         .steps()
                         .get(0)
                         .detail())
                 .contains("https://");
-        assertThat(ChatTest.run(server.address(), "ines", "secret", "", "D").passed())
+        assertThat(ChatProbe.run(server.address(), "ines", "secret", "", "D").passed())
                 .isTrue();
         assertThatThrownBy(() -> new ChatClient("http://chat.merrowquay.example"))
                 .hasMessageContaining("Use https");

@@ -161,7 +161,7 @@ class MailSyncTest {
 
     @Test
     void theTestSaysStepByStepWhatWorks() {
-        MailTest.Result good = MailTest.run(account());
+        MailProbe.Result good = MailProbe.run(account());
         assertThat(good.passed()).isTrue();
         assertThat(good.folders().orElseThrow().sent()).contains("Sent");
         assertThat(good.steps()).extracting("name").startsWith("Reach the IMAP server", "Sign in to IMAP");
@@ -177,7 +177,7 @@ class MailSyncTest {
                 s.archive(),
                 s.drafts(),
                 Optional.empty());
-        MailTest.Result bad = MailTest.run(new MailAccount(ADDRESS, noServer, "secret"));
+        MailProbe.Result bad = MailProbe.run(new MailAccount(ADDRESS, noServer, "secret"));
         assertThat(bad.steps().get(0).passed()).isFalse();
         assertThat(bad.steps().get(0).detail()).contains("Nothing answers on this port");
 
@@ -191,7 +191,7 @@ class MailSyncTest {
                 s.archive(),
                 s.drafts(),
                 Optional.empty());
-        assertThat(MailTest.run(new MailAccount(ADDRESS, plainSpoken, "secret"))
+        assertThat(MailProbe.run(new MailAccount(ADDRESS, plainSpoken, "secret"))
                         .steps()
                         .get(1)
                         .passed())

@@ -16,11 +16,11 @@ import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
-import org.squallnote.core.message.Found;
 import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.Reaction;
+import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 
@@ -102,7 +102,7 @@ public interface MessageStore {
     int edit(@Param("owner") UUID owner, @Param("id") UUID id, @Param("body") String body);
 
     /** What was found in a message, as far as lists show it. */
-    int found(@Param("owner") UUID owner, @Param("id") UUID id, @Param("f") Found found);
+    int found(@Param("owner") UUID owner, @Param("id") UUID id, @Param("f") ReadingSummary found);
 
     /** Whether a message asks me, as the user has corrected it; null takes the correction back. */
     int correct(@Param("owner") UUID owner, @Param("id") UUID id, @Param("correction") @Nullable Asks correction);

@@ -4,7 +4,7 @@ import type { CategoryView, IntakeLine, QuickChoice } from '@/api/client'
 import type { Alike } from '@/intake/picks'
 import HandOver from '@/intake/HandOver.vue'
 import PutOff from '@/intake/PutOff.vue'
-import type { SeveralChoice } from '@/intake/usePicking'
+import type { BulkChoice } from '@/intake/usePicking'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { useKeys } from '@/ui/keys'
 import TypedDay from '@/ui/TypedDay.vue'
@@ -18,7 +18,7 @@ const { picked, ways, categories, choices } = defineProps<{
   choices: readonly QuickChoice[]
 }>()
 const emit = defineEmits<{
-  decide: [choice: SeveralChoice]
+  decide: [choice: BulkChoice]
   pick: [ids: string[]]
   clear: []
 }>()

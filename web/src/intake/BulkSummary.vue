@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { useTemplateRef } from 'vue'
-import type { CategoryView, SeveralPreview, SeveralRequest } from '@/api/client'
+import type { CategoryView, BulkPreview, BulkRequest } from '@/api/client'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { day as dayText, replyBy } from '@/ui/time'
 
 /** What a decision about many messages would do, before it is done. */
 const { preview, request, categories } = defineProps<{
-  preview: SeveralPreview
-  request: SeveralRequest
+  preview: BulkPreview
+  request: BulkRequest
   categories: readonly CategoryView[]
 }>()
 const emit = defineEmits<{ confirm: []; cancel: [] }>()

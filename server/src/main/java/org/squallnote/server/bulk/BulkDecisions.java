@@ -1,4 +1,4 @@
-package org.squallnote.server.several;
+package org.squallnote.server.bulk;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -14,6 +14,11 @@ import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.bulk.BulkController.BulkDecision;
+import org.squallnote.server.bulk.BulkController.BulkPreview;
+import org.squallnote.server.bulk.BulkController.BulkRequest;
+import org.squallnote.server.bulk.BulkController.HandOverTo;
+import org.squallnote.server.bulk.BulkController.PreviewLine;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
@@ -25,17 +30,12 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
-import org.squallnote.server.several.SeveralController.HandOverTo;
-import org.squallnote.server.several.SeveralController.PreviewLine;
-import org.squallnote.server.several.SeveralController.SeveralDecision;
-import org.squallnote.server.several.SeveralController.SeveralPreview;
-import org.squallnote.server.several.SeveralController.SeveralRequest;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
 
 /** Decides several messages in one command. Those that another window has decided meanwhile are left as they are. */
 @Component
-class SeveralDecisions {
+class BulkDecisions {
 
     private final MessageStore messages;
     private final Decisions decisions;
@@ -47,7 +47,7 @@ class SeveralDecisions {
     private final Commands commands;
     private final UuidV7 ids;
 
-    SeveralDecisions(
+    BulkDecisions(
             MessageStore messages,
             Decisions decisions,
             FollowUps followUps,
@@ -68,9 +68,9 @@ class SeveralDecisions {
         this.ids = ids;
     }
 
-    Done decide(SignedIn me, UUID commandId, SeveralRequest request) {
+    Done decide(SignedIn me, UUID commandId, BulkRequest request) {
         LocalDate day = request.day();
-        if (request.decision() == SeveralDecision.PUT_OFF && day == null) {
+        if (request.decision() == BulkDecision.PUT_OFF && day == null) {
             throw Refusal.invalid("Say until which day the messages are put off.");
         }
         return commands.run(me, commandId, "several", changes -> {
@@ -97,7 +97,7 @@ class SeveralDecisions {
         });
     }
 
-    private static String verb(SeveralDecision decision) {
+    private static String verb(BulkDecision decision) {
         return switch (decision) {
             case NOTHING -> "Nothing to do: ";
             case PUT_OFF -> "Put off: ";
@@ -110,22 +110,22 @@ class SeveralDecisions {
         return messages == 1 ? "1 message" : messages + " messages";
     }
 
-    private static int missed(SeveralRequest request, List<StoredMessage> open) {
+    private static int missed(BulkRequest request, List<StoredMessage> open) {
         return (int) request.messageIds().stream().distinct().count() - open.size();
     }
 
-    SeveralPreview preview(SignedIn me, SeveralRequest request) {
+    BulkPreview preview(SignedIn me, BulkRequest request) {
         List<StoredMessage> open = undecided(me, request);
-        List<PreviewLine> lines = request.decision() == SeveralDecision.FOLLOW_UP
+        List<PreviewLine> lines = request.decision() == BulkDecision.FOLLOW_UP
                 ? followUpLines(me, request, open)
                 : open.stream()
                         .map(message -> new PreviewLine(
                                 message.id(), message.from().displayName(), message.subject(), null, null, false, null))
                         .toList();
-        return new SeveralPreview(lines, missed(request, open));
+        return new BulkPreview(lines, missed(request, open));
     }
 
-    private List<PreviewLine> followUpLines(SignedIn me, SeveralRequest request, List<StoredMessage> open) {
+    private List<PreviewLine> followUpLines(SignedIn me, BulkRequest request, List<StoredMessage> open) {
         AccountReader reader = readers.of(me.accountId());
         Proposals.Proposer proposer = proposals.of(me, reader);
         List<PreviewLine> lines = new ArrayList<>();
@@ -143,7 +143,7 @@ class SeveralDecisions {
         return lines;
     }
 
-    private void handOver(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {
+    private void handOver(SignedIn me, BulkRequest request, List<StoredMessage> open, Changes changes) {
         HandOverTo to = request.handOver();
         if (to == null) {
             throw Refusal.invalid("Say to whom the messages are handed over.");
@@ -153,7 +153,7 @@ class SeveralDecisions {
         }
     }
 
-    private void followUp(SignedIn me, SeveralRequest request, List<StoredMessage> open, Changes changes) {
+    private void followUp(SignedIn me, BulkRequest request, List<StoredMessage> open, Changes changes) {
         AccountReader reader = readers.of(me.accountId());
         Proposals.Proposer proposer = proposals.of(me, reader);
         for (StoredMessage message : open) {
@@ -163,7 +163,7 @@ class SeveralDecisions {
     }
 
     private Content content(
-            SeveralRequest request, StoredMessage message, Proposals.Proposer proposer, AccountReader reader) {
+            BulkRequest request, StoredMessage message, Proposals.Proposer proposer, AccountReader reader) {
         Proposals.Proposal proposal = proposer.of(message, readings.readForProposal(reader, message));
         boolean ownDay = request.day() == null;
         return new Content(
@@ -177,7 +177,7 @@ class SeveralDecisions {
                 Content.Details.of(proposal.people()));
     }
 
-    private List<StoredMessage> undecided(SignedIn me, SeveralRequest request) {
+    private List<StoredMessage> undecided(SignedIn me, BulkRequest request) {
         Map<UUID, StoredMessage> byId = new HashMap<>();
         messages.byIds(me.accountId(), request.messageIds()).forEach(message -> byId.put(message.id(), message));
         List<StoredMessage> found = new ArrayList<>();

@@ -13,7 +13,7 @@ import org.squallnote.sources.mail.ArrivedMail;
 import tools.jackson.databind.JsonNode;
 
 /** Several messages decided as one, put off, and taken back exactly. The clock stands at Wednesday 4 March 2026. */
-class SeveralTest extends ServerTest {
+class BulkTest extends ServerTest {
 
     private static final String DECIDE = "/api/intake/decisions";
 

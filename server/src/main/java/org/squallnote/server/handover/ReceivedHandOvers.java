@@ -29,7 +29,7 @@ import tools.jackson.databind.json.JsonMapper;
  * declined, it is back in the giver's Intake and their turn.
  */
 @Component
-public class Taking implements Restorer {
+public class ReceivedHandOvers implements Restorer {
 
     private final HandOverStore store;
     private final AccountStore accounts;
@@ -38,7 +38,7 @@ public class Taking implements Restorer {
     private final Commands commands;
     private final JsonMapper json;
 
-    Taking(
+    ReceivedHandOvers(
             HandOverStore store,
             AccountStore accounts,
             Decisions decisions,

@@ -1,4 +1,4 @@
-package org.squallnote.server.several;
+package org.squallnote.server.bulk;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
@@ -13,25 +13,25 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.server.account.Me;
+import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 
 /** Decisions about several messages. */
 @RestController
-class SeveralController {
+class BulkController {
 
     /** So many are decided in one request. */
     static final int MOST = 1_000;
 
-    private final SeveralDecisions several;
+    private final BulkDecisions decisions;
 
-    SeveralController(SeveralDecisions several) {
-        this.several = several;
+    BulkController(BulkDecisions decisions) {
+        this.decisions = decisions;
     }
 
-    enum SeveralDecision {
+    enum BulkDecision {
         NOTHING,
         PUT_OFF,
         FOLLOW_UP,
@@ -51,14 +51,14 @@ class SeveralController {
      * @param handOver to whom they are handed over
      * @param categoryId the category of all follow-ups, else each has its own proposal
      */
-    record SeveralRequest(
+    record BulkRequest(
             @NotEmpty @Size(max = MOST) List<UUID> messageIds,
-            @NotNull SeveralDecision decision,
+            @NotNull BulkDecision decision,
             @Nullable LocalDate day,
             @Nullable UUID categoryId,
             @Nullable @Valid HandOverTo handOver) {}
 
-    record SeveralPreview(List<PreviewLine> lines, int decided) {}
+    record BulkPreview(List<PreviewLine> lines, int decided) {}
 
     record PreviewLine(
             UUID messageId,
@@ -70,13 +70,13 @@ class SeveralController {
             @Nullable UUID categoryId) {}
 
     @PostMapping("/api/intake/decisions")
-    Done decide(@Me SignedIn me, @CommandId UUID commandId, @Valid @RequestBody SeveralRequest request) {
-        return several.decide(me, commandId, request);
+    Done decide(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody BulkRequest request) {
+        return decisions.decide(me, commandId, request);
     }
 
     /** What would be made of them; changes nothing. */
     @PostMapping("/api/intake/decisions/preview")
-    SeveralPreview preview(@Me SignedIn me, @Valid @RequestBody SeveralRequest request) {
-        return several.preview(me, request);
+    BulkPreview preview(@CurrentAccount SignedIn me, @Valid @RequestBody BulkRequest request) {
+        return decisions.preview(me, request);
     }
 }

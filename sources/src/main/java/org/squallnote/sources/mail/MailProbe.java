@@ -10,10 +10,10 @@ import java.util.List;
 import java.util.Optional;
 import org.eclipse.angus.mail.imap.IMAPFolder;
 import org.eclipse.angus.mail.imap.IMAPStore;
-import org.squallnote.sources.TestStep;
+import org.squallnote.sources.ProbeStep;
 
 /** Tries a mail account step by step and says what works. Nothing is changed or sent. */
-public final class MailTest {
+public final class MailProbe {
 
     /**
      * What the attempt found.
@@ -22,11 +22,11 @@ public final class MailTest {
      * @param folders the folders, when signing in worked
      * @param untrusted the certificate that nobody vouches for, which the user may accept
      */
-    public record Result(List<TestStep> steps, Optional<MailFolders> folders, Optional<SeenCertificate> untrusted) {
+    public record Result(List<ProbeStep> steps, Optional<MailFolders> folders, Optional<SeenCertificate> untrusted) {
 
         /** Whether everything worked. */
         public boolean passed() {
-            return steps.stream().allMatch(TestStep::passed);
+            return steps.stream().allMatch(ProbeStep::passed);
         }
     }
 
@@ -34,18 +34,18 @@ public final class MailTest {
 
     private final MailAccount account;
     private final MailConnection connection;
-    private final List<TestStep> steps = new ArrayList<>();
+    private final List<ProbeStep> steps = new ArrayList<>();
     private Optional<MailFolders> folders = Optional.empty();
     private Optional<SeenCertificate> untrusted = Optional.empty();
 
-    private MailTest(MailAccount account) {
+    private MailProbe(MailAccount account) {
         this.account = account;
         this.connection = new MailConnection(account);
     }
 
     /** Runs the test. */
     public static Result run(MailAccount account) {
-        MailTest test = new MailTest(account);
+        MailProbe test = new MailProbe(account);
         test.tryImap();
         test.trySmtp();
         return new Result(List.copyOf(test.steps), test.folders, test.untrusted);
@@ -57,17 +57,17 @@ public final class MailTest {
             return;
         }
         try (IMAPStore store = connection.openImap()) {
-            steps.add(TestStep.passed("Sign in to IMAP", encryption(server)));
+            steps.add(ProbeStep.passed("Sign in to IMAP", encryption(server)));
             MailFolders found = MailFolders.of(store);
             folders = Optional.of(found);
-            steps.add(TestStep.passed(
+            steps.add(ProbeStep.passed(
                     "Folders",
                     found.names().size() + " folders. Sent mail: "
                             + found.sent().orElse("none found, please choose") + ". Archive: "
                             + found.archive().orElse("none found, please choose") + "."));
             IMAPFolder inbox = (IMAPFolder) store.getFolder(account.settings().inbox());
             inbox.open(Folder.READ_ONLY);
-            steps.add(TestStep.passed("Open the inbox", inbox.getMessageCount() + " messages. " + liveness(store)));
+            steps.add(ProbeStep.passed("Open the inbox", inbox.getMessageCount() + " messages. " + liveness(store)));
         } catch (MessagingException | IllegalArgumentException e) {
             fail(
                     steps.stream().anyMatch(step -> step.name().equals("Sign in to IMAP"))
@@ -90,7 +90,7 @@ public final class MailTest {
         }
         try {
             connection.openSmtp(false).close();
-            steps.add(TestStep.passed("Sign in to SMTP", encryption(server)));
+            steps.add(ProbeStep.passed("Sign in to SMTP", encryption(server)));
         } catch (MessagingException | IllegalArgumentException e) {
             fail("Sign in to SMTP", e);
         }
@@ -99,10 +99,10 @@ public final class MailTest {
     private boolean reaches(String step, MailSettings.Server server) {
         try (Socket socket = new Socket()) {
             socket.connect(new InetSocketAddress(server.host(), server.port()), REACH_TIMEOUT_MILLIS);
-            steps.add(TestStep.passed(step, server.host() + " answers on port " + server.port() + "."));
+            steps.add(ProbeStep.passed(step, server.host() + " answers on port " + server.port() + "."));
             return true;
         } catch (IOException | IllegalArgumentException e) {
-            steps.add(TestStep.failed(step, MailProblems.explain(e, connection.trust())));
+            steps.add(ProbeStep.failed(step, MailProblems.explain(e, connection.trust())));
         }
         return false;
     }
@@ -111,7 +111,7 @@ public final class MailTest {
         String detail = problem instanceof IllegalArgumentException
                 ? String.valueOf(problem.getMessage())
                 : MailProblems.explain(problem, connection.trust());
-        steps.add(TestStep.failed(step, detail));
+        steps.add(ProbeStep.failed(step, detail));
         if (MailProblems.isCertificateProblem(problem)) {
             untrusted = connection.trust().lastSeen();
         }

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param wantedBy until when an answer is wanted, in the account's zone; absent where none is
  */
-public record Found(
+public record ReadingSummary(
         Nature nature,
         boolean asksMe,
         String ask,

@@ -14,7 +14,7 @@ import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordSet;
 
 /** What the own words do besides asking: thank, confirm, put off, promise, take back. */
-final class Acts {
+final class SpeechActs {
 
     /** How a sentence begins that says why the question before it is asked, not what was done. */
     private static final WordSet REASON_STARTS =
@@ -24,7 +24,7 @@ final class Acts {
     private final DateContext context;
     private final People people;
 
-    Acts(List<ReadSentence> sentences, DateContext context, People people) {
+    SpeechActs(List<ReadSentence> sentences, DateContext context, People people) {
         this.said = new ArrayList<>(sentences);
         this.said.removeIf(ReadSentence::isSalutation);
         this.context = context;
@@ -81,7 +81,7 @@ final class Acts {
 
     private static boolean isPartOfAnAsk(ReadSentence read, PhraseMatch act) {
         int clause = read.parts().clauseOf(act.fromInclusive());
-        for (SentenceAsks.Found ask : read.found()) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
             if (ask.kind() != Ask.Kind.QUESTION
                     && ask.from() <= act.fromInclusive()
                     && read.parts().clauseOf(ask.from()) == clause) {
@@ -123,7 +123,7 @@ final class Acts {
             return false;
         }
         int unit = read.parts().unitOf(act.fromInclusive());
-        for (SentenceAsks.Found ask : read.found()) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
             if (ask.from() <= act.fromInclusive() && read.parts().unitOf(ask.from()) == unit) {
                 return true;
             }
@@ -265,7 +265,7 @@ final class Acts {
             }
             boolean to = norm.equals("to") || Phrases.GIVING.has(sentence, i);
             if (to && i + 1 < sentence.size()) {
-                People.Found somebody = people.at(sentence, i + 1);
+                People.FoundName somebody = people.at(sentence, i + 1);
                 if (somebody.isSomebody() && !people.isMe(somebody.addresses())) {
                     return true;
                 }
@@ -303,7 +303,7 @@ final class Acts {
     }
 
     private static boolean asks(ReadSentence read, Ask.Kind kind) {
-        for (SentenceAsks.Found ask : read.found()) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
             if (ask.kind() == kind) {
                 return true;
             }

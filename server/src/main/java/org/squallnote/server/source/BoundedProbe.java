@@ -14,7 +14,7 @@ import org.squallnote.server.problem.Refusal;
 
 /** Tries servers away from the threads that answer requests, a few at a time, and gives an answer in time. */
 @Component
-class BoundedTest {
+class BoundedProbe {
 
     private static final Duration LONGEST = Duration.ofSeconds(15);
     private static final int AT_ONCE = 8;

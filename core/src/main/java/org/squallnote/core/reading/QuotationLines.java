@@ -7,7 +7,7 @@ import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordList;
 
 /** Knows quoted lines, the lines that announce a quotation, and the lines that announce a forwarded message. */
-final class Carried {
+final class QuotationLines {
 
     /** The longest attribution that is looked for, so that a long line costs nothing. */
     private static final int LONGEST_ATTRIBUTION = 260;
@@ -16,11 +16,12 @@ final class Carried {
 
     private static final int MOST_INITIALS = 3;
 
-    private static final List<String> WROTE = WordList.lines(Carried.class, "wrote.txt");
-    private static final Set<String> FORWARDS = Set.copyOf(WordList.lines(Carried.class, "forwards.txt"));
-    private static final Set<String> HEADER_NAMES = Set.copyOf(WordList.lines(Carried.class, "header-names.txt"));
+    private static final List<String> WROTE = WordList.lines(QuotationLines.class, "wrote.txt");
+    private static final Set<String> FORWARDS = Set.copyOf(WordList.lines(QuotationLines.class, "forwards.txt"));
+    private static final Set<String> HEADER_NAMES =
+            Set.copyOf(WordList.lines(QuotationLines.class, "header-names.txt"));
 
-    private Carried() {}
+    private QuotationLines() {}
 
     /** A line without white space at its ends and without emphasis marks, cut where it is overlong. */
     static String bare(String text, Span span) {
