@@ -1,9 +1,14 @@
 import { client, commandHeader, newId, Problem, unwrap, type Done } from '@/api/client'
-import { onHappened, reload } from '@/api/live'
+import { isOwn, onHappened, reload, reloadAll } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
-const ALL = ['INTAKE', 'FOLLOW_UPS', 'THREADS', 'CATEGORIES', 'OUTBOX', 'READING', 'SETTINGS']
 const undoables: string[] = []
+
+function ownHeader(): { 'Idempotency-Key': string } {
+  const id = newId()
+  isOwn(id)
+  return commandHeader(id)
+}
 
 /**
  * Runs a change: shows what it did with a way back, or what went wrong.
@@ -17,12 +22,11 @@ export async function run(
     error?: unknown
     response: Response
   }>,
-  topics: string[] = ALL,
   undoable: 'undoable' | 'final' = 'undoable',
   /** Says a problem where it belongs; answers whether it did. */
   saysProblem: (problem: unknown) => boolean = () => false,
 ): Promise<Done | undefined> {
-  const header = commandHeader(newId())
+  const header = ownHeader()
   for (let attempt = 0; ; attempt++) {
     try {
       const done = await unwrap(call(header))
@@ -32,7 +36,7 @@ export async function run(
       } else {
         showDone(done.label)
       }
-      reload(topics)
+      reload(done.topics)
       return done
     } catch (problem) {
       if (problem instanceof Problem && problem.status === 0 && attempt < 4) {
@@ -42,7 +46,7 @@ export async function run(
       if (!saysProblem(problem)) {
         showProblem(problem)
       }
-      reload(topics)
+      reloadAll()
       return undefined
     }
   }
@@ -60,7 +64,7 @@ export async function undo(commandId: string): Promise<void> {
   try {
     const done = await unwrap(
       client.POST('/api/commands/{commandId}/undo', {
-        params: { path: { commandId }, header: commandHeader() },
+        params: { path: { commandId }, header: ownHeader() },
       }),
     )
     const place = undoables.indexOf(commandId)
@@ -71,10 +75,11 @@ export async function undo(commandId: string): Promise<void> {
       tell(commandId)
     })
     showDone(done.label)
+    reload(done.topics)
   } catch (problem) {
     showProblem(problem)
+    reloadAll()
   }
-  reload(ALL)
 }
 
 /** What happened by itself is said like what was done here, with the same way back. */

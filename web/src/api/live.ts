@@ -31,6 +31,19 @@ export function reload(topics: string[]): void {
   keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }))
 }
 
+/** Asks again for everything that changes can touch: after a change that may or may not have been made. */
+export function reloadAll(): void {
+  reload([...new Set(listening.flatMap((each) => Object.keys(each)))])
+}
+
+/** Changes that this page has made: it loads again what they touched when they are answered. */
+const own = new Set<string>()
+
+/** Notes a change that this page makes, before it is sent. */
+export function isOwn(commandId: string): void {
+  own.add(commandId)
+}
+
 const happenedListeners = new Set<(commandId: string, label: string) => void>()
 
 /** Calls back when something was changed without a request from any page. */
@@ -54,8 +67,8 @@ export function followChanges(): void {
     }
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
-    const { topics } = JSON.parse(event.data) as { topics: string[] }
-    reload(topics)
+    const changes = JSON.parse(event.data) as { commandId: string; topics: string[] }[]
+    reload(changes.filter((each) => !own.has(each.commandId)).flatMap((each) => each.topics))
   })
   events.addEventListener('happened', (event: MessageEvent<string>) => {
     const { commandId, label } = JSON.parse(event.data) as { commandId: string; label: string }

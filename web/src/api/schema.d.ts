@@ -1575,6 +1575,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS")[];
         };
         DraftFileView: {
             /** Format: uuid */

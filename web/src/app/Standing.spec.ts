@@ -28,7 +28,11 @@ afterEach(() => {
 describe('what somebody has to know of wherever they are', () => {
   it('asks about an answer that may have gone out', async () => {
     server.answers('GET', '/api/outbox', [STUCK])
-    server.answers('POST', '/api/outbox/{id}/went-out', { commandId: 'c1', label: 'Noted' })
+    server.answers('POST', '/api/outbox/{id}/went-out', {
+      commandId: 'c1',
+      label: 'Noted',
+      topics: ['OUTBOX'],
+    })
     const page = await opened(Standing)
     expect(page.text()).toContain('Tilda, Quote: The connection broke.')
     await pressed(page, 'It went out')

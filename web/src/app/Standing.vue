@@ -41,27 +41,22 @@ const TRIED: Record<OutboxLine['kind'], string> = {
 }
 const sends = (line: OutboxLine) => line.kind.startsWith('SEND')
 
-const TOPICS = ['OUTBOX', 'THREADS', 'INTAKE']
-
 function path(line: OutboxLine) {
   return { path: { id: line.id } }
 }
 const sendAgain = (line: OutboxLine) =>
   run(
     (header) => client.POST('/api/outbox/{id}/send-again', { params: { ...path(line), header } }),
-    TOPICS,
     'final',
   )
 const wentOut = (line: OutboxLine) =>
   run(
     (header) => client.POST('/api/outbox/{id}/went-out', { params: { ...path(line), header } }),
-    TOPICS,
     'final',
   )
 const giveUp = (line: OutboxLine) =>
   run(
     (header) => client.POST('/api/outbox/{id}/give-up', { params: { ...path(line), header } }),
-    TOPICS,
     'final',
   )
 </script>

@@ -28,7 +28,11 @@ function kept(): Decided[] {
 /** What was decided since this page was opened, the newest last. */
 export const sitting = ref<Decided[]>(kept())
 
-export function noteDecided(done: Done, messages: number, at = Date.now()): void {
+export function noteDecided(
+  done: Pick<Done, 'commandId' | 'label'>,
+  messages: number,
+  at = Date.now(),
+): void {
   sitting.value = [
     ...sitting.value,
     { commandId: done.commandId, label: done.label, messages, at },

@@ -26,7 +26,6 @@ async function settle(accepts: boolean): Promise<void> {
         ? client.POST('/api/messages/{id}/accept', { params })
         : client.POST('/api/messages/{id}/decline', { params, body: { word: word.value } })
     },
-    undefined,
     accepts ? 'undoable' : 'final',
   )
 }

@@ -35,7 +35,6 @@ const save = () =>
           params: { header },
           body: { name: form.name, zone: form.zone },
         }),
-      ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
       'undoable',
       mine.take,
     ),

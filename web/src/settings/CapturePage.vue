@@ -30,7 +30,7 @@ async function save(): Promise<void> {
     return
   }
   const body = { ...preferences.data.value, captureAddress: address.value.trim() }
-  await run((header) => client.PUT('/api/preferences', { params: { header }, body }), ['SETTINGS'])
+  await run((header) => client.PUT('/api/preferences', { params: { header }, body }))
 }
 </script>
 

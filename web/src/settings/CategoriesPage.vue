@@ -22,7 +22,6 @@ const HUES: Hue[] = [
   'STRAW',
   'SHELL',
 ]
-const TOPICS = ['CATEGORIES', 'FOLLOW_UPS']
 
 const categories = useCategories()
 const inUse = computed(() => (categories.data.value ?? []).filter((category) => !category.retired))
@@ -59,13 +58,11 @@ function edit(category: CategoryView): void {
 }
 
 async function save(category: CategoryView): Promise<void> {
-  const done = await run(
-    (header) =>
-      client.PUT('/api/categories/{id}', {
-        params: { path: { id: category.id }, query: { version: category.version }, header },
-        body: content(form),
-      }),
-    TOPICS,
+  const done = await run((header) =>
+    client.PUT('/api/categories/{id}', {
+      params: { path: { id: category.id }, query: { version: category.version }, header },
+      body: content(form),
+    }),
   )
   if (done) {
     editing.value = undefined
@@ -73,13 +70,11 @@ async function save(category: CategoryView): Promise<void> {
 }
 
 async function add(): Promise<void> {
-  const done = await run(
-    (header) =>
-      client.POST('/api/categories/{id}', {
-        params: { path: { id: newId() }, header },
-        body: content(fresh),
-      }),
-    TOPICS,
+  const done = await run((header) =>
+    client.POST('/api/categories/{id}', {
+      params: { path: { id: newId() }, header },
+      body: content(fresh),
+    }),
   )
   if (done) {
     Object.assign(fresh, { name: '', letter: '' })
@@ -91,20 +86,18 @@ function move(category: CategoryView, by: 1 | -1): void {
   const place = ids.indexOf(category.id)
   ids.splice(place, 1)
   ids.splice(place + by, 0, category.id)
-  void run((header) => client.PUT('/api/categories', { params: { header }, body: ids }), TOPICS)
+  void run((header) => client.PUT('/api/categories', { params: { header }, body: ids }))
 }
 
 function retire(category: CategoryView, away: boolean): void {
-  void run(
-    (header) =>
-      client.POST('/api/categories/{id}/retired', {
-        params: {
-          path: { id: category.id },
-          query: { version: category.version, retired: away },
-          header,
-        },
-      }),
-    TOPICS,
+  void run((header) =>
+    client.POST('/api/categories/{id}/retired', {
+      params: {
+        path: { id: category.id },
+        query: { version: category.version, retired: away },
+        header,
+      },
+    }),
   )
 }
 
@@ -115,12 +108,10 @@ function startMerge(category: CategoryView): void {
 
 async function merge(category: CategoryView): Promise<void> {
   const into = mergeInto.value
-  const done = await run(
-    (header) =>
-      client.POST('/api/categories/{id}/merge', {
-        params: { path: { id: category.id }, query: { into }, header },
-      }),
-    TOPICS,
+  const done = await run((header) =>
+    client.POST('/api/categories/{id}/merge', {
+      params: { path: { id: category.id }, query: { into }, header },
+    }),
   )
   if (done) {
     merging.value = undefined

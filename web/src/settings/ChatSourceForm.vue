@@ -38,7 +38,6 @@ async function save(): Promise<void> {
               params: { path: { id: newId() }, header },
               body: form,
             }),
-      ['SOURCES'],
       'final',
       errors.take,
     ),

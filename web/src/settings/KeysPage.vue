@@ -16,7 +16,7 @@ async function save(changed: Record<string, string>): Promise<void> {
     return
   }
   const body = { ...preferences.data.value, keys: changed }
-  await run((header) => client.PUT('/api/preferences', { params: { header }, body }), ['SETTINGS'])
+  await run((header) => client.PUT('/api/preferences', { params: { header }, body }))
 }
 
 function onKey(event: KeyboardEvent, id: string): void {

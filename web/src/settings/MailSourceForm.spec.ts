@@ -20,7 +20,7 @@ const FAILED = {
   folders: null,
   untrusted: null,
 }
-const DONE = { commandId: 'c1', label: 'Connected' }
+const DONE = { commandId: 'c1', label: 'Connected', topics: [] }
 
 async function filled() {
   const page = await opened(MailSourceForm)

@@ -96,7 +96,6 @@ async function save(): Promise<void> {
               params: { path: { id: newId() }, header },
               body: form,
             }),
-      ['SOURCES'],
       'final',
       errors.take,
     ),

@@ -15,13 +15,11 @@ async function save(): Promise<void> {
   if (!phrase || phrase.name.trim() === '' || phrase.text.trim() === '') {
     return
   }
-  const done = await run(
-    (header) =>
-      client.PUT('/api/phrases/{id}', {
-        params: { path: { id: phrase.id }, header },
-        body: { name: phrase.name, text: phrase.text },
-      }),
-    ['SETTINGS'],
+  const done = await run((header) =>
+    client.PUT('/api/phrases/{id}', {
+      params: { path: { id: phrase.id }, header },
+      body: { name: phrase.name, text: phrase.text },
+    }),
   )
   if (done) {
     edited.value = undefined
@@ -29,9 +27,8 @@ async function save(): Promise<void> {
 }
 
 async function remove(id: string): Promise<void> {
-  const done = await run(
-    (header) => client.DELETE('/api/phrases/{id}', { params: { path: { id }, header } }),
-    ['SETTINGS'],
+  const done = await run((header) =>
+    client.DELETE('/api/phrases/{id}', { params: { path: { id }, header } }),
   )
   if (done) {
     edited.value = undefined

@@ -14,13 +14,11 @@ const runs = useRecipeRuns()
 const edited = ref<{ id: string; version: number; known: boolean; form: RecipeForm }>()
 
 async function put(id: string, version: number, form: RecipeForm): Promise<boolean> {
-  const done = await run(
-    (header) =>
-      client.PUT('/api/recipes/{id}', {
-        params: { path: { id }, query: { version }, header },
-        body: form,
-      }),
-    ['SETTINGS'],
+  const done = await run((header) =>
+    client.PUT('/api/recipes/{id}', {
+      params: { path: { id }, query: { version }, header },
+      body: form,
+    }),
   )
   return done !== undefined
 }
@@ -35,9 +33,8 @@ async function save(): Promise<void> {
 async function remove(): Promise<void> {
   if (edited.value) {
     const { id } = edited.value
-    const done = await run(
-      (header) => client.DELETE('/api/recipes/{id}', { params: { path: { id }, header } }),
-      ['SETTINGS'],
+    const done = await run((header) =>
+      client.DELETE('/api/recipes/{id}', { params: { path: { id }, header } }),
     )
     if (done) {
       edited.value = undefined
@@ -51,10 +48,7 @@ async function moveUp(i: number): Promise<void> {
   const [moved] = order.splice(i, 1)
   if (moved) {
     order.splice(i - 1, 0, moved)
-    await run(
-      (header) => client.PUT('/api/recipes/order', { params: { header }, body: order }),
-      ['SETTINGS'],
-    )
+    await run((header) => client.PUT('/api/recipes/order', { params: { header }, body: order }))
   }
 }
 

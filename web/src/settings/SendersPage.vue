@@ -12,10 +12,8 @@ const SUBJECT = 'subject:'
 const lines = computed(() => rules.data.value ?? [])
 
 function change(rule: RuleView, changed: Partial<RuleView>): void {
-  void run(
-    (header) =>
-      client.PUT('/api/party-rules', { params: { header }, body: { ...rule, ...changed } }),
-    ['READING', 'INTAKE', 'THREADS'],
+  void run((header) =>
+    client.PUT('/api/party-rules', { params: { header }, body: { ...rule, ...changed } }),
   )
 }
 </script>

@@ -38,7 +38,6 @@ function disconnect(source: SourceView): void {
       client.DELETE('/api/sources/{id}', {
         params: { path: { id: source.id }, query: { version: source.version }, header },
       }),
-    ['SOURCES'],
     'final',
   )
 }

@@ -51,10 +51,7 @@ function addDayOff(isoDay: string): void {
 async function save(): Promise<void> {
   busy.value = true
   const body = { ...form, nicknames: names(nicknames.value) }
-  await run(
-    (header) => client.PUT('/api/settings/working-time', { params: { header }, body }),
-    ['SETTINGS', 'INTAKE', 'FOLLOW_UPS', 'THREADS', 'READING'],
-  )
+  await run((header) => client.PUT('/api/settings/working-time', { params: { header }, body }))
   busy.value = false
 }
 </script>

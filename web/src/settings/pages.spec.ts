@@ -5,7 +5,7 @@ import SendersPage from '@/settings/SendersPage.vue'
 import WorkingTimePage from '@/settings/WorkingTimePage.vue'
 import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
 
-const DONE = { commandId: 'c1', label: 'Changed' }
+const DONE = { commandId: 'c1', label: 'Changed', topics: [] }
 let server: ReturnType<typeof fakeServer>
 
 beforeEach(() => {

@@ -2,6 +2,7 @@ package org.squallnote.server.command;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.EnumSet;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
@@ -11,6 +12,7 @@ import org.squallnote.core.history.Command;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.live.LiveEvents;
+import org.squallnote.server.live.Topic;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.history.HistoryStore;
 import tools.jackson.databind.JsonNode;
@@ -55,7 +57,8 @@ public class Commands {
     Done within(UUID owner, String actor, UUID commandId, String kind, @Nullable UUID undoOf, Consumer<Changes> work) {
         Optional<Command> before = history.command(owner, commandId);
         if (before.isPresent()) {
-            return new Done(commandId, before.get().label());
+            // What it changed is not known any more.
+            return new Done(commandId, before.get().label(), EnumSet.allOf(Topic.class));
         }
         Instant now = clock.instant();
         history.insertCommand(new Command(commandId, owner, kind, "", now, null, undoOf));
@@ -78,11 +81,11 @@ public class Commands {
                     write(kept.before()),
                     write(kept.after())));
         }
-        live.changed(owner, changes.topics());
+        live.changed(owner, commandId, changes.topics());
         if (changes.announced()) {
             live.announce(owner, commandId, changes.label());
         }
-        return new Done(commandId, changes.label());
+        return new Done(commandId, changes.label(), changes.topics());
     }
 
     private StateDifference.Sides kept(Changes.Change change) {

@@ -3,6 +3,7 @@ package org.squallnote.server.live;
 import java.io.IOException;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -29,7 +30,17 @@ public class LiveEvents {
     private static final int MOST_PAGES = 30;
 
     private final Map<UUID, List<SseEmitter>> pages = new ConcurrentHashMap<>();
-    private final Map<UUID, Set<Topic>> due = new ConcurrentHashMap<>();
+    private final Map<UUID, Map<UUID, Set<Topic>>> due = new ConcurrentHashMap<>();
+
+    /** Stands for what no command has changed. */
+    private static final UUID NO_COMMAND = new UUID(0, 0);
+
+    /**
+     * What has changed.
+     *
+     * @param commandId by which command, so that the page that made it does not load everything twice
+     */
+    private record Change(UUID commandId, Set<Topic> topics) {}
 
     /** A stream for one page, until it closes. */
     SseEmitter open(UUID owner) throws IOException {
@@ -48,10 +59,15 @@ public class LiveEvents {
 
     /** Announces changes, once the transaction they happen in is committed. */
     public void changed(UUID owner, Collection<Topic> topics) {
-        if (topics.isEmpty()) {
-            return;
+        changed(owner, NO_COMMAND, topics);
+    }
+
+    /** The same of what a command has changed. */
+    public void changed(UUID owner, UUID commandId, Collection<Topic> topics) {
+        if (!topics.isEmpty()) {
+            Set<Topic> all = EnumSet.copyOf(topics);
+            afterCommit(() -> note(owner, commandId, all));
         }
-        afterCommit(() -> note(owner, topics));
     }
 
     /** Has the open pages say what happened by itself. */
@@ -73,10 +89,10 @@ public class LiveEvents {
         }
     }
 
-    private void note(UUID owner, Collection<Topic> topics) {
+    private void note(UUID owner, UUID commandId, Set<Topic> topics) {
         due.compute(owner, (key, noted) -> {
-            Set<Topic> all = noted == null ? EnumSet.noneOf(Topic.class) : EnumSet.copyOf(noted);
-            all.addAll(topics);
+            Map<UUID, Set<Topic>> all = noted == null ? new HashMap<>() : noted;
+            all.computeIfAbsent(commandId, id -> EnumSet.noneOf(Topic.class)).addAll(topics);
             return all;
         });
     }
@@ -85,9 +101,12 @@ public class LiveEvents {
     @Scheduled(fixedDelay = 100)
     void deliver() {
         for (UUID owner : List.copyOf(due.keySet())) {
-            Set<Topic> topics = due.remove(owner);
-            if (topics != null) {
-                send(owner, SseEmitter.event().name("changed").data(Map.of("topics", topics)));
+            Map<UUID, Set<Topic>> noted = due.remove(owner);
+            if (noted != null) {
+                List<Change> changes = noted.entrySet().stream()
+                        .map(each -> new Change(each.getKey(), each.getValue()))
+                        .toList();
+                send(owner, SseEmitter.event().name("changed").data(changes));
             }
         }
     }
