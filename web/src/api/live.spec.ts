@@ -4,7 +4,7 @@ import { queryClient } from '@/api/queries'
 
 class Stream extends EventTarget {
   static readonly CLOSED = 2
-  static last: Stream | undefined
+  static last?: Stream
   readyState = 1
   constructor() {
     super()
@@ -21,10 +21,12 @@ class Stream extends EventTarget {
 const asked: string[] = []
 beforeEach(() => {
   vi.stubGlobal('EventSource', Stream)
-  vi.spyOn(queryClient, 'invalidateQueries').mockImplementation((filter) => {
-    asked.push(String(filter?.queryKey?.[0] ?? 'everything'))
+  vi.spyOn(queryClient, 'invalidateQueries').mockImplementation(((filter?: {
+    queryKey: string[]
+  }) => {
+    asked.push(...(filter?.queryKey ?? ['everything']))
     return Promise.resolve()
-  })
+  }) as never)
   followChanges()
 })
 afterEach(() => {

@@ -7,8 +7,7 @@ import PutOff from '@/intake/PutOff.vue'
 import type { BulkChoice } from '@/intake/usePicking'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { useKeys } from '@/ui/keys'
-import TypedDay from '@/ui/TypedDay.vue'
-import { day as dayText } from '@/ui/time'
+import DayChooser from '@/ui/DayChooser.vue'
 
 /** One decision for all picked messages. */
 const { picked, ways, categories, choices } = defineProps<{
@@ -185,18 +184,10 @@ function pickWay(key: string): void {
           Each as proposed <span class="key">Enter</span>
         </button>
         <span class="text-ink-soft self-center">or all by</span>
-        <button
-          v-for="choice in choices"
-          :key="choice.day"
-          class="btn h-9 sm:h-8"
-          type="button"
-          :title="choice.label"
-          @click="emit('decide', { decision: 'FOLLOW_UP', day: choice.day, categoryId: null })"
-        >
-          {{ dayText(choice.day) }}
-        </button>
-        <TypedDay
-          class="w-60"
+        <DayChooser
+          in-row
+          unfocused
+          :choices="choices"
           @choose="(day) => emit('decide', { decision: 'FOLLOW_UP', day, categoryId: null })"
         />
       </div>

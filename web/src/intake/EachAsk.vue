@@ -43,7 +43,6 @@ function put(i: number, changed: Partial<AskRow>): void {
             :time="row.replyTime"
             :firm="row.firm"
             :choices="choices"
-            above
             brief
             @update:day="(replyDay) => put(i, { replyDay })"
             @update:time="(replyTime) => put(i, { replyTime })"

@@ -150,7 +150,6 @@ function accept(): void {
           v-model:firm="firm"
           :choices="choices"
           :sender="sender"
-          above
           letter="r"
           @remember="(days) => emit('remember', days)"
         />

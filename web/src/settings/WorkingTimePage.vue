@@ -7,7 +7,7 @@ import { names, toggled, WEEKDAYS } from '@/settings/workingTime'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import TimeField from '@/ui/TimeField.vue'
-import TypedDay from '@/ui/TypedDay.vue'
+import DayChooser from '@/ui/DayChooser.vue'
 import { day as dayText } from '@/ui/time'
 
 const settings = useQuery({
@@ -164,7 +164,7 @@ async function save(): Promise<void> {
             ×
           </button>
         </span>
-        <TypedDay class="w-64" label="A day off" @choose="addDayOff" />
+        <DayChooser class="w-64" unfocused label="A day off" @choose="addDayOff" />
       </div>
     </fieldset>
     <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>

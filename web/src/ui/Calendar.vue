@@ -1,90 +1,85 @@
 <script setup lang="ts">
+import { parseDate, type DateValue } from '@internationalized/date'
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import {
+  CalendarCell,
+  CalendarCellTrigger,
+  CalendarGrid,
+  CalendarGridBody,
+  CalendarGridHead,
+  CalendarGridRow,
+  CalendarHeadCell,
+  CalendarHeader,
+  CalendarHeading,
+  CalendarNext,
+  CalendarPrev,
+  CalendarRoot,
+} from 'reka-ui'
+import { computed } from 'vue'
 import { isDayOff } from '@/ui/accountCalendar'
-import { dayByKey, shiftMonth, weeksOf } from '@/ui/calendar'
-import { day, monthOf, today as todayNow } from '@/ui/time'
+import { LOCALE, today as todayNow } from '@/ui/time'
 
 const { chosen } = defineProps<{ chosen: string | null }>()
 const emit = defineEmits<{ choose: [day: string] }>()
 
 const today = todayNow()
-const focused = ref(chosen ?? today)
-const weeks = computed(() => weeksOf(focused.value))
-const month = computed(() => monthOf(focused.value))
-const grid = useTemplateRef<HTMLElement>('grid')
+const value = computed(() => (chosen ? parseDate(chosen) : undefined))
 
-function onKey(event: KeyboardEvent): void {
-  const moved = dayByKey(focused.value, event.key)
-  if (moved) {
-    event.preventDefault()
-    focused.value = moved
-    void nextTick(() => grid.value?.querySelector<HTMLElement>('[tabindex="0"]')?.focus())
+function choose(day: DateValue | undefined): void {
+  if (day) {
+    emit('choose', day.toString())
   }
-}
-
-function isOtherMonth(isoDay: string): boolean {
-  return isoDay.slice(0, 7) !== focused.value.slice(0, 7)
 }
 </script>
 
 <template>
-  <div data-keys="own">
-    <div class="flex items-center justify-between">
-      <button
-        class="btn btn-quiet px-1"
-        type="button"
-        aria-label="Month before"
-        @click="focused = shiftMonth(focused, -1)"
-      >
+  <CalendarRoot
+    v-slot="{ grid, weekDays }"
+    :model-value="value"
+    :default-placeholder="parseDate(chosen ?? today)"
+    :locale="LOCALE"
+    :week-starts-on="1"
+    weekday-format="narrow"
+    fixed-weeks
+    prevent-deselect
+    data-keys="own"
+    @update:model-value="choose"
+  >
+    <CalendarHeader class="flex items-center justify-between">
+      <CalendarPrev class="btn btn-quiet px-1" aria-label="Month before">
         <ChevronLeft :size="16" aria-hidden="true" />
-      </button>
-      <span class="font-semibold" aria-live="polite">{{ month }}</span>
-      <button
-        class="btn btn-quiet px-1"
-        type="button"
-        aria-label="Month after"
-        @click="focused = shiftMonth(focused, 1)"
-      >
+      </CalendarPrev>
+      <CalendarHeading class="font-semibold" />
+      <CalendarNext class="btn btn-quiet px-1" aria-label="Month after">
         <ChevronRight :size="16" aria-hidden="true" />
-      </button>
-    </div>
-    <div
-      ref="grid"
-      class="grid grid-cols-7 gap-px text-center"
-      role="group"
-      :aria-label="month"
-      @keydown="onKey"
-    >
-      <span
-        v-for="(name, i) in ['M', 'T', 'W', 'T', 'F', 'S', 'S']"
-        :key="i"
-        class="text-ink-soft text-xs"
-        aria-hidden="true"
-        >{{ name }}</span
-      >
-      <template v-for="week in weeks" :key="week[0]">
-        <button
-          v-for="isoDay in week"
-          :key="isoDay"
-          type="button"
-          class="hover:border-kelp h-7 w-8 rounded border"
-          :class="[
-            isoDay === chosen
-              ? 'bg-kelp text-on-kelp border-kelp'
-              : isoDay === today
-                ? 'border-line-strong'
-                : 'border-transparent',
-            (isOtherMonth(isoDay) || isDayOff(isoDay)) && isoDay !== chosen ? 'text-ink-soft' : '',
-          ]"
-          :tabindex="isoDay === focused ? 0 : -1"
-          :aria-label="day(isoDay)"
-          :aria-pressed="isoDay === chosen"
-          @click="emit('choose', isoDay)"
-        >
-          {{ Number(isoDay.slice(8)) }}
-        </button>
-      </template>
-    </div>
-  </div>
+      </CalendarNext>
+    </CalendarHeader>
+    <CalendarGrid v-for="month in grid" :key="month.value.toString()" class="text-center">
+      <CalendarGridHead>
+        <CalendarGridRow>
+          <CalendarHeadCell
+            v-for="(name, i) in weekDays"
+            :key="i"
+            class="text-ink-soft text-xs font-normal"
+            >{{ name }}</CalendarHeadCell
+          >
+        </CalendarGridRow>
+      </CalendarGridHead>
+      <CalendarGridBody>
+        <CalendarGridRow v-for="week in month.rows" :key="week[0]?.toString()">
+          <CalendarCell v-for="day in week" :key="day.toString()" :date="day" class="p-0">
+            <CalendarCellTrigger
+              :day="day"
+              :month="month.value"
+              class="hover:border-kelp data-[selected]:bg-kelp data-[selected]:text-on-kelp data-[selected]:border-kelp data-[outside-view]:text-ink-soft flex h-7 w-8 cursor-pointer items-center justify-center rounded border"
+              :class="[
+                day.toString() === today ? 'border-line-strong' : 'border-transparent',
+                isDayOff(day.toString()) ? 'text-ink-soft' : '',
+              ]"
+            />
+          </CalendarCell>
+        </CalendarGridRow>
+      </CalendarGridBody>
+    </CalendarGrid>
+  </CalendarRoot>
 </template>

@@ -1,4 +1,8 @@
+import { parseDate } from '@internationalized/date'
 import { accountCalendar, now } from '@/ui/accountCalendar'
+
+/** The language that dates are written in. */
+export const LOCALE = 'en-GB'
 
 /** A working-time span in one unit: "40 min", "3 h", "2 d", with days as long as the account's are. */
 export function workingSpan(minutes: number): string {
@@ -33,7 +37,7 @@ const isoFormats = new Map<string, Intl.DateTimeFormat>()
 function parts(date: Date, zone: string): Parts {
   let format = formats.get(zone)
   if (!format) {
-    format = new Intl.DateTimeFormat('en-GB', {
+    format = new Intl.DateTimeFormat(LOCALE, {
       timeZone: zone,
       weekday: 'short',
       day: 'numeric',
@@ -101,15 +105,6 @@ export function day(isoDay: string, at: Date = now()): string {
   return dayText(found, found.year !== here(at).year)
 }
 
-/** The month of a calendar day: "March 2026". */
-export function monthOf(isoDay: string): string {
-  return midnight(isoDay).toLocaleDateString('en-GB', {
-    month: 'long',
-    year: 'numeric',
-    timeZone: 'UTC',
-  })
-}
-
 /** A reply-by date with its time, where it has one. */
 export function replyBy(isoDay: string, time: string | null): string {
   return time ? `${day(isoDay)}, ${time.slice(0, 5)}` : day(isoDay)
@@ -142,4 +137,9 @@ export function isoDayOf(date: Date): string {
 /** Today, by the account's calendar and the application's clock. */
 export function today(): string {
   return isoDayOf(now())
+}
+
+/** The day a number of days away. */
+export function shiftDay(isoDay: string, days: number): string {
+  return parseDate(isoDay).add({ days }).toString()
 }

@@ -61,7 +61,6 @@ async function openNote(): Promise<void> {
       <StartControl
         :model-value="details.startDay"
         :choices="choices"
-        :above="above"
         :letter="letters ? 's' : undefined"
         @update:model-value="(startDay) => set({ startDay })"
       />

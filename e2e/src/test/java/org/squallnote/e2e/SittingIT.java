@@ -114,7 +114,8 @@ class SittingIT {
         openFirst("Pier Office 2");
         browser.press("p");
         browser.find("[data-test=put-off]");
-        browser.press("1");
+        browser.press("2");
+        browser.press(Keys.ENTER);
         browser.untilText("Put off until");
         awaitLeft(before - 1);
         browser.find("[data-test=put-off-list] summary");
@@ -142,6 +143,34 @@ class SittingIT {
         assertThat(browser.textOf("[data-test=reply-by]")).contains("Sat 6 Mar 2027, 12:00");
         assertThat(browser.textOf("[data-test=day-notice]")).contains("is a day off");
         browser.type("[data-test=sentence] input", Keys.ESCAPE);
+        browser.untilGone("[data-test=sentence]");
+    }
+
+    @Test
+    void aDateThatBeginsWithADigitIsTypedWholeAndDoesNothingElse() {
+        openFirst("Pier Office 0");
+        browser.press("f");
+        browser.find("[data-test=sentence]");
+        browser.press("r");
+        browser.find("[data-test=typed-day]");
+        browser.press("15 dec 2027");
+        browser.until(
+                () -> browser.textOf("[data-test=typed-day-read]").contains("Wed 15 Dec 2027") ? true : null,
+                "the typed date");
+        browser.press(Keys.ENTER);
+        browser.untilGone("[data-test=typed-day]");
+        assertThat(browser.textOf("[data-test=reply-by]")).contains("Wed 15 Dec 2027");
+        assertThat(browser.all("[data-test=capture-field]"))
+                .as("opened by the c of dec")
+                .isEmpty();
+        browser.press("r");
+        browser.find("[data-test=typed-day]");
+        browser.press(Keys.ESCAPE);
+        browser.untilGone("[data-test=typed-day]");
+        assertThat(browser.all("[data-test=sentence]"))
+                .as("closed with its panel")
+                .hasSize(1);
+        browser.press(Keys.ESCAPE);
         browser.untilGone("[data-test=sentence]");
     }
 
