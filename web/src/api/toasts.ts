@@ -1,6 +1,6 @@
 import { readonly, ref } from 'vue'
 
-/** A short message at the edge of the page. */
+/** A short message at the edge of the page; how long it stays is for whoever shows it to say. */
 export interface Toast {
   id: number
   kind: 'done' | 'problem' | 'offer'
@@ -12,22 +12,11 @@ export interface Toast {
 
 const list = ref<Toast[]>([])
 export const toasts = readonly(list)
-const DONE_STAYS_MS = 10_000
-const OFFER_STAYS_MS = 30_000
 const MOST = 3
 let next = 1
 
 function add(toast: Omit<Toast, 'id'>): void {
-  const id = next++
-  list.value = [...list.value, { ...toast, id }].slice(-MOST)
-  if (toast.kind !== 'problem') {
-    setTimeout(
-      () => {
-        dismiss(id)
-      },
-      toast.kind === 'offer' ? OFFER_STAYS_MS : DONE_STAYS_MS,
-    )
-  }
+  list.value = [...list.value, { ...toast, id: next++ }].slice(-MOST)
 }
 
 export function dismiss(id: number): void {

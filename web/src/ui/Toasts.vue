@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { dismiss, toasts } from '@/api/toasts'
-import KeyHint from '@/ui/KeyHint.vue'
 import { Undo2, X } from '@lucide/vue'
+import { ToastClose, ToastDescription, ToastProvider, ToastRoot, ToastViewport } from 'reka-ui'
+import { dismiss, toasts, type Toast } from '@/api/toasts'
+import KeyHint from '@/ui/KeyHint.vue'
+
+/** So long they stay, in milliseconds; the time stands still while somebody is on one, or in another window. */
+const STAYS = { done: 10_000, offer: 30_000, problem: Number.POSITIVE_INFINITY }
 
 function takeBack(id: number, undo: () => Promise<void>): void {
   dismiss(id)
@@ -12,24 +16,31 @@ function take(id: number, run: () => void): void {
   dismiss(id)
   run()
 }
+
+function closed(toast: Toast, open: boolean): void {
+  if (!open) {
+    dismiss(toast.id)
+  }
+}
 </script>
 
 <template>
-  <div
-    class="pointer-events-none fixed inset-x-0 top-14 z-50 flex flex-col items-center gap-2 px-3 sm:inset-x-auto sm:top-auto sm:right-3 sm:bottom-14 sm:items-end"
-    role="status"
-    aria-live="polite"
-  >
-    <div
+  <ToastProvider swipe-direction="left" label="What happened">
+    <ToastRoot
       v-for="toast in toasts"
       :key="toast.id"
-      class="floating pointer-events-auto flex max-w-xl items-center gap-3 px-3 py-2"
+      class="floating pointer-events-auto flex max-w-full items-center gap-3 px-3 py-2"
       :class="toast.kind === 'problem' ? 'border-rust' : ''"
+      :duration="STAYS[toast.kind]"
       data-test="toast"
+      @update:open="(open) => closed(toast, open)"
     >
-      <span class="min-w-0 wrap-anywhere" :class="toast.kind === 'problem' ? '' : 'line-clamp-2'">
+      <ToastDescription
+        class="min-w-0 wrap-anywhere"
+        :class="toast.kind === 'problem' ? '' : 'line-clamp-2'"
+      >
         {{ toast.text }}
-      </span>
+      </ToastDescription>
       <button
         v-if="toast.undo"
         class="btn"
@@ -49,14 +60,13 @@ function take(id: number, run: () => void): void {
       >
         {{ toast.action.label }}
       </button>
-      <button
-        class="btn btn-quiet px-1"
-        type="button"
-        aria-label="Close this message"
-        @click="dismiss(toast.id)"
-      >
+      <ToastClose class="btn btn-quiet px-1" aria-label="Close this message">
         <X :size="15" aria-hidden="true" />
-      </button>
-    </div>
-  </div>
+      </ToastClose>
+    </ToastRoot>
+    <!-- At the left, since what is pressed next stands at the right: decisions, and the buttons of a sheet. -->
+    <ToastViewport
+      class="pointer-events-none fixed inset-x-0 top-14 z-50 flex flex-col items-center gap-2 px-3 sm:top-auto sm:right-auto sm:bottom-11 sm:left-0 sm:max-w-[432px] sm:items-start"
+    />
+  </ToastProvider>
 </template>
