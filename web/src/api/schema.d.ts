@@ -2155,7 +2155,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            channel: "MAIL" | "CHAT";
+            kind: "MAIL" | "CHAT" | "FILES";
             name: string;
             address: string;
             /** @enum {string} */

@@ -15,9 +15,7 @@ watch(
   { immediate: true },
 )
 const proposed = computed(() => {
-  const mailbox = sources.data.value?.find(
-    (source) => source.channel === 'MAIL' && source.address !== '',
-  )
+  const mailbox = sources.data.value?.find((source) => source.kind === 'MAIL')
   return mailbox ? mailbox.address.replace('@', '+todo@') : 'me+todo@harbour.example'
 })
 const bookmarklet = computed(

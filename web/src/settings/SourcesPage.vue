@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Mail, MessagesSquare } from '@lucide/vue'
+import { FileText, Mail, MessagesSquare } from '@lucide/vue'
 import { ref, useTemplateRef } from 'vue'
 import { client, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
@@ -69,7 +69,7 @@ function takeFiles(event: Event): void {
     >
       <div class="flex flex-wrap items-center gap-x-3 gap-y-1 px-3 py-2">
         <component
-          :is="source.channel === 'MAIL' ? Mail : MessagesSquare"
+          :is="source.kind === 'CHAT' ? MessagesSquare : source.kind === 'MAIL' ? Mail : FileText"
           :size="17"
           aria-hidden="true"
         />

@@ -25,10 +25,10 @@ import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.squallnote.core.account.Account;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
@@ -90,7 +90,7 @@ abstract class ServerTest {
         sources.insert(new Source(
                 UUID.randomUUID(),
                 id,
-                Channel.MAIL,
+                SourceKind.MAIL,
                 "Ines",
                 MINE,
                 MAIL_SETTINGS,

@@ -46,7 +46,7 @@ class SourceStoreTest extends StoreTest {
         sources.update(new Source(
                 old.id(),
                 old.owner(),
-                old.channel(),
+                old.kind(),
                 old.name(),
                 old.address(),
                 old.settings(),

@@ -25,6 +25,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.message.MessageStore;
@@ -71,7 +72,7 @@ abstract class StoreTest {
         return new Source(
                 id,
                 owner,
-                Channel.MAIL,
+                SourceKind.MAIL,
                 "Ines",
                 address,
                 "{}",

@@ -8,6 +8,7 @@ import org.squallnote.core.message.Channel;
 /**
  * A mail or chat account, or the place of imported files.
  *
+ * @param kind what it is
  * @param address my address or chat id in it, lower case; empty for files
  * @param settings how to reach it, as JSON, without any secret
  * @param secret the password or token, encrypted
@@ -20,7 +21,7 @@ import org.squallnote.core.message.Channel;
 public record Source(
         UUID id,
         UUID owner,
-        Channel channel,
+        SourceKind kind,
         String name,
         String address,
         String settings,
@@ -33,4 +34,10 @@ public record Source(
         int progressDone,
         int progressTotal,
         @Nullable Instant removedAt,
-        int version) {}
+        int version) {
+
+    /** What its messages are. */
+    public Channel channel() {
+        return kind.channel();
+    }
+}

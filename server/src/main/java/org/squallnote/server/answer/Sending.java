@@ -7,9 +7,9 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.source.SourceStore;
 
@@ -26,8 +26,7 @@ public class Sending {
     /** Answers go out from the mailbox the message came to; a message from a file is answered from the first mailbox. */
     public Source source(UUID owner, StoredMessage message) {
         List<Source> mailboxes = sources.of(owner).stream()
-                .filter(source ->
-                        source.channel() == Channel.MAIL && !source.address().isEmpty())
+                .filter(source -> source.kind() == SourceKind.MAIL)
                 .toList();
         Set<String> addressed = new TreeSet<>();
         Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream())

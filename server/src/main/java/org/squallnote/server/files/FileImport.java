@@ -15,10 +15,10 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
@@ -201,14 +201,14 @@ public class FileImport {
         return locks.write(
                 owner,
                 () -> sources.of(owner).stream()
-                        .filter(source -> source.address().isEmpty())
+                        .filter(source -> source.kind() == SourceKind.FILES)
                         .findFirst()
                         .map(Source::id)
                         .orElseGet(() -> {
                             Source files = new Source(
                                     ids.next(),
                                     owner,
-                                    Channel.MAIL,
+                                    SourceKind.FILES,
                                     "Files",
                                     "",
                                     "{}",

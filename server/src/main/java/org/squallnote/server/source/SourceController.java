@@ -21,9 +21,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
@@ -121,7 +121,7 @@ class SourceController {
 
     record SourceView(
             UUID id,
-            Channel channel,
+            SourceKind kind,
             String name,
             String address,
             SourceStatus status,
@@ -267,10 +267,9 @@ class SourceController {
     }
 
     private SourceView view(Source source) {
-        boolean mail = source.channel() == Channel.MAIL && !source.address().isEmpty();
         return new SourceView(
                 source.id(),
-                source.channel(),
+                source.kind(),
                 source.name(),
                 source.address(),
                 source.status(),
@@ -281,8 +280,8 @@ class SourceController {
                 source.addedAt(),
                 source.daysBack(),
                 source.archiveRule(),
-                mail ? mailView(secrets.mailSettings(source)) : null,
-                source.channel() == Channel.CHAT ? secrets.chatSettings(source).homeserver() : null,
+                source.kind() == SourceKind.MAIL ? mailView(secrets.mailSettings(source)) : null,
+                source.kind() == SourceKind.CHAT ? secrets.chatSettings(source).homeserver() : null,
                 source.version());
     }
 

@@ -4,9 +4,8 @@ import jakarta.annotation.PreDestroy;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
-import java.util.Locale;
+import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,15 +18,10 @@ import org.springframework.core.env.Environment;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.outbox.Outbox;
-import org.squallnote.server.outbox.OutboxRunner;
-import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.sources.chat.ChatSync;
-import org.squallnote.sources.mail.MailSettings;
-import org.squallnote.sources.mail.MailSync;
 import org.squallnote.store.source.SourceStore;
 
 /** Runs the engines of all connected sources, and restarts one when its source changes. */
@@ -36,30 +30,22 @@ public class SourceEngines {
 
     private static final Logger LOG = LoggerFactory.getLogger(SourceEngines.class);
 
-    private record Running(AutoCloseable sync, OutboxRunner outbox) {}
-
-    private final Map<UUID, Running> running = new ConcurrentHashMap<>();
+    private final Map<UUID, SourceEngine.Running> running = new ConcurrentHashMap<>();
     private final SourceStore sources;
-    private final SourceSecrets secrets;
+    private final Map<SourceKind, SourceEngine> engines = new EnumMap<>(SourceKind.class);
     private final SourceJournals journals;
-    private final ChatSignIns chatSignIns;
-    private final OutboxRunner.Tools outboxTools;
     private final Clock clock;
     private final Environment environment;
 
     SourceEngines(
             SourceStore sources,
-            SourceSecrets secrets,
             SourceJournals journals,
-            ChatSignIns chatSignIns,
-            OutboxRunner.Tools outboxTools,
+            List<SourceEngine> engines,
             Clock clock,
             Environment environment) {
         this.sources = sources;
-        this.secrets = secrets;
         this.journals = journals;
-        this.chatSignIns = chatSignIns;
-        this.outboxTools = outboxTools;
+        engines.forEach(engine -> this.engines.put(engine.kind(), engine));
         this.clock = clock;
         this.environment = environment;
     }
@@ -82,40 +68,18 @@ public class SourceEngines {
     /** Starts a source's engine, or starts it anew with its present settings. */
     synchronized void start(Source source) {
         stop(source.id());
-        if (source.removedAt() != null || source.address().isEmpty()) {
+        SourceEngine engine = engines.get(source.kind());
+        if (source.removedAt() != null || engine == null) {
             return;
         }
         sources.setStatus(source.owner(), source.id(), SourceStatus.CONNECTING, "Connecting.", 0, 0);
         try {
             Instant since = source.addedAt().minus(Duration.ofDays(source.daysBack()));
-            running.put(source.id(), source.channel() == Channel.MAIL ? mail(source, since) : chat(source, since));
+            running.put(source.id(), engine.start(source, since));
         } catch (RuntimeException e) {
             LOG.warn("The engine of {} did not start", source.name(), e);
             journals.status(source).trouble(String.valueOf(e.getMessage()));
         }
-    }
-
-    private Running mail(Source source, Instant since) {
-        MailSettings settings = secrets.mailSettings(source);
-        MailSync sync = new MailSync(
-                secrets.mailAccount(source),
-                LocalDate.ofInstant(since, ZoneOffset.UTC),
-                journals.mail(source, settings.sent()),
-                journals.status(source));
-        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
-        sync.start();
-        outbox.start();
-        return new Running(sync, outbox);
-    }
-
-    private Running chat(Source source, Instant since) {
-        ChatSync.SignIn signIn = chatSignIns.of(source);
-        String me = secrets.chatSettings(source).userId().toLowerCase(Locale.ROOT);
-        ChatSync sync = new ChatSync(signIn, () -> me, since, journals.chat(source), journals.status(source));
-        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.of(signIn));
-        sync.start();
-        outbox.start();
-        return new Running(sync, outbox);
     }
 
     /** Ends a source's engine. */
@@ -123,7 +87,7 @@ public class SourceEngines {
         Optional.ofNullable(running.remove(sourceId)).ifPresent(SourceEngines::close);
     }
 
-    private static void close(Running engine) {
+    private static void close(SourceEngine.Running engine) {
         engine.outbox().close();
         try {
             engine.sync().close();

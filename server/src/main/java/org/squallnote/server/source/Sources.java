@@ -11,9 +11,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.StaleVersionException;
 import org.squallnote.core.history.SubjectType;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
@@ -60,7 +60,7 @@ class Sources {
                 source(
                         me,
                         common,
-                        Channel.MAIL,
+                        SourceKind.MAIL,
                         account.address(),
                         secrets.write(account.settings()),
                         secrets.encrypt(common.id(), account.password())));
@@ -76,14 +76,15 @@ class Sources {
             String password) {
         ChatSettings settings = new ChatSettings(homeserver, signedIn.userId(), signedIn.deviceId());
         byte[] secret = secrets.encrypt(common.id(), new SourceSecrets.ChatSecret(user, password, signedIn.token()));
-        return add(me, commandId, source(me, common, Channel.CHAT, signedIn.userId(), secrets.write(settings), secret));
+        return add(
+                me, commandId, source(me, common, SourceKind.CHAT, signedIn.userId(), secrets.write(settings), secret));
     }
 
-    private Source source(SignedIn me, Common common, Channel channel, String address, String settings, byte[] secret) {
+    private Source source(SignedIn me, Common common, SourceKind kind, String address, String settings, byte[] secret) {
         return new Source(
                 common.id(),
                 me.accountId(),
-                channel,
+                kind,
                 common.name(),
                 address.strip().toLowerCase(Locale.ROOT),
                 settings,
@@ -234,7 +235,7 @@ class Sources {
         return new Source(
                 s.id(),
                 s.owner(),
-                s.channel(),
+                s.kind(),
                 name,
                 s.address(),
                 settings,

@@ -1,0 +1,22 @@
+package org.squallnote.server.source;
+
+import java.time.Instant;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
+import org.squallnote.server.outbox.OutboxRunner;
+
+/** How sources of one kind are read and sent by. A kind without one is neither. */
+interface SourceEngine {
+
+    /** What runs for a source. */
+    record Running(AutoCloseable sync, OutboxRunner outbox) {}
+
+    SourceKind kind();
+
+    /**
+     * Starts reading and sending.
+     *
+     * @param since from when on messages are read
+     */
+    Running start(Source source, Instant since);
+}
