@@ -108,11 +108,12 @@ class SettingsController {
     private static AccountSettings checked(WorkingTimeForm body) {
         Map<DayOfWeek, Hours> week = new EnumMap<>(DayOfWeek.class);
         for (DayHours day : body.week()) {
-            if (!day.from().isBefore(day.to())) {
+            try {
+                week.put(day.day(), new Hours(day.from(), day.to()));
+            } catch (IllegalArgumentException e) {
                 throw Refusal.invalid(
                         "A working day ends after it begins; look at " + nameOf(day.day()) + ". Nothing was changed.");
             }
-            week.put(day.day(), new Hours(day.from(), day.to()));
         }
         try {
             PublicHolidays.of(body.region());
