@@ -88,10 +88,21 @@ onHappened((commandId, label) => {
   showDone(label, () => undo(commandId))
 })
 
-/** Takes back the last change made in this page. */
+/** Takes back the last change made in this page, or the last one at all when it has just been loaded. */
 export async function undoLast(): Promise<void> {
-  const last = undoables.at(-1)
-  if (last) {
-    await undo(last)
+  const here = undoables.at(-1)
+  if (here) {
+    await undo(here)
+    return
+  }
+  try {
+    const { last } = await unwrap(client.GET('/api/commands/last'))
+    if (last) {
+      await undo(last.commandId)
+    } else {
+      showDone('There is nothing to take back.')
+    }
+  } catch (problem) {
+    showProblem(problem)
   }
 }

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/commands/last": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["last"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/commands/{commandId}/undo": {
         parameters: {
             query?: never;
@@ -1779,6 +1795,14 @@ export interface components {
             text: string;
             done: boolean;
         };
+        LastChange: {
+            /** Format: uuid */
+            commandId: string;
+            label: string;
+        };
+        LastChangeView: {
+            last: components["schemas"]["LastChange"] | null;
+        };
         LinkView: {
             /** Format: uuid */
             messageId: string;
@@ -2638,6 +2662,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    last: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastChangeView"];
                 };
             };
         };

@@ -61,6 +61,23 @@ class HistoryTest extends ServerTest {
                 .isEqualTo("on paper");
     }
 
+    private String last(SignedIn who) {
+        return get(who, "/api/commands/last").path("last").path("commandId").asString("none");
+    }
+
+    @Test
+    void theLastChangeIsKnownToAPageThatWasJustLoaded() {
+        String first = set("Read it", "", false);
+        String second = set("Read it", "on paper", false);
+        assertThat(last(me)).isEqualTo(second);
+        undo(second);
+        assertThat(last(me)).isEqualTo(first);
+        // What happens by itself is not what somebody means who takes back the last change.
+        arrive(me, mine(2, "answer@x.example", "m1@x.example", "Here it is.", MONDAY.plusSeconds(7200)));
+        assertThat(last(me)).isEqualTo(first);
+        assertThat(last(newAccount())).isEqualTo("none");
+    }
+
     @Test
     void aChangeIsNotTakenBackAfterAnotherOneOfTheSame() {
         String first = set("Read it", "", false);

@@ -3,6 +3,7 @@ package org.squallnote.server.command;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -30,6 +31,19 @@ class HistoryController {
                 .map(line ->
                         new HistoryLineView(line.commandId(), line.at(), line.actor(), line.label(), line.undone()))
                 .toList();
+    }
+
+    /** A change that can be taken back. */
+    record LastChange(UUID commandId, String label) {}
+
+    /** What "undo" means to somebody who has just loaded the page; null when there is nothing. */
+    record LastChangeView(@Nullable LastChange last) {}
+
+    @GetMapping("/api/commands/last")
+    LastChangeView last(@CurrentAccount SignedIn me) {
+        return new LastChangeView(history.lastOf(me)
+                .map(command -> new LastChange(command.id(), command.label()))
+                .orElse(null));
     }
 
     @PostMapping("/api/commands/{commandId}/undo")

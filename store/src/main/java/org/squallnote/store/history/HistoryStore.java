@@ -1,5 +1,6 @@
 package org.squallnote.store.history;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,9 @@ public interface HistoryStore {
     void setLabel(@Param("owner") UUID owner, @Param("id") UUID id, @Param("label") String label);
 
     int markUndone(@Param("owner") UUID owner, @Param("id") UUID id, @Param("undoneBy") UUID undoneBy);
+
+    /** The last change that somebody has made since a moment and that was not taken back. */
+    Optional<Command> lastBy(@Param("owner") UUID owner, @Param("actor") String actor, @Param("since") Instant since);
 
     Optional<Command> command(@Param("owner") UUID owner, @Param("id") UUID id);
 
