@@ -68,7 +68,7 @@ export function followChanges(): void {
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
     const changes = JSON.parse(event.data) as { commandId: string; topics: string[] }[]
-    reload(changes.filter((each) => !own.has(each.commandId)).flatMap((each) => each.topics))
+    reload(changes.filter((each) => !own.delete(each.commandId)).flatMap((each) => each.topics))
   })
   events.addEventListener('happened', (event: MessageEvent<string>) => {
     const { commandId, label } = JSON.parse(event.data) as { commandId: string; label: string }

@@ -104,8 +104,6 @@ function intoField(event: KeyboardEvent): void {
     input.value?.focus()
   }
 }
-
-defineExpose({ intoField })
 </script>
 
 <template>

@@ -64,9 +64,10 @@ function closed(toast: Toast, open: boolean): void {
         <X :size="15" aria-hidden="true" />
       </ToastClose>
     </ToastRoot>
-    <!-- At the left, since what is pressed next stands at the right: decisions, and the buttons of a sheet. -->
+    <!-- At the left, since what is pressed next stands at the right: decisions, and the buttons of a sheet. On a narrow
+         page between what is typed into, which is above, and what decides, which is below. -->
     <ToastViewport
-      class="pointer-events-none fixed inset-x-0 top-14 z-50 flex flex-col items-center gap-2 px-3 sm:top-auto sm:right-auto sm:bottom-11 sm:left-0 sm:max-w-[432px] sm:items-start"
+      class="pointer-events-none fixed inset-x-0 bottom-48 z-50 flex flex-col items-center gap-2 px-3 sm:right-auto sm:bottom-11 sm:left-0 sm:max-w-[432px] sm:items-start"
     />
   </ToastProvider>
 </template>

@@ -70,7 +70,7 @@ class RawMailsTest extends StoreTest {
         }
     }
 
-    private byte[] read(UUID id) throws IOException {
+    private byte[] read(UUID id) {
         RawMail mail = mails.of(owner, id).orElseThrow();
         return mail.head((int) mail.size());
     }
@@ -117,14 +117,14 @@ class RawMailsTest extends StoreTest {
         byte[] changed = LARGE.clone();
         changed[200_000]++;
         Files.write(onDisk().get(0), changed);
-        assertThatThrownBy(() -> read(id)).isInstanceOf(DamagedContentException.class);
+        assertThatThrownBy(() -> read(id)).hasCauseInstanceOf(DamagedContentException.class);
 
         // Coming in again mends it.
         mails.keep(owner, message("again@x"), RawMail.of(LARGE));
         assertThat(read(id)).isEqualTo(LARGE);
 
         Files.delete(onDisk().get(0));
-        assertThatThrownBy(() -> read(id)).isInstanceOf(DamagedContentException.class);
+        assertThatThrownBy(() -> read(id)).hasCauseInstanceOf(DamagedContentException.class);
     }
 
     @Test
@@ -153,10 +153,10 @@ class RawMailsTest extends StoreTest {
         byte[] stored = Files.readAllBytes(file);
         stored[stored.length / 2] ^= 1;
         Files.write(file, stored);
-        assertThatThrownBy(() -> read(id)).isInstanceOf(DamagedContentException.class);
+        assertThatThrownBy(() -> read(id)).hasCauseInstanceOf(DamagedContentException.class);
 
         open(Optional.of("another key"));
-        assertThatThrownBy(() -> read(id)).isInstanceOf(DamagedContentException.class);
+        assertThatThrownBy(() -> read(id)).hasCauseInstanceOf(DamagedContentException.class);
     }
 
     @Test

@@ -1,6 +1,7 @@
 package org.squallnote.core.message;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Optional;
 
 /**
@@ -32,8 +33,9 @@ public interface RawMail {
      * The beginning.
      *
      * @param most how many bytes at most
+     * @throws UncheckedIOException when the file is gone or is not what it was
      */
-    default byte[] head(int most) throws IOException {
+    default byte[] head(int most) {
         byte[] head = new byte[(int) Math.min(most, size())];
         int filled = 0;
         try (Opened opened = open()) {
@@ -44,6 +46,8 @@ public interface RawMail {
                 }
                 filled += some;
             }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return head;
     }

@@ -1,7 +1,5 @@
 package org.squallnote.server.arrival;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -22,7 +20,6 @@ import org.squallnote.core.message.Files;
 import org.squallnote.core.message.MailIdentity;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
-import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.SentTime;
@@ -195,16 +192,10 @@ public class MailArrivals {
         return arrived.mail()
                 .messageId()
                 .map(id -> MailIdentity.of(
-                        id, arrived.mail().from().address(), MailIdentity.rawDate(beginning(arrived.raw()))))
+                        id,
+                        arrived.mail().from().address(),
+                        MailIdentity.rawDate(arrived.raw().head(MailIdentity.LONGEST_HEADER))))
                 .orElseGet(() -> MailIdentity.ofBytes(arrived.raw().sha256()));
-    }
-
-    private static byte[] beginning(RawMail raw) {
-        try {
-            return raw.head(MailIdentity.LONGEST_HEADER);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     private StoredMessage store(

@@ -1,7 +1,5 @@
 package org.squallnote.server.handover;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -16,7 +14,6 @@ import org.squallnote.core.handover.HandOver;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.Source;
@@ -126,15 +123,8 @@ public class HandOvers {
         return rawMails.of(me.accountId(), message.id())
                 .filter(raw -> message.channel() == Channel.MAIL && raw.size() <= LONGEST_ORIGINAL)
                 .filter(raw -> !message.files().list().isEmpty())
-                .map(raw -> new OutgoingMail.Attachment("original.eml", "application/octet-stream", whole(raw)));
-    }
-
-    private static byte[] whole(RawMail raw) {
-        try {
-            return raw.head(LONGEST_ORIGINAL);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+                .map(raw -> new OutgoingMail.Attachment(
+                        "original.eml", "application/octet-stream", raw.head(LONGEST_ORIGINAL)));
     }
 
     private static String forwarded(SignedIn me, StoredMessage message) {

@@ -11,11 +11,13 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 @Configuration(proxyBeanMethods = false)
 public class PageConfiguration implements WebMvcConfigurer {
 
+    /** Any address of the page is a view, or leads to the first one; which there are the page knows. */
+    private static final String VIEW = "/{view:(?!(?:api|assets|error)$)[a-z][a-z-]*}";
+
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String view : new String[] {"/intake", "/follow-ups", "/threads", "/settings", "/capture"}) {
-            registry.addViewController(view).setViewName("forward:/index.html");
-            registry.addViewController(view + "/{*rest}").setViewName("forward:/index.html");
+        for (String path : new String[] {VIEW, VIEW + "/{*rest}"}) {
+            registry.addViewController(path).setViewName("forward:/index.html");
         }
     }
 

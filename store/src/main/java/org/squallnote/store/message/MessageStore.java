@@ -162,8 +162,6 @@ public interface MessageStore {
             @Param("folder") String folder,
             @Param("uidValidity") long uidValidity);
 
-    void deletePlace(@Param("owner") UUID owner, @Param("place") Place place);
-
     /** Places under a UIDVALIDITY that the server has given up. */
     void deleteOutdatedPlaces(
             @Param("owner") UUID owner,
