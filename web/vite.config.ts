@@ -13,5 +13,10 @@ export default defineConfig({
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 700,
   },
-  test: { environment: 'happy-dom', include: ['src/**/*.spec.ts'] },
+  test: {
+    environment: 'happy-dom',
+    include: ['src/**/*.spec.ts'],
+    isolate: false,
+    setupFiles: ['src/testing/alone.ts'],
+  },
 })

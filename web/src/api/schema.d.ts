@@ -1662,6 +1662,8 @@ export interface components {
             firm: boolean;
             /** @enum {string} */
             standing: "UNDATED" | "AHEAD" | "SOON" | "LATE_FLEXIBLE" | "LATE_FIRM";
+            /** @enum {string} */
+            due: "LATE" | "TODAY" | "TOMORROW" | "THIS_WEEK" | "NEXT_WEEK" | "AFTER_THAT" | "UNDATED";
             /** Format: int32 */
             effortMinutes: number | null;
             forReply: boolean;
@@ -1757,12 +1759,15 @@ export interface components {
         IntakeLine: {
             /** Format: uuid */
             id: string;
+            /** Format: uuid */
+            threadId: string;
             /** @enum {string} */
             heap: "ASKS_YOU" | "TO_READ" | "AUTOMATIC";
             /** @enum {string} */
             channel: "MAIL" | "CHAT";
             from: string;
             about: string;
+            subjectBeside: string;
             /** Format: date-time */
             sentAt: string;
             /** Format: int64 */
@@ -1778,6 +1783,7 @@ export interface components {
             /** Format: time-local */
             replyTime: string | null;
             replyFirm: boolean;
+            late: boolean;
             /** Format: date */
             putOffUntil: string | null;
         };

@@ -81,7 +81,7 @@ async function signOut(): Promise<void> {
       </nav>
       <button class="btn px-2" type="button" data-test="capture" @click="openCapture()">
         <Plus :size="16" aria-hidden="true" /> <span class="max-sm:sr-only">Capture</span>
-        <KeyHint class="max-sm:hidden" group="Everywhere" does="Capture" or="C" />
+        <KeyHint class="max-sm:hidden" group="Everywhere" does="Capture" or="+" />
       </button>
       <button
         class="btn btn-quiet hidden px-2 sm:inline-flex"

@@ -1,12 +1,20 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
 import { computed } from 'vue'
-import type { FollowUpLine } from '@/api/client'
-import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
+import type { CategoryView, FollowUpLine } from '@/api/client'
+import { isLate, STANDING_CLASS } from '@/followups/standing'
+import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
 import { day, replyBy, today } from '@/ui/time'
 
-const { line } = defineProps<{ line: FollowUpLine }>()
+const { line, category, current } = defineProps<{
+  line: FollowUpLine
+  category: CategoryView | undefined
+  current: boolean
+}>()
+const emit = defineEmits<{ done: [] }>()
+
+const from = computed(() => line.from ?? line.people[0]?.name ?? '')
 const more = computed(() =>
   [
     line.startDay && line.state === 'OPEN' && line.startDay > today()
@@ -19,59 +27,76 @@ const more = computed(() =>
     .filter(Boolean)
     .join(' · '),
 )
-const emit = defineEmits<{ open: []; done: [] }>()
+const date = computed(() => {
+  if (line.state !== 'OPEN') {
+    return line.state === 'DONE' ? 'done' : 'dropped'
+  }
+  return line.replyDay
+    ? `${line.firm ? '' : 'about '}${replyBy(line.replyDay, line.replyTime)}`
+    : 'no date'
+})
+const dateHover = computed(() => {
+  if (line.state !== 'OPEN' || !line.replyDay) {
+    return ''
+  }
+  const set = line.firm ? 'A firm date' : 'A date of my own, which may move'
+  return isLate(line) ? `${set}; it has passed` : set
+})
 </script>
 
 <template>
-  <li
-    class="border-line hover:bg-paper grid min-h-8 grid-cols-[28px_1fr_auto] items-center gap-2 border-b px-2 last:border-0 sm:grid-cols-[28px_1fr_150px_76px_190px]"
+  <div
+    class="border-line flex h-full cursor-pointer items-center border-b pr-3 pl-1"
+    :class="current ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]' : 'hover:bg-surface'"
+    :title="line.title"
+    :data-follow-up="line.id"
+    :data-state="line.state"
     data-test="follow-up"
   >
-    <button
-      type="button"
-      class="border-line-strong hover:border-kelp grid size-[18px] place-items-center rounded border"
-      :aria-label="line.state === 'OPEN' ? `Done: ${line.title}` : `Open again: ${line.title}`"
-      :aria-pressed="line.state !== 'OPEN'"
-      @click="emit('done')"
-    >
-      <Check v-if="line.state === 'DONE'" :size="14" aria-hidden="true" />
-    </button>
-    <button
-      type="button"
-      class="flex min-w-0 flex-wrap items-baseline gap-x-2 py-1 text-left sm:flex-nowrap"
-      :class="line.state === 'OPEN' ? 'font-semibold' : 'text-ink-soft line-through'"
-      :title="line.title"
-      :data-follow-up="line.id"
-      @click="emit('open')"
-    >
-      <span class="max-w-full truncate">{{ line.title }}</span>
-      <span
-        v-if="line.answerSeen && line.state === 'OPEN'"
-        class="text-brass-ink shrink-0 text-sm font-normal"
-        data-test="answer-seen"
-        >you have answered: done?</span
-      >
-      <span v-if="more !== ''" class="text-ink-soft shrink-0 text-sm font-normal">{{ more }}</span>
-    </button>
-    <span class="text-ink-soft hidden truncate sm:block">{{
-      line.from ?? line.people[0]?.name ?? ''
-    }}</span>
-    <span class="text-ink-soft hidden text-right sm:block">{{
-      line.effortMinutes === null ? '' : effortText(line.effortMinutes)
-    }}</span>
     <span
-      class="text-right whitespace-nowrap"
-      :class="line.state === 'OPEN' ? STANDING_CLASS[line.standing] : 'text-ink-soft'"
+      class="grid h-full w-9 shrink-0 place-items-center"
+      :title="line.state === 'OPEN' ? 'Done' : 'Open it again'"
+      data-test="tick"
+      @click.stop="emit('done')"
     >
-      <template v-if="line.state !== 'OPEN'">{{
-        line.state === 'DONE' ? 'done' : 'dropped'
-      }}</template>
-      <template v-else-if="line.replyDay">
-        {{ STANDING_WORD[line.standing] ? `${STANDING_WORD[line.standing]} · ` : ''
-        }}{{ replyBy(line.replyDay, line.replyTime)
-        }}<span class="text-ink-soft font-normal">{{ line.firm ? '' : ' flex.' }}</span>
-      </template>
-      <template v-else>no date</template>
+      <span
+        class="border-line-strong hover:border-kelp grid size-[18px] place-items-center rounded border"
+      >
+        <Check v-if="line.state === 'DONE'" :size="14" aria-hidden="true" />
+      </span>
     </span>
-  </li>
+    <span class="w-8 shrink-0"><CategoryMark :category="category" /></span>
+    <span
+      class="grid min-w-0 flex-1 items-center gap-x-3 sm:grid-cols-[1fr_150px_64px_auto]"
+      :class="line.state === 'OPEN' ? '' : 'text-ink-soft'"
+    >
+      <span class="flex min-w-0 items-baseline gap-x-2">
+        <span class="truncate" :class="line.state === 'OPEN' ? 'font-semibold' : 'line-through'">{{
+          line.title
+        }}</span>
+        <span
+          v-if="line.answerSeen && line.state === 'OPEN'"
+          class="text-brass-ink shrink-0 text-sm"
+          data-test="answer-seen"
+          >you have answered: done?</span
+        >
+        <span v-if="more !== ''" class="text-ink-soft shrink-0 text-sm max-sm:hidden">{{
+          more
+        }}</span>
+      </span>
+      <bdi class="text-ink-soft hidden truncate sm:block">{{ from }}</bdi>
+      <span class="text-ink-soft hidden text-right sm:block">{{
+        line.effortMinutes === null ? '' : effortText(line.effortMinutes)
+      }}</span>
+      <span class="flex min-w-0 gap-2 whitespace-nowrap sm:w-40 sm:justify-end" :title="dateHover">
+        <bdi class="text-ink-soft truncate sm:hidden">{{ from }}</bdi>
+        <span
+          class="max-sm:ml-auto max-sm:text-sm"
+          :class="line.state === 'OPEN' ? STANDING_CLASS[line.standing] : ''"
+          ><span v-if="isLate(line) && line.state === 'OPEN'" class="sr-only">late: </span
+          >{{ date }}</span
+        >
+      </span>
+    </span>
+  </div>
 </template>

@@ -6,7 +6,7 @@ import { change, setState } from '@/followups/changes'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
 import { useDetails } from '@/followups/details/useDetails'
 import SnapshotText from '@/followups/SnapshotText.vue'
-import { STANDING_CLASS, STANDING_WORD } from '@/followups/standing'
+import { isLate, STANDING_CLASS } from '@/followups/standing'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
@@ -132,10 +132,8 @@ const TAB = 'border-b-2 px-1 h-8'
               }
             "
           />
-          <span
-            v-if="STANDING_WORD[line.standing] && line.state === 'OPEN'"
-            :class="STANDING_CLASS[line.standing]"
-            >{{ STANDING_WORD[line.standing] }}</span
+          <span v-if="isLate(line) && line.state === 'OPEN'" :class="STANDING_CLASS[line.standing]"
+            >late</span
           >
           <span>· in</span>
           <CategoryControl

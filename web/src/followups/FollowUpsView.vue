@@ -1,34 +1,49 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import type { FollowUpLine } from '@/api/client'
 import { useCategories, useFollowUps } from '@/api/queries'
 import { setState } from '@/followups/changes'
 import FollowUpRow from '@/followups/FollowUpRow.vue'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
-import { byCategory } from '@/followups/standing'
+import { bySpan, isLate } from '@/followups/standing'
 import view from '@/followups/view'
-import CategoryMark from '@/ui/CategoryMark.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
+import RowList from '@/ui/RowList.vue'
 
 const route = useRoute()
 const router = useRouter()
 const followUps = useFollowUps()
 const categories = useCategories()
-const groups = computed(() =>
-  byCategory(followUps.data.value?.open ?? [], categories.data.value ?? []),
-)
-const ordered = computed(() => groups.value.flatMap((group) => group.lines))
-const ended = computed(() => followUps.data.value?.ended ?? [])
+const wide = useMediaQuery('(min-width: 640px)')
+const open = computed(() => followUps.data.value?.open ?? [])
 const later = computed(() => followUps.data.value?.later ?? [])
-const late = computed(() => ordered.value.filter((line) => line.standing === 'LATE_FIRM').length)
+const ended = computed(() => followUps.data.value?.ended ?? [])
+const late = computed(() => open.value.filter(isLate).length)
+const withLater = ref(false)
+const withEnded = ref(true)
+const groups = computed(() =>
+  bySpan(
+    open.value,
+    [
+      { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
+      { title: 'Ended in the last seven days', lines: withEnded.value ? ended.value : [] },
+    ],
+    wide.value ? 32 : 52,
+  ),
+)
+const rows = computed(() => groups.value.flatMap((group) => group.rows))
 const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
 )
-const cursor = ref(-1)
+const current = ref<string>()
+const place = computed(() => rows.value.findIndex((row) => row.key === current.value))
 
-function open(id: string): void {
+function openSheet(id: string): void {
+  current.value = id
   void router.push({ name: 'follow-ups', params: { id } })
 }
 
@@ -37,36 +52,26 @@ function closeSheet(): void {
 }
 
 function step(by: number): void {
-  const focused =
-    document.activeElement instanceof HTMLElement
-      ? document.activeElement.dataset.followUp
-      : undefined
-  const place = focused ? ordered.value.findIndex((line) => line.id === focused) : cursor.value
-  cursor.value = Math.min(Math.max(place + by, 0), ordered.value.length - 1)
-  focusCursor()
+  const target = Math.min(Math.max(place.value + by, 0), rows.value.length - 1)
+  current.value = rows.value[target]?.key
 }
 
-function focusCursor(): void {
-  const line = ordered.value[Math.min(cursor.value, ordered.value.length - 1)]
-  if (line) {
-    document.querySelector<HTMLElement>(`[data-follow-up="${line.id}"]`)?.focus()
+/** What is done leaves its place; the list goes on with what comes after it. */
+async function tick(line: FollowUpLine): Promise<void> {
+  const at = rows.value.findIndex((row) => row.key === line.id)
+  const following = rows.value[at + 1] ?? rows.value[at - 1]
+  if (current.value === line.id) {
+    current.value = following?.key
   }
+  await setState(line, line.state === 'OPEN' ? 'DONE' : 'OPEN')
 }
 
-async function doneAtCursor(): Promise<void> {
-  const focused =
-    document.activeElement instanceof HTMLElement
-      ? document.activeElement.dataset.followUp
-      : undefined
-  const line = ordered.value.find((each) => each.id === focused)
-  if (line) {
-    cursor.value = ordered.value.indexOf(line)
-    await setState(line, 'DONE')
-    await nextTick(focusCursor)
-  }
+function categoryOf(line: FollowUpLine) {
+  return categories.data.value?.find((category) => category.id === line.categoryId)
 }
 
 const listed = () => !openId.value
+const pointed = () => listed() && place.value >= 0
 useKeys(view.name, [
   {
     ...view.keys.next,
@@ -82,86 +87,97 @@ useKeys(view.name, [
     },
     when: listed,
   },
-  { ...view.keys.done, run: () => void doneAtCursor(), when: listed },
+  {
+    ...view.keys.done,
+    run: () => {
+      const row = rows.value[place.value]
+      if (row) {
+        void tick(row.line)
+      }
+    },
+    when: pointed,
+  },
+  {
+    ...view.keys.open,
+    run: () => {
+      if (current.value) {
+        openSheet(current.value)
+      }
+    },
+    when: pointed,
+  },
 ])
 </script>
 
 <template>
-  <div class="relative h-full overflow-auto px-3 py-2 sm:px-6">
-    <div class="mx-auto max-w-5xl">
-      <div class="flex flex-wrap items-baseline gap-x-4">
-        <h1 class="text-lg font-semibold">Follow-ups</h1>
-        <p v-if="followUps.data.value" class="text-ink-soft">
-          {{ ordered.length }} open ·
-          <span :class="late ? 'text-rust font-semibold' : ''">{{ late }} late</span> ·
+  <div class="relative flex h-full flex-col">
+    <div
+      class="mx-auto flex w-full max-w-5xl shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-3 py-2"
+    >
+      <h1 class="text-lg font-semibold">Follow-ups</h1>
+      <template v-if="followUps.data.value">
+        <p class="text-ink-soft">
+          {{ open.length }} open ·
+          <span :class="late ? 'text-brass-ink font-semibold' : ''">{{ late }} late</span> ·
           {{ followUps.data.value.undated }} without a date
         </p>
-      </div>
-      <Loading v-if="followUps.isPending.value" />
-      <Note v-else-if="followUps.isError.value" title="Follow-ups could not be loaded" problem>
-        <p>{{ followUps.error.value?.message }}</p>
-        <button class="btn" type="button" @click="void followUps.refetch()">Try again</button>
-      </Note>
-      <Note
-        v-else-if="ordered.length + later.length + ended.length === 0"
-        title="Nothing to follow up"
-      >
-        <p>What you decide to follow up in Intake appears here, by category and date.</p>
-        <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
-      </Note>
-      <template v-else>
-        <section
-          v-for="group in groups"
-          :key="group.category?.id ?? 'none'"
-          class="mt-2"
-          :aria-label="group.category?.name ?? 'no category'"
-        >
-          <h2 class="flex h-7 items-center gap-2 font-semibold">
-            <CategoryMark :category="group.category" with-name />
-            <span class="text-ink-soft font-normal">{{ group.lines.length }}</span>
-          </h2>
-          <ul class="bg-surface border-line rounded border">
-            <FollowUpRow
-              v-for="line in group.lines"
-              :key="line.id"
-              :line="line"
-              @open="open(line.id)"
-              @done="void setState(line, 'DONE')"
-            />
-          </ul>
-        </section>
-        <details v-if="later.length" class="mt-4">
-          <summary class="hover:text-kelp h-7 w-max cursor-pointer font-semibold">
-            Put off, out of sight until their day
-            <span class="text-ink-soft font-normal">{{ later.length }}</span>
-          </summary>
-          <ul class="bg-surface border-line rounded border" data-test="later">
-            <FollowUpRow
-              v-for="line in later"
-              :key="line.id"
-              :line="line"
-              @open="open(line.id)"
-              @done="void setState(line, 'DONE')"
-            />
-          </ul>
-        </details>
-        <details v-if="ended.length" class="mt-4" open>
-          <summary class="hover:text-kelp h-7 w-max cursor-pointer font-semibold">
-            Ended in the last seven days
-            <span class="text-ink-soft font-normal">{{ ended.length }}</span>
-          </summary>
-          <ul class="bg-surface border-line rounded border" data-test="ended">
-            <FollowUpRow
-              v-for="line in ended"
-              :key="line.id"
-              :line="line"
-              @open="open(line.id)"
-              @done="void setState(line, 'OPEN')"
-            />
-          </ul>
-        </details>
+        <span class="ml-auto flex gap-1">
+          <button
+            v-if="later.length"
+            class="btn h-7 max-sm:h-11"
+            type="button"
+            :aria-pressed="withLater"
+            :class="withLater ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+            data-test="later"
+            @click="withLater = !withLater"
+          >
+            Put off {{ later.length }}
+          </button>
+          <button
+            v-if="ended.length"
+            class="btn h-7 max-sm:h-11"
+            type="button"
+            :aria-pressed="withEnded"
+            :class="withEnded ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+            data-test="ended"
+            @click="withEnded = !withEnded"
+          >
+            Ended lately {{ ended.length }}
+          </button>
+        </span>
       </template>
     </div>
+    <Loading v-if="followUps.isPending.value" />
+    <Note v-else-if="followUps.isError.value" title="Follow-ups could not be loaded" problem>
+      <p>{{ followUps.error.value?.message }}</p>
+      <button class="btn" type="button" @click="void followUps.refetch()">Try again</button>
+    </Note>
+    <Note v-else-if="open.length + later.length + ended.length === 0" title="Nothing to follow up">
+      <p>What you decide to follow up in Intake appears here, what is wanted first at the top.</p>
+      <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
+    </Note>
+    <RowList
+      v-else
+      class="mx-auto min-h-0 w-full max-w-5xl flex-1"
+      label="Follow-ups"
+      :groups="groups"
+      :current="current"
+      @choose="(row) => openSheet(row.key)"
+      @go="(key) => (current = key)"
+    >
+      <template #heading="{ group }">
+        <span class="font-semibold">{{ group.title }}</span>
+        <span class="text-ink-soft">{{ group.rows.length }}</span>
+      </template>
+      <template #row="{ row, current: isCurrent }">
+        <FollowUpRow
+          :line="row.line"
+          :category="categoryOf(row.line)"
+          :current="isCurrent"
+          @done="void tick(row.line)"
+        />
+      </template>
+    </RowList>
     <FollowUpSheet v-if="openId" :id="openId" :key="openId" @close="closeSheet" />
   </div>
 </template>

@@ -1,22 +1,29 @@
 import { describe, expect, it } from 'vitest'
-import type { CategoryView, FollowUpLine } from '@/api/client'
-import { byCategory } from '@/followups/standing'
+import type { FollowUpLine } from '@/api/client'
+import { bySpan } from '@/followups/standing'
 
-const category = (id: string) => ({ id, name: id }) as CategoryView
-const line = (id: string, categoryId: string | null) => ({ id, categoryId }) as FollowUpLine
+function line(id: string, due: FollowUpLine['due']): FollowUpLine {
+  return { id, due } as FollowUpLine
+}
 
-describe('groups', () => {
-  it('follow the order of the categories, without empty ones', () => {
-    const groups = byCategory(
-      [line('1', 'b'), line('2', null), line('3', 'a'), line('4', 'gone')],
-      [category('a'), category('b'), category('c')],
-    )
-    expect(groups.map((group) => [group.category?.id, group.lines.map((each) => each.id)])).toEqual(
-      [
-        ['a', ['3']],
-        ['b', ['1']],
-        [undefined, ['2', '4']],
-      ],
-    )
+describe('the list of follow-ups', () => {
+  it('shows what is late and soon first, and what has ended last', () => {
+    const open = [
+      line('late', 'LATE'),
+      line('some day', 'UNDATED'),
+      line('a', 'TODAY'),
+      line('b', 'TODAY'),
+    ]
+    const groups = bySpan(open, [{ title: 'Ended', lines: [line('done', 'LATE')] }], 32)
+    expect(groups.map((group) => [group.title, group.rows.map((row) => row.key)])).toEqual([
+      ['Late', ['late']],
+      ['Today', ['a', 'b']],
+      ['Without a date', ['some day']],
+      ['Ended', ['done']],
+    ])
+  })
+
+  it('is empty where nothing is', () => {
+    expect(bySpan([], [{ title: 'Ended', lines: [] }], 32)).toEqual([])
   })
 })

@@ -1,4 +1,5 @@
-import type { CategoryView, FollowUpLine } from '@/api/client'
+import type { FollowUpLine } from '@/api/client'
+import type { RowGroup } from '@/ui/rows'
 
 /** Colour of a reply-by date: rust only where a firm date is late. */
 export const STANDING_CLASS: Record<FollowUpLine['standing'], string> = {
@@ -10,32 +11,42 @@ export const STANDING_CLASS: Record<FollowUpLine['standing'], string> = {
 }
 
 /** What is said beside the date, so that colour is never the only sign. */
-export const STANDING_WORD: Record<FollowUpLine['standing'], string> = {
-  UNDATED: '',
-  AHEAD: '',
-  SOON: 'soon',
-  LATE_FLEXIBLE: 'passed',
-  LATE_FIRM: 'late',
+export function isLate(line: FollowUpLine): boolean {
+  return line.standing === 'LATE_FIRM' || line.standing === 'LATE_FLEXIBLE'
 }
 
-export interface CategoryGroup {
-  category: CategoryView | undefined
-  lines: FollowUpLine[]
+const SPANS: { due: FollowUpLine['due']; title: string }[] = [
+  { due: 'LATE', title: 'Late' },
+  { due: 'TODAY', title: 'Today' },
+  { due: 'TOMORROW', title: 'Tomorrow' },
+  { due: 'THIS_WEEK', title: 'This week' },
+  { due: 'NEXT_WEEK', title: 'Next week' },
+  { due: 'AFTER_THAT', title: 'After that' },
+  { due: 'UNDATED', title: 'Without a date' },
+]
+
+/** A follow-up in the list. */
+export interface FollowUpListRow {
+  readonly key: string
+  readonly height: number
+  readonly line: FollowUpLine
 }
 
-/** Follow-ups by category in the categories' order, those without one last; empty groups are left out. */
-export function byCategory(
-  lines: readonly FollowUpLine[],
-  categories: readonly CategoryView[],
-): CategoryGroup[] {
-  const known = new Set(categories.map((category) => category.id))
-  const groups: CategoryGroup[] = categories.map((category) => ({
-    category,
-    lines: lines.filter((line) => line.categoryId === category.id),
+/** What the list shows, span by span; spans without a follow-up are left out. */
+export function bySpan(
+  open: readonly FollowUpLine[],
+  more: readonly { title: string; lines: readonly FollowUpLine[] }[],
+  height: number,
+): RowGroup<FollowUpListRow>[] {
+  const spans = SPANS.map(({ due, title }) => ({
+    title,
+    lines: open.filter((line) => line.due === due),
   }))
-  groups.push({
-    category: undefined,
-    lines: lines.filter((line) => line.categoryId === null || !known.has(line.categoryId)),
-  })
-  return groups.filter((group) => group.lines.length > 0)
+  return [...spans, ...more]
+    .filter((group) => group.lines.length > 0)
+    .map(({ title, lines }) => ({
+      key: title,
+      title,
+      rows: lines.map((line) => ({ key: line.id, height, line })),
+    }))
 }

@@ -8,7 +8,8 @@ export default defineView({
   inBar: true,
   component: () => import('@/followups/FollowUpsView.vue'),
   keys: {
-    done: { key: 'd', does: 'Done' },
+    done: { key: 'd', does: 'Done, or open again' },
+    open: { key: 'Enter', does: 'Open the follow-up' },
     next: { key: 'ArrowDown', does: 'Next follow-up' },
     before: { key: 'ArrowUp', does: 'Follow-up before' },
   },

@@ -10,8 +10,10 @@ import { useKeys } from '@/ui/keys'
 import DayChooser from '@/ui/DayChooser.vue'
 
 /** One decision for all picked messages. */
-const { picked, ways, categories, choices } = defineProps<{
+const { picked, fold, ways, categories, choices } = defineProps<{
   picked: readonly IntakeLine[]
+  /** What they have in common, where they are one row of the list and not picked. */
+  fold?: string | undefined
   ways: readonly Alike[]
   categories: readonly CategoryView[]
   choices: readonly QuickChoice[]
@@ -20,6 +22,7 @@ const emit = defineEmits<{
   decide: [choice: BulkChoice]
   pick: [ids: string[]]
   clear: []
+  unfold: []
 }>()
 
 const mode = ref<'choose' | 'follow-up' | 'put-off' | 'alike' | 'hand-over'>('choose')
@@ -60,7 +63,7 @@ useKeys('Picked messages', [
   },
   { key: 'h', does: 'Hand all over', run: () => (mode.value = 'hand-over'), when: choosing },
   { key: 'p', does: 'Put all off', run: () => (mode.value = 'put-off'), when: choosing },
-  { key: 's', does: 'Pick more alike', run: () => (mode.value = 'alike'), when: choosing },
+  { key: 'm', does: 'Pick more alike', run: () => (mode.value = 'alike'), when: choosing },
   ...['1', '2', '3'].map((key) => ({
     key,
     does: `Pick alike, way ${key}`,
@@ -71,7 +74,7 @@ useKeys('Picked messages', [
   })),
   {
     key: 'Escape',
-    does: 'Back, then let go of all',
+    does: 'Back, then pick nothing',
     run: () => {
       if (choosing()) {
         emit('clear')
@@ -94,8 +97,13 @@ function pickWay(key: string): void {
 <template>
   <div role="group" aria-label="Decision for the picked messages" data-test="several">
     <p v-if="mode === 'choose'" class="mb-1.5">
-      <b>{{ picked.length }} picked</b>
-      <span class="text-ink-soft"> from {{ from }}</span>
+      <template v-if="fold"
+        ><b>{{ picked.length }} messages</b> <bdi>{{ fold }}</bdi>, decided as one</template
+      >
+      <template v-else
+        ><b>{{ picked.length }} picked</b
+        ><span class="text-ink-soft"> from {{ from }}</span></template
+      >
     </p>
     <div v-if="mode === 'choose'" class="grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
       <button
@@ -126,10 +134,19 @@ function pickWay(key: string): void {
         Put off <span class="key">P</span>
       </button>
       <button class="btn h-9 sm:h-8" type="button" @click="mode = 'alike'">
-        More alike <span class="key">S</span>
+        More alike <span class="key">M</span>
       </button>
-      <button class="btn btn-quiet h-9 sm:h-8" type="button" @click="emit('clear')">
-        Let go <span class="key">Esc</span>
+      <button
+        v-if="fold"
+        class="btn btn-quiet h-9 sm:h-8"
+        type="button"
+        data-test="show-each"
+        @click="emit('unfold')"
+      >
+        Show each <span class="key">→</span>
+      </button>
+      <button v-else class="btn btn-quiet h-9 sm:h-8" type="button" @click="emit('clear')">
+        Pick nothing <span class="key">Esc</span>
       </button>
     </div>
     <div v-else-if="mode === 'alike'" class="flex flex-wrap items-center gap-2">

@@ -17,7 +17,7 @@ const { message, categories, choices, decisions } = defineProps<{
   choices: readonly QuickChoice[]
   decisions: ReturnType<typeof useDecisions>
 }>()
-const emit = defineEmits<{ leave: []; startFollowUp: [] }>()
+const emit = defineEmits<{ skip: []; startFollowUp: [] }>()
 const mode = defineModel<DecideMode>('mode', { required: true })
 </script>
 
@@ -83,7 +83,7 @@ const mode = defineModel<DecideMode>('mode', { required: true })
     @add-to="mode = 'add-to'"
     @nothing="decisions.nothing()"
     @always="mode = 'always'"
-    @leave="emit('leave')"
+    @skip="emit('skip')"
     @put-off="mode = 'put-off'"
     @hand-over="mode = 'hand-over'"
     @recipes="mode = 'recipes'"

@@ -11,7 +11,7 @@ const emit = defineEmits<{
   putOff: []
   nothing: []
   always: []
-  leave: []
+  skip: []
   handOver: []
   recipes: []
   back: []
@@ -52,8 +52,14 @@ const DECIDED: Record<MessageView['decision'], string> = {
         <button :class="MAIN" type="button" data-test="decide-nothing" @click="emit('nothing')">
           Nothing to do <KeyHint group="Intake" does="Nothing to do" or="N" />
         </button>
-        <button :class="MAIN" type="button" data-test="decide-leave" @click="emit('leave')">
-          Leave <KeyHint group="Intake" does="Leave for later" or="L" />
+        <button
+          :class="MAIN"
+          type="button"
+          data-test="decide-skip"
+          title="It goes to the end of its heap for now"
+          @click="emit('skip')"
+        >
+          Skip <KeyHint group="Intake" does="Skip for now" or="S" />
         </button>
       </template>
       <template v-else-if="message.direction === 'INCOMING'">
@@ -81,7 +87,7 @@ const DECIDED: Record<MessageView['decision'], string> = {
           data-test="decide-nothing-always"
           @click="emit('always')"
         >
-          Never again <KeyHint group="Intake" does="Nothing to do, always" or="⇧ N" />
+          Nothing, always … <KeyHint group="Intake" does="Nothing to do, always" or="⇧ N" />
         </button>
       </template>
     </div>

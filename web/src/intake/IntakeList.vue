@@ -1,154 +1,221 @@
 <script setup lang="ts">
-import { Paperclip } from '@lucide/vue'
-import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { Check, ChevronDown, ChevronRight, Paperclip } from '@lucide/vue'
+import { computed } from 'vue'
 import type { IntakeLine } from '@/api/client'
-import { HEAPS, type Heap } from '@/intake/order'
-import { day, moment, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
+import { linesOf, type HeapRows, type Row } from '@/intake/rows'
+import RowList from '@/ui/RowList.vue'
+import { day, moment, replyBy, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
 
-const { lines, counts, selected, picked, putOff } = defineProps<{
-  lines: readonly IntakeLine[]
-  counts: Readonly<Partial<Record<Heap, number>>>
-  selected: string | undefined
+const { heaps, counts, current, picked, putOff } = defineProps<{
+  heaps: readonly HeapRows[]
+  counts: Readonly<Partial<Record<string, number>>>
+  current: string | undefined
   picked: ReadonlySet<string>
   putOff: readonly IntakeLine[]
 }>()
 const emit = defineEmits<{
   open: [id: string]
-  pick: [id: string, how: 'one' | 'range']
-  drag: [id: string]
+  pick: [ids: string[], how: 'one' | 'range']
+  unfold: [line: IntakeLine]
+  drag: [ids: string[]]
   dropped: []
 }>()
 
+function idsOf(row: Row): string[] {
+  return linesOf(row).map((line) => line.id)
+}
+
 /** A click opens; with a modifier it picks. */
-function click(event: MouseEvent, id: string): void {
+function click(event: MouseEvent, row: Row): void {
   if (event.shiftKey) {
-    emit('pick', id, 'range')
+    emit('pick', idsOf(row), 'range')
   } else if (event.ctrlKey || event.metaKey) {
-    emit('pick', id, 'one')
+    emit('pick', idsOf(row), 'one')
   } else {
-    emit('open', id)
+    emit('open', row.key)
   }
 }
 
-/** The browser has changed the box already; what is picked decides. */
-function clickBox(event: MouseEvent, id: string): void {
-  const box = event.currentTarget as HTMLInputElement
-  emit('pick', id, event.shiftKey ? 'range' : 'one')
-  void nextTick(() => (box.checked = picked.has(id)))
+function startDrag(event: DragEvent, row: Row): void {
+  event.dataTransfer?.setData('text/plain', row.key)
+  emit('drag', idsOf(row))
 }
 
-function startDrag(event: DragEvent, id: string): void {
-  event.dataTransfer?.setData('text/plain', id)
-  emit('drag', id)
+/** What a row is about besides what it says: where it was written, or under which subject; a chat of two has neither. */
+function where(line: IntakeLine): string {
+  return line.room === line.from ? '' : (line.room ?? line.subjectBeside)
 }
 
-/** Where nothing waits at all, the empty Intake says so; empty heaps would only repeat it. */
-const heaps = computed(() =>
-  (lines.length === 0 ? [] : HEAPS).map((heap) => ({
-    ...heap,
-    lines: lines.filter((line) => line.heap === heap.heap),
-  })),
-)
-const list = useTemplateRef<HTMLElement>('list')
+function hover(line: IntakeLine): string {
+  const place = line.room ?? line.source
+  return `${line.from}: ${line.about} (${moment(line.sentAt)}, ${place})`
+}
 
-watch(
-  () => selected,
+/** A fold is picked when all of it is. */
+const pickedRows = computed(
   () =>
-    void nextTick(() => {
-      list.value?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' })
-    }),
+    new Set(
+      heaps.flatMap((heap) =>
+        heap.rows.filter((row) => idsOf(row).every((id) => picked.has(id))).map((row) => row.key),
+      ),
+    ),
 )
 </script>
 
 <template>
-  <div ref="list" class="relative h-full overflow-auto" data-test="intake-list">
-    <section v-for="heap in heaps" :key="heap.heap" :aria-label="heap.title">
-      <h2
-        class="bg-paper border-line sticky top-0 z-10 flex h-7 items-center justify-between border-b px-3 font-semibold"
+  <RowList
+    label="Messages that wait"
+    data-test="intake-list"
+    :groups="heaps"
+    :current="current"
+    :picked="pickedRows"
+    @choose="(row, event) => click(event, row)"
+    @go="(key) => emit('open', key)"
+    @all="(keys) => emit('pick', keys, 'range')"
+  >
+    <template #heading="{ group }">
+      <span class="font-semibold">{{ group.title }}</span>
+      <span class="text-ink-soft">{{ counts[group.heap] ?? group.lines }}</span>
+    </template>
+    <template #row="{ row, current: open }">
+      <div
+        class="border-line flex h-full cursor-pointer items-center border-b pr-3"
+        :class="
+          open
+            ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'
+            : pickedRows.has(row.key)
+              ? 'bg-kelp-wash'
+              : 'hover:bg-surface'
+        "
+        draggable="true"
+        :title="hover(row.first)"
+        :data-message="row.key"
+        @dragstart="(event) => startDrag(event, row)"
+        @dragend="emit('dropped')"
       >
-        {{ heap.title }}
-        <span class="text-ink-soft font-normal">{{ counts[heap.heap] ?? heap.lines.length }}</span>
-      </h2>
-      <p v-if="heap.lines.length === 0" class="text-ink-soft px-3 py-1.5">{{ heap.empty }}</p>
-      <ul>
-        <li
-          v-for="line in heap.lines"
-          :key="line.id"
-          class="border-line flex items-center border-b"
-          :class="
-            line.id === selected
-              ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]'
-              : picked.has(line.id)
-                ? 'bg-kelp-wash'
-                : 'hover:bg-surface'
-          "
-          draggable="true"
-          @dragstart="(event) => startDrag(event, line.id)"
-          @dragend="emit('dropped')"
+        <span
+          class="grid h-full w-8 shrink-0 place-items-center pl-1"
+          data-test="pick"
+          @click.stop="(event) => emit('pick', idsOf(row), event.shiftKey ? 'range' : 'one')"
         >
-          <label class="grid h-[30px] w-7 shrink-0 cursor-pointer place-items-center pl-1">
-            <span class="sr-only">Pick the message from {{ line.from }}</span>
-            <input
-              type="checkbox"
-              class="pick"
-              tabindex="-1"
-              :checked="picked.has(line.id)"
-              data-test="pick"
-              @click.stop="(event) => clickBox(event, line.id)"
-            />
-          </label>
-          <button
-            type="button"
-            class="grid h-[30px] min-w-0 flex-1 scroll-my-8 grid-cols-[108px_1fr_auto_42px] items-center gap-2 pr-3 text-left"
-            :aria-current="line.id === selected"
-            :title="`${line.from}: ${line.about} (${moment(line.sentAt)}, ${line.room ?? line.source})`"
-            :data-message="line.id"
-            @click="(event) => click(event, line.id)"
+          <span
+            class="pick-box"
+            :class="pickedRows.has(row.key) ? 'bg-kelp border-kelp text-on-kelp' : ''"
           >
-            <bdi class="truncate font-semibold">{{ line.from }}</bdi>
-            <bdi class="truncate">{{ line.about }}</bdi>
-            <span
-              v-if="line.replyDay"
-              class="text-sm whitespace-nowrap"
-              :class="line.replyFirm ? 'text-brass-ink font-semibold' : 'text-brass-ink'"
-              data-test="line-date"
-              ><span class="sr-only">{{ line.replyFirm ? 'by' : 'by about' }}</span
-              >{{ replyByShort(line.replyDay, line.replyTime) }}</span
-            ><span v-else />
-            <span class="text-ink-soft flex items-center justify-end gap-1 text-sm">
-              <Paperclip v-if="line.hasFiles" :size="13" aria-label="with files" />
-              <span aria-hidden="true">{{ workingSpan(line.waitingWorkingMinutes) }}</span>
-              <span class="sr-only"
-                >waiting for {{ workingSpanInWords(line.waitingWorkingMinutes) }}</span
+            <Check v-if="pickedRows.has(row.key)" :size="12" aria-hidden="true" />
+          </span>
+        </span>
+        <span
+          v-if="row.kind === 'fold'"
+          class="hover:text-kelp mr-1 flex h-full w-11 shrink-0 items-center gap-0.5 font-semibold"
+          title="Show each of them"
+          data-test="unfold"
+          @click.stop="emit('unfold', row.first)"
+        >
+          <ChevronRight :size="15" aria-hidden="true" /> {{ row.lines.length }}
+          <span class="sr-only">messages in</span>
+        </span>
+        <span
+          v-else-if="row.unfolded"
+          class="hover:text-kelp grid h-full w-5 shrink-0 place-items-center"
+          title="Fold them into one row"
+          @click.stop="emit('unfold', row.line)"
+        >
+          <ChevronDown :size="13" aria-hidden="true" />
+        </span>
+        <span class="min-w-0 flex-1">
+          <template v-if="row.kind === 'fold'">
+            <span class="flex min-w-0 gap-2">
+              <bdi class="max-w-1/2 shrink-0 truncate font-semibold">{{
+                where(row.first) || row.first.about
+              }}</bdi>
+              <span class="text-ink-soft truncate"
+                ><bdi>{{ row.first.from }}</bdi
+                >: <bdi>{{ row.first.about }}</bdi></span
               >
             </span>
-          </button>
-        </li>
-      </ul>
-      <p v-if="(counts[heap.heap] ?? 0) > heap.lines.length" class="text-ink-soft px-3 py-1.5">
-        The newest {{ heap.lines.length }} are shown; the others follow as you decide.
-      </p>
-    </section>
-    <details v-if="putOff.length" class="px-3 py-1.5" data-test="put-off-list">
-      <summary class="hover:text-kelp text-ink-soft w-max cursor-pointer">
-        Put off ({{ putOff.length }})
-      </summary>
-      <ul>
-        <li v-for="line in putOff" :key="line.id">
-          <button
-            type="button"
-            class="hover:bg-surface grid h-[30px] w-full grid-cols-[108px_1fr_auto] items-center gap-2 text-left"
-            :aria-current="line.id === selected"
-            @click="emit('open', line.id)"
+          </template>
+          <template v-else-if="row.line.heap === 'ASKS_YOU'">
+            <span class="flex min-w-0 gap-2 leading-5">
+              <bdi class="max-w-2/3 shrink-0 truncate font-semibold">{{ row.line.from }}</bdi>
+              <bdi class="text-ink-soft truncate text-sm" data-test="line-where">{{
+                where(row.line)
+              }}</bdi>
+            </span>
+            <bdi class="block truncate leading-5">{{ row.line.about }}</bdi>
+          </template>
+          <span v-else class="grid grid-cols-[108px_1fr] gap-2">
+            <bdi class="truncate font-semibold">{{ row.line.from }}</bdi>
+            <span class="truncate">
+              <bdi v-if="row.line.room && where(row.line)" class="text-ink-soft"
+                >{{ row.line.room }}:
+              </bdi>
+              <bdi>{{ row.line.about }}</bdi>
+            </span>
+          </span>
+        </span>
+        <span
+          class="flex shrink-0 items-center justify-end pl-2 text-sm"
+          :class="row.kind === 'line' && row.line.heap === 'ASKS_YOU' ? 'flex-col items-end' : ''"
+        >
+          <span
+            v-if="row.kind === 'line' && row.line.replyDay"
+            class="whitespace-nowrap"
+            :class="[
+              row.line.replyFirm && row.line.late
+                ? 'text-rust font-semibold'
+                : row.line.replyFirm
+                  ? 'text-brass-ink font-semibold'
+                  : 'text-brass-ink',
+            ]"
+            :title="`${row.line.late ? 'It was wanted' : 'It is wanted'} ${row.line.replyFirm ? 'by' : 'by about'} ${replyBy(row.line.replyDay, row.line.replyTime)}`"
+            data-test="line-date"
+            ><template v-if="row.line.late">late: </template
+            ><span v-else class="sr-only">{{ row.line.replyFirm ? 'by' : 'by about' }}</span
+            >{{ replyByShort(row.line.replyDay, row.line.replyTime) }}</span
           >
-            <bdi class="truncate font-semibold">{{ line.from }}</bdi>
-            <bdi class="truncate">{{ line.about }}</bdi>
-            <span class="text-ink-soft text-sm">{{
-              line.putOffUntil ? day(line.putOffUntil) : ''
-            }}</span>
-          </button>
-        </li>
-      </ul>
-    </details>
-  </div>
+          <span
+            class="text-ink-soft flex min-w-11 items-center justify-end gap-1"
+            :title="`It has waited for ${workingSpanInWords(row.first.waitingWorkingMinutes)}`"
+          >
+            <Paperclip v-if="row.first.hasFiles" :size="13" aria-label="with files" />
+            <span aria-hidden="true">{{ workingSpan(row.first.waitingWorkingMinutes) }}</span>
+            <span class="sr-only"
+              >waiting for {{ workingSpanInWords(row.first.waitingWorkingMinutes) }}</span
+            >
+          </span>
+        </span>
+      </div>
+    </template>
+    <template #end="{ group }">
+      {{
+        group.lines === 0
+          ? group.empty
+          : `The ${group.heap === 'ASKS_YOU' ? 'first' : 'newest'} ${group.lines} are shown; the others follow as you decide.`
+      }}
+    </template>
+    <template #after>
+      <details v-if="putOff.length" class="px-3 py-1.5" data-test="put-off-list">
+        <summary class="hover:text-kelp text-ink-soft w-max cursor-pointer">
+          Put off ({{ putOff.length }})
+        </summary>
+        <ul>
+          <li v-for="line in putOff" :key="line.id">
+            <button
+              type="button"
+              class="hover:bg-surface grid h-[30px] w-full grid-cols-[108px_1fr_auto] items-center gap-2 text-left max-md:h-11"
+              :aria-current="line.id === current"
+              @click="emit('open', line.id)"
+            >
+              <bdi class="truncate font-semibold">{{ line.from }}</bdi>
+              <bdi class="truncate">{{ line.about }}</bdi>
+              <span class="text-ink-soft text-sm">{{
+                line.putOffUntil ? day(line.putOffUntil) : ''
+              }}</span>
+            </button>
+          </li>
+        </ul>
+      </details>
+    </template>
+  </RowList>
 </template>

@@ -3,7 +3,7 @@ import { ArrowLeft } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Done, IntakeView } from '@/api/client'
+import type { Done, IntakeLine, IntakeView } from '@/api/client'
 import { run } from '@/api/commands'
 import {
   fetchMessage,
@@ -19,7 +19,8 @@ import DecideMessage from '@/intake/DecideMessage.vue'
 import DropTargets from '@/intake/DropTargets.vue'
 import EmptyIntake from '@/intake/EmptyIntake.vue'
 import IntakeList from '@/intake/IntakeList.vue'
-import { after, inOrder, without } from '@/intake/order'
+import { inOrder, without } from '@/intake/order'
+import { after, foldOf, heapsOf, POINTER, rowWith, THUMB } from '@/intake/rows'
 import Progress from '@/intake/Progress.vue'
 import BulkBar from '@/intake/BulkBar.vue'
 import BulkSummary from '@/intake/BulkSummary.vue'
@@ -48,9 +49,47 @@ const routeId = computed(() =>
 )
 const selected = computed(() => routeId.value ?? (wide.value ? lines.value[0]?.id : undefined))
 const message = useMessage(selected)
-const next = computed(() => after(lines.value, selected.value))
+
+const unfolded = ref(new Set<string>())
+const heaps = computed(() =>
+  // Where nothing waits at all, the empty Intake says so; empty heaps would only repeat it.
+  lines.value.length === 0
+    ? []
+    : heapsOf(
+        lines.value,
+        unfolded.value,
+        intake.data.value?.counts ?? {},
+        wide.value ? POINTER : THUMB,
+      ),
+)
+const rows = computed(() => heaps.value.flatMap((heap) => heap.rows))
+const row = computed(() => rowWith(rows.value, selected.value))
+const fold = computed(() => (row.value?.kind === 'fold' ? row.value : undefined))
+const next = computed(() => after(rows.value, row.value))
 
 watch(selected, () => (mode.value = 'decide'))
+
+function setFolded(line: IntakeLine, folded: boolean): void {
+  const name = foldOf(line)
+  unfolded.value = folded
+    ? new Set([...unfolded.value].filter((each) => each !== name))
+    : new Set([...unfolded.value, name])
+}
+
+function toggleFold(line: IntakeLine): void {
+  setFolded(line, unfolded.value.has(foldOf(line)))
+}
+
+/** A fold is decided as one only while the message that is shown stands for it: nothing new goes with it unseen. */
+watch(
+  () => fold.value !== undefined && fold.value.key !== selected.value,
+  (within) => {
+    if (within && fold.value) {
+      setFolded(fold.value.first, false)
+    }
+  },
+  { immediate: true },
+)
 
 /** The message after this one is loaded ahead, so that it is there at once. */
 watch(next, (id) => {
@@ -66,10 +105,9 @@ function open(id: string | undefined): void {
 }
 
 function step(by: 1 | -1): void {
-  const place = lines.value.findIndex((line) => line.id === selected.value)
-  const target = lines.value[place + by]
+  const target = rows.value[(row.value ? rows.value.indexOf(row.value) : -1) + by]
   if (target) {
-    open(target.id)
+    open(target.key)
   }
 }
 
@@ -79,7 +117,7 @@ async function decide(
   ids: readonly string[],
 ): Promise<Done | undefined> {
   const gone = new Set(ids)
-  const following = after(lines.value, selected.value, gone)
+  const following = after(rows.value, row.value, gone)
   const openGoes = selected.value !== undefined && gone.has(selected.value)
   queryClient.setQueryData<IntakeView>(['intake'], (view) => view && without(view, gone))
   mode.value = 'decide'
@@ -103,18 +141,24 @@ const {
   pickedLines,
   ways,
   pick,
+  pickRow,
   pickStep,
   pickAll,
-  letGo,
+  unpick,
   asked,
   decideAll,
   decideRequest,
   dragged,
   drag,
   dropOn,
-} = usePicking({ lines, selected, open, decide })
+} = usePicking({ lines, rows, row, open, decide })
 
-function leave(): void {
+/** What one decision is for: what is picked, else a fold. */
+const several = computed(() =>
+  pickedLines.value.length > 0 ? pickedLines.value : (fold.value?.lines ?? []),
+)
+
+function skip(): void {
   const id = selected.value
   if (id) {
     const following = next.value
@@ -129,13 +173,26 @@ function startFollowUp(): void {
   mode.value = known ? 'add-to' : 'follow-up'
 }
 
-const alone = () => picks.value.ids.size === 0 && asked.value === undefined
+/** Answering is for one message: of a fold it is the one that is shown. */
+function answer(): void {
+  if (fold.value) {
+    setFolded(fold.value.first, false)
+  }
+  mode.value = 'answer'
+}
+
+const unpicked = () => picks.value.ids.size === 0 && asked.value === undefined
+const alone = () => unpicked() && fold.value === undefined
 const ready = () => alone() && mode.value === 'decide' && message.data.value !== undefined
 const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 const KEYS = view.keys
 useKeys(view.name, [
-  { ...KEYS.answer, run: () => (mode.value = 'answer'), when: ready },
+  {
+    ...KEYS.answer,
+    run: answer,
+    when: () => unpicked() && mode.value === 'decide' && message.data.value !== undefined,
+  },
   { ...KEYS.followUp, run: startFollowUp, when: ready },
   { ...KEYS.addTo, run: () => (mode.value = 'add-to'), when: ready },
   {
@@ -149,13 +206,33 @@ useKeys(view.name, [
   { ...KEYS.handOver, run: () => (mode.value = 'hand-over'), when: ready },
   { ...KEYS.recipes, run: () => (mode.value = 'recipes'), when: undecided },
   { ...KEYS.putOff, run: () => (mode.value = 'put-off'), when: undecided },
-  { ...KEYS.leave, run: leave, when: undecided },
+  { ...KEYS.skip, run: skip, when: undecided },
+  {
+    ...KEYS.unfold,
+    run: () => {
+      if (fold.value) {
+        setFolded(fold.value.first, false)
+      }
+    },
+    when: () => fold.value !== undefined,
+  },
+  {
+    ...KEYS.fold,
+    run: () => {
+      if (row.value) {
+        const first = rows.value.find(
+          (each) => row.value && foldOf(each.first) === foldOf(row.value.first),
+        )
+        setFolded(row.value.first, true)
+        open(first?.key)
+      }
+    },
+    when: () => row.value?.kind === 'line' && row.value.unfolded,
+  },
   {
     ...KEYS.pick,
     run: () => {
-      if (selected.value) {
-        pick(selected.value, 'one')
-      }
+      pickRow(row.value, 'one')
     },
   },
   {
@@ -219,13 +296,14 @@ useKeys(view.name, [
         <IntakeList
           v-if="lines.length > 0 || intake.data.value?.putOff.length"
           class="min-h-0 flex-1"
-          :lines="lines"
+          :heaps="heaps"
           :counts="intake.data.value?.counts ?? {}"
-          :selected="selected"
+          :current="row?.key"
           :picked="picks.ids"
           :put-off="intake.data.value?.putOff ?? []"
           @open="open"
           @pick="pick"
+          @unfold="toggleFold"
           @drag="drag"
           @dropped="dragged = []"
         />
@@ -272,14 +350,22 @@ useKeys(view.name, [
         class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
       >
         <BulkBar
-          v-if="pickedLines.length"
-          :picked="pickedLines"
+          v-if="several.length"
+          :picked="several"
+          :fold="pickedLines.length ? undefined : fold && (fold.first.room ?? fold.first.about)"
           :ways="ways"
           :categories="categories.data.value ?? []"
           :choices="intake.data.value?.quickChoices ?? []"
-          @decide="(choice) => void decideAll([...picks.ids], choice)"
+          @decide="
+            (choice) =>
+              void decideAll(
+                several.map((line) => line.id),
+                choice,
+              )
+          "
           @pick="pickAll"
-          @clear="letGo"
+          @clear="unpick"
+          @unfold="fold && setFolded(fold.first, false)"
         />
         <DecideMessage
           v-else-if="message.data.value"
@@ -288,7 +374,7 @@ useKeys(view.name, [
           :categories="categories.data.value ?? []"
           :choices="intake.data.value?.quickChoices ?? []"
           :decisions="decisions"
-          @leave="leave"
+          @skip="skip"
           @start-follow-up="startFollowUp"
         />
       </div>

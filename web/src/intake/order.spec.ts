@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import type { IntakeLine } from '@/api/client'
-import { after, inOrder, without } from '@/intake/order'
+import { inOrder, without } from '@/intake/order'
 
 function line(id: string, heap: IntakeLine['heap']): IntakeLine {
   return {
     id,
+    threadId: id,
     heap,
     channel: 'MAIL',
     from: id,
     about: id,
+    subjectBeside: '',
     sentAt: '2026-03-02T09:00:00Z',
     waitingWorkingMinutes: 0,
     source: '',
@@ -21,6 +23,7 @@ function line(id: string, heap: IntakeLine['heap']): IntakeLine {
     replyDay: null,
     replyTime: null,
     replyFirm: false,
+    late: false,
   }
 }
 
@@ -32,12 +35,12 @@ describe('the order of Intake', () => {
     expect(inOrder(lines, new Set(['a'])).map((each) => each.id)).toEqual(['b', 'a', 'read'])
   })
 
-  it('goes on with the next, and back at the end', () => {
-    const order = inOrder(lines, new Set())
-    expect(after(order, 'a')).toBe('b')
-    expect(after(order, 'read')).toBe('b')
-    expect(after(order, 'a', new Set(['b']))).toBe('read')
-    expect(after([line('only', 'TO_READ')], 'only')).toBeUndefined()
+  it('keeps what belongs together side by side, but not what asks', () => {
+    const room = (id: string, heap: IntakeLine['heap']) => ({ ...line(id, heap), roomId: '!r' })
+    const mixed = (heap: IntakeLine['heap']) => [room('a', heap), line('x', heap), room('b', heap)]
+    const ids = (heap: IntakeLine['heap']) => inOrder(mixed(heap), new Set()).map((each) => each.id)
+    expect(ids('TO_READ')).toEqual(['a', 'b', 'x'])
+    expect(ids('ASKS_YOU')).toEqual(['a', 'x', 'b'])
   })
 
   it('is without a message at once when it is decided', () => {

@@ -7,24 +7,38 @@ export const HEAPS: { heap: Heap; title: string; empty: string }[] = [
   { heap: 'AUTOMATIC', title: 'Automatic', empty: 'Nothing automatic.' },
 ]
 
-/** The lines as they are worked through: heap by heap, newest first, what was left at the end of its heap. */
+/** The room or the thread that a message belongs to. */
+export function talkOf(line: IntakeLine): string {
+  return line.roomId ?? line.threadId
+}
+
+/** What belongs to one room or thread stands together, at the place of its first. */
+function gathered(lines: readonly IntakeLine[]): IntakeLine[] {
+  const talks = new Map<string, IntakeLine[]>()
+  for (const line of lines) {
+    const talk = talks.get(talkOf(line))
+    if (talk) {
+      talk.push(line)
+    } else {
+      talks.set(talkOf(line), [line])
+    }
+  }
+  return [...talks.values()].flat()
+}
+
+/**
+ * The lines as they are worked through: heap by heap, what was left at the end of its heap. What asks stays in the
+ * order in which it is wanted; of the others each room and thread stands together.
+ */
 export function inOrder(lines: readonly IntakeLine[], left: ReadonlySet<string>): IntakeLine[] {
   return HEAPS.flatMap(({ heap }) => {
     const own = lines.filter((line) => line.heap === heap)
-    return [...own.filter((line) => !left.has(line.id)), ...own.filter((line) => left.has(line.id))]
+    const parts = [
+      own.filter((line) => !left.has(line.id)),
+      own.filter((line) => left.has(line.id)),
+    ]
+    return parts.flatMap((part) => (heap === 'ASKS_YOU' ? part : gathered(part)))
   })
-}
-
-/** The line to open after this one: the next in order that stays, else the one before. */
-export function after(
-  lines: readonly IntakeLine[],
-  id: string | undefined,
-  leaving: ReadonlySet<string> = new Set(),
-): string | undefined {
-  const place = lines.findIndex((line) => line.id === id)
-  const stays = (line: IntakeLine) => line.id !== id && !leaving.has(line.id)
-  const before = lines.slice(0, Math.max(place, 0)).filter(stays)
-  return (lines.slice(place + 1).find(stays) ?? before.at(-1))?.id
 }
 
 /** The view as it is once messages are decided. */

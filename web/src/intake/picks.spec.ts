@@ -25,20 +25,20 @@ const lines = [
 
 describe('picking messages', () => {
   it('takes one and lets it go', () => {
-    const one = toggled(NONE, 'b')
+    const one = toggled(NONE, ['b'])
     expect([...one.ids]).toEqual(['b'])
-    expect([...toggled(one, 'b').ids]).toEqual([])
+    expect([...toggled(one, ['b']).ids]).toEqual([])
   })
 
   it('goes on from the last pick in both directions', () => {
-    const down = extended(toggled(NONE, 'b'), lines, 'd')
+    const down = extended(toggled(NONE, ['b']), lines, ['d'])
     expect([...down.ids]).toEqual(['b', 'c', 'd'])
-    expect([...extended(down, lines, 'a').ids].sort()).toEqual(['a', 'b', 'c', 'd'])
-    expect([...extended(NONE, lines, 'c').ids]).toEqual(['c'])
+    expect([...extended(down, lines, ['a']).ids].sort()).toEqual(['a', 'b', 'c', 'd'])
+    expect([...extended(NONE, lines, ['c']).ids]).toEqual(['c'])
   })
 
   it('forgets what has left the list', () => {
-    const picks = extended(toggled(NONE, 'a'), lines, 'c')
+    const picks = extended(toggled(NONE, ['a']), lines, ['c'])
     expect([...still(picks, lines.slice(1)).ids]).toEqual(['b', 'c'])
     expect(still(picks, lines)).toBe(picks)
   })

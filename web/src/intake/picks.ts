@@ -8,26 +8,32 @@ export interface Picks {
 
 export const NONE: Picks = { ids: new Set(), anchor: undefined }
 
-/** Picks a message, or lets it go. */
-export function toggled(picks: Picks, id: string): Picks {
-  const ids = new Set(picks.ids)
-  if (!ids.delete(id)) {
-    ids.add(id)
+/** Picks the messages of a row, or takes them out again where all of them are picked. */
+export function toggled(picks: Picks, row: readonly string[]): Picks {
+  const all = row.every((id) => picks.ids.has(id))
+  const ids = new Set([...picks.ids, ...row])
+  if (all) {
+    row.forEach((id) => ids.delete(id))
   }
-  return { ids, anchor: id }
+  return { ids, anchor: row[0] }
 }
 
-/** Picks everything from the last pick to this message; what was picked stays. */
-export function extended(picks: Picks, lines: readonly IntakeLine[], id: string): Picks {
-  const from = lines.findIndex((line) => line.id === (picks.anchor ?? id))
-  const to = lines.findIndex((line) => line.id === id)
-  if (from < 0 || to < 0) {
-    return toggled(picks, id)
+/** Picks everything from the last pick to the messages of a row; what was picked stays. */
+export function extended(
+  picks: Picks,
+  lines: readonly IntakeLine[],
+  row: readonly string[],
+): Picks {
+  const ends = [picks.anchor ?? row[0], row[0], row.at(-1)].map((id) =>
+    lines.findIndex((line) => line.id === id),
+  )
+  if (ends.includes(-1)) {
+    return toggled(picks, row)
   }
-  const range = lines.slice(Math.min(from, to), Math.max(from, to) + 1)
+  const range = lines.slice(Math.min(...ends), Math.max(...ends) + 1)
   return {
     ids: new Set([...picks.ids, ...range.map((line) => line.id)]),
-    anchor: picks.anchor ?? id,
+    anchor: picks.anchor ?? row[0],
   }
 }
 

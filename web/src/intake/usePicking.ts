@@ -4,6 +4,7 @@ import type { Done, IntakeLine, BulkPreview, BulkRequest } from '@/api/client'
 import type { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
 import { alike, extended, NONE, still, toggled, type Picks } from '@/intake/picks'
+import { linesOf, type Row } from '@/intake/rows'
 
 /** What is to become of all picked messages. */
 export type BulkChoice = Pick<BulkRequest, 'decision' | 'day' | 'categoryId'> &
@@ -15,7 +16,9 @@ const MOST_UNSEEN = 10
 /** Several messages at once: picked or dragged, decided in one request. */
 export function usePicking(options: {
   lines: ComputedRef<IntakeLine[]>
-  selected: ComputedRef<string | undefined>
+  rows: ComputedRef<Row[]>
+  /** The row that is open. */
+  row: ComputedRef<Row | undefined>
   open: (id: string) => void
   decide: (call: Parameters<typeof run>[0], ids: readonly string[]) => Promise<Done | undefined>
 }) {
@@ -25,26 +28,33 @@ export function usePicking(options: {
     options.lines.value.filter((line) => picks.value.ids.has(line.id)),
   )
   const ways = computed(() => {
-    const like =
-      options.lines.value.find((line) => line.id === options.selected.value) ?? pickedLines.value[0]
+    const like = options.row.value?.first ?? pickedLines.value[0]
     return like ? alike(options.lines.value, like) : []
   })
 
-  function pick(id: string, how: 'one' | 'range'): void {
+  function pick(ids: readonly string[], how: 'one' | 'range'): void {
     picks.value =
-      how === 'one' ? toggled(picks.value, id) : extended(picks.value, options.lines.value, id)
+      how === 'one' ? toggled(picks.value, ids) : extended(picks.value, options.lines.value, ids)
+  }
+
+  function pickRow(row: Row | undefined, how: 'one' | 'range'): void {
+    if (row) {
+      pick(
+        linesOf(row).map((line) => line.id),
+        how,
+      )
+    }
   }
 
   function pickStep(by: 1 | -1): void {
-    const from = options.selected.value
-    const target =
-      options.lines.value[options.lines.value.findIndex((line) => line.id === from) + by]
-    if (from && picks.value.ids.size === 0) {
-      pick(from, 'one')
+    const from = options.row.value
+    const target = from && options.rows.value[options.rows.value.indexOf(from) + by]
+    if (picks.value.ids.size === 0) {
+      pickRow(from, 'one')
     }
     if (target) {
-      pick(target.id, 'range')
-      options.open(target.id)
+      pickRow(target, 'range')
+      options.open(target.key)
     }
   }
 
@@ -81,10 +91,10 @@ export function usePicking(options: {
 
   const dragged = ref<string[]>([])
 
-  function drag(id: string): void {
+  function drag(ids: readonly string[]): void {
     // A change of the page inside the event would end the drag at once.
     setTimeout(() => {
-      dragged.value = picks.value.ids.has(id) ? [...picks.value.ids] : [id]
+      dragged.value = ids.every((id) => picks.value.ids.has(id)) ? [...picks.value.ids] : [...ids]
     })
   }
 
@@ -98,7 +108,7 @@ export function usePicking(options: {
     picks.value = { ids: new Set([...picks.value.ids, ...ids]), anchor: ids.at(-1) }
   }
 
-  function letGo(): void {
+  function unpick(): void {
     picks.value = NONE
   }
 
@@ -107,9 +117,10 @@ export function usePicking(options: {
     pickedLines,
     ways,
     pick,
+    pickRow,
     pickStep,
     pickAll,
-    letGo,
+    unpick,
     asked,
     decideAll,
     decideRequest,

@@ -37,6 +37,16 @@ const addressed = computed(() => {
   }
   return `to ${to.value || 'nobody named'}`
 })
+/** How long the thread is and how long nobody has written in it. */
+const silence = computed(() => {
+  const line = thread.data.value?.line
+  if (!line) {
+    return ''
+  }
+  const count = line.messageCount === 1 ? '1 message' : `${line.messageCount} messages`
+  const minutes = line.silenceWorkingMinutes
+  return minutes < 1 ? count : `${count}, silent for ${workingSpan(minutes)}`
+})
 const cc = computed(() => message.cc.map((party) => party.name || party.address).join(', '))
 const heading = computed(() => message.subject || message.room || 'Direct message')
 </script>
@@ -55,11 +65,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
           title="Open the thread"
         >
           <Trace :thread="thread.data.value.line" :now="thread.data.value.now" :width="180" />
-          <span
-            >{{ thread.data.value.line.messageCount }}
-            <span class="sr-only">messages, silent for</span>
-            · {{ workingSpan(thread.data.value.line.silenceWorkingMinutes) }}</span
-          >
+          <span class="whitespace-nowrap">{{ silence }}</span>
         </RouterLink>
       </div>
       <p class="mt-1">

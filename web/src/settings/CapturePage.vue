@@ -36,7 +36,7 @@ async function save(): Promise<void> {
   <h1 class="text-lg font-semibold">Capture</h1>
   <p class="text-ink-soft mb-4">
     Follow-ups that come from no message: the capture line is open from anywhere with
-    <span class="key">C</span>.
+    <span class="key">+</span>.
   </p>
   <h2 class="font-semibold">By mail</h2>
   <p class="text-ink-soft mb-2">

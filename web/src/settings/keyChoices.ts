@@ -12,7 +12,7 @@ function choice(key: ViewKey): Choice {
 
 /** A letter, a digit or a mark; what moves stays as it is. */
 function canChange(key: ViewKey): boolean {
-  return key.key.length === 1
+  return key.key.length === 1 && key.key !== ' '
 }
 
 /** What can be done by a key of one's own choice, with the key it has unless another one is chosen. */

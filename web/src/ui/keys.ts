@@ -16,7 +16,7 @@ export const EVERYWHERE = 'Everywhere'
 
 /** Those of them that lead to no view. */
 export const KEYS_EVERYWHERE = {
-  capture: { key: 'c', does: 'Capture' },
+  capture: { key: '+', does: 'Capture' },
   undo: { key: 'u', does: 'Undo the last change' },
   help: { key: '?', does: 'This help' },
 }
@@ -49,6 +49,9 @@ export function keyFor(group: string, binding: KeyBinding): { key: string; shift
 }
 
 const NAMES: Record<string, string> = {
+  ' ': 'Space',
+  ArrowRight: '→',
+  ArrowLeft: '←',
   ArrowDown: '↓',
   ArrowUp: '↑',
   Enter: 'Enter',
@@ -80,12 +83,30 @@ function isTyping(target: EventTarget | null): boolean {
   )
 }
 
+/** Whether the key presses what has the focus. */
+function isPress(event: KeyboardEvent): boolean {
+  return (
+    (event.key === ' ' || event.key === 'Enter') &&
+    event.target instanceof HTMLElement &&
+    event.target.closest('button, a[href], summary, [role="button"], [role="tab"]') !== null
+  )
+}
+
 /** Whether a key press means one of our letters: nothing fires while typing, in a dialog or with a modifier. */
 export function isCommandKey(event: KeyboardEvent): boolean {
-  const inFloating =
-    event.target instanceof HTMLElement &&
-    event.target.closest('[role="listbox"], [role="menu"], [data-keys="own"]') !== null
-  return !(event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || inFloating)
+  const owner =
+    event.target instanceof HTMLElement
+      ? event.target.closest<HTMLElement>('[role="listbox"], [role="menu"], [data-keys]')
+      : null
+  const isOthers = owner !== null && owner.dataset.keys !== 'view'
+  return !(
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey ||
+    isTyping(event.target) ||
+    isOthers ||
+    isPress(event)
+  )
 }
 
 /** The binding that a key press means; the latest group wins. */

@@ -21,7 +21,7 @@ export function workingSpan(minutes: number): string {
 /** A span in words, for readers of the screen. */
 export function workingSpanInWords(minutes: number): string {
   if (minutes < 1) {
-    return 'no working time'
+    return 'less than a working minute'
   }
   const [count, unit] = workingSpan(minutes).split(' ')
   const word = unit === 'min' ? 'minute' : unit === 'h' ? 'hour' : 'day'

@@ -26,7 +26,7 @@ describe('the views', () => {
     }
   })
 
-  it('can be opened', async () => {
+  it('can be opened', { timeout: 60_000 }, async () => {
     for (const view of VIEWS) {
       expect((await view.component()).default, view.name).toBeTruthy()
     }

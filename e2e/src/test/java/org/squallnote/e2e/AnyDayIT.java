@@ -44,7 +44,7 @@ class AnyDayIT {
             Office.Written asked = office.written("lena", "Keys", "Could you bring the keys to the pier?");
             office.answer(asked.id(), "They hang at the office door.");
             browser.open("/follow-ups");
-            browser.find("[data-test=follow-up] [aria-label^='Done: Send Tilda']");
+            browser.find("[data-test=follow-up][data-state=OPEN][title^='Send Tilda']");
             browser.open("/threads");
             browser.find("[data-row]");
         }

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -91,6 +92,24 @@ final class Browser implements AutoCloseable {
                     return found.isDisplayed() ? found : null;
                 },
                 "an element " + css);
+    }
+
+    /** A row of a long list, of which only what is seen is drawn: scrolls until it is there. */
+    WebElement row(Predicate<WebElement> wanted, String what) {
+        return until(
+                () -> {
+                    for (WebElement row : all("[data-rows] [role=option] > *")) {
+                        if (wanted.test(row)) {
+                            js("arguments[0].scrollIntoView({block: 'center'})", row);
+                            return row;
+                        }
+                    }
+                    js("const list = document.querySelector('[data-rows]'); const to = list.scrollTop +"
+                            + " list.clientHeight / 2; list.scrollTop = list.scrollTop + list.clientHeight + 1 >="
+                            + " list.scrollHeight ? 0 : to");
+                    return null;
+                },
+                what);
     }
 
     /** Clicks it; drawn anew in between, it is looked for again. */

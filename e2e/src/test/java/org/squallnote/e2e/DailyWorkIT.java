@@ -164,7 +164,7 @@ class DailyWorkIT {
         browser.press("n");
         browser.driver().switchTo().window(first);
         browser.until(
-                () -> browser.all("[data-test=intake-list] button").stream()
+                () -> browser.all("[data-test=intake-list] [data-message]").stream()
                                 .noneMatch(row -> row.getText().contains("Could the small crane be free"))
                         ? true
                         : null,
@@ -189,7 +189,7 @@ class DailyWorkIT {
         browser.click("[data-test=undo]");
         browser.untilText("Undone: Done, since your answer was seen");
         browser.open("/follow-ups");
-        browser.find("[data-test=follow-up] [aria-label^='Done: Send Stellan']");
+        browser.find("[data-test=follow-up][data-state=OPEN][title^='Send Stellan']");
     }
 
     @Test
@@ -289,27 +289,17 @@ class DailyWorkIT {
     }
 
     private void openMessage(String from, String about) {
-        browser.until(
-                () -> browser.all("[data-test=intake-list] button").stream()
-                        .filter(row ->
-                                row.getText().startsWith(from) && row.getText().contains(about))
-                        .findFirst()
-                        .map(row -> {
-                            browser.js("arguments[0].scrollIntoView({block: 'center'})", row);
-                            row.click();
-                            return true;
-                        })
-                        .orElse(null),
-                "a message from " + from);
+        browser.row(row -> row.getText().startsWith(from) && row.getText().contains(about), "a message from " + from)
+                .click();
         browser.until(() -> browser.textOf("article header").contains(from) ? true : null, "the message of " + from);
     }
 
     private boolean isListed(String about) {
-        return browser.texts("[data-test=intake-list] button").stream().anyMatch(row -> row.contains(about));
+        return browser.texts("[data-test=intake-list] [data-message]").stream().anyMatch(row -> row.contains(about));
     }
 
     private List<String> listed() {
-        return browser.texts("[data-test=intake-list] button").stream()
+        return browser.texts("[data-test=intake-list] [data-message]").stream()
                 .map(row -> row.lines().findFirst().orElse(""))
                 .toList();
     }

@@ -50,9 +50,7 @@ class SittingIT {
 
     /** The row of the first message from somebody, in the middle of the list. */
     private WebElement scrolledTo(String from) {
-        WebElement row = browser.find("[title^='" + from + "']");
-        browser.js("arguments[0].scrollIntoView({block: 'center'})", row);
-        return row;
+        return browser.row(row -> String.valueOf(row.getAttribute("title")).startsWith(from), "a row of " + from);
     }
 
     private void openFirst(String from) {
@@ -70,7 +68,7 @@ class SittingIT {
     void severalArePickedDecidedAndTakenBackAsOne() {
         int before = left();
         browser.find("article");
-        browser.press("x");
+        browser.press(Keys.SPACE);
         browser.pressWith(Keys.SHIFT, Keys.ARROW_DOWN);
         browser.pressWith(Keys.SHIFT, Keys.ARROW_DOWN);
         assertThat(browser.textOf("[data-test=several]")).startsWith("3 picked");
@@ -86,8 +84,8 @@ class SittingIT {
     void manyOfOneKindAreShownBeforeTheyAreDecided() {
         int before = left();
         openFirst("Pier Office 3");
-        browser.press("x");
-        browser.press("s");
+        browser.press(Keys.SPACE);
+        browser.press("m");
         browser.press("3");
         int picked = Integer.parseInt(browser.textOf("[data-test=several]").split(" ")[0]);
         assertThat(picked).isGreaterThan(20);

@@ -162,7 +162,7 @@ class WaysIT {
     void linesAreCapturedFromAnywhereOneAfterTheOther() {
         browser.open("/threads");
         browser.find("[data-row]");
-        untilPressed("capture-field", "c");
+        untilPressed("capture-field", "+");
         browser.type("[data-test=capture-field]", "paint the ladder by Friday, 45 min, Repairs");
         browser.until(
                 () -> browser.shows("[data-test=captured]")

@@ -11,9 +11,7 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
@@ -172,17 +170,6 @@ class ArrivalsTest extends ServerTest {
                 .isEqualTo(new FileImport.Result(900, 900, 0));
         assertThat(files.run(me.accountId(), new ByteArrayInputStream(bytes)))
                 .isEqualTo(new FileImport.Result(900, 0, 900));
-    }
-
-    @Test
-    void intakeIsReadOverItsIndex() {
-        List<String> plan = jdbc.queryForList(
-                "explain select id from message where owner = ? and decision = 'UNDECIDED' order by sent_at desc fetch first 300 rows only",
-                String.class,
-                UUID.randomUUID());
-
-        assertThat(Optional.ofNullable(plan.get(0)).orElse("").toUpperCase(Locale.ROOT))
-                .contains("MESSAGE_IN_INTAKE");
     }
 
     private Integer count(SignedIn me, String table) {

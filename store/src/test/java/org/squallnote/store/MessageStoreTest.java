@@ -7,8 +7,8 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.IntakeCount;
-import org.squallnote.core.intake.IntakeKind;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
@@ -21,8 +21,6 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 
 class MessageStoreTest extends StoreTest {
-
-    private static final List<IntakeKind> ASKS = List.of(new IntakeKind(Nature.PERSON, true));
 
     private final UUID thread = UUID.randomUUID();
 
@@ -43,13 +41,13 @@ class MessageStoreTest extends StoreTest {
         StoredMessage some = insertMail("some@x", thread, 3, Decision.UNDECIDED);
         found(late, DAY.plusDays(9).atStartOfDay());
         found(soon, DAY.atTime(9, 0));
-        assertThat(messages.intakeByWanted(owner, ASKS, DAY, 2))
+        assertThat(messages.intakeByWanted(owner, Heap.ASKS_YOU, DAY, 2))
                 .extracting(IntakeRow::id)
                 .containsExactly(soon.id(), late.id());
-        assertThat(messages.intakeByWanted(owner, ASKS, DAY, 9))
+        assertThat(messages.intakeByWanted(owner, Heap.ASKS_YOU, DAY, 9))
                 .extracting(IntakeRow::id)
                 .containsExactly(soon.id(), late.id(), some.id());
-        assertThat(messages.intakeByWanted(stranger, ASKS, DAY, 9)).isEmpty();
+        assertThat(messages.intakeByWanted(stranger, Heap.ASKS_YOU, DAY, 9)).isEmpty();
     }
 
     private void found(StoredMessage message, LocalDateTime wantedBy) {
@@ -63,11 +61,11 @@ class MessageStoreTest extends StoreTest {
     void whatIsPutOffIsAwayUntilItsDay() {
         StoredMessage message = insertMail("p@x", thread, 1, Decision.UNDECIDED);
         messages.putOff(owner, message.id(), DAY.plusDays(2));
-        assertThat(messages.intake(owner, ASKS, DAY.plusDays(1), 9)).isEmpty();
+        assertThat(messages.intake(owner, Heap.ASKS_YOU, DAY.plusDays(1), 9)).isEmpty();
         assertThat(messages.putOffBeyond(owner, DAY.plusDays(1)))
                 .extracting(IntakeRow::id)
                 .containsExactly(message.id());
-        assertThat(messages.intake(owner, ASKS, DAY.plusDays(2), 9)).hasSize(1);
+        assertThat(messages.intake(owner, Heap.ASKS_YOU, DAY.plusDays(2), 9)).hasSize(1);
         assertThat(messages.intakeCounts(owner, DAY.plusDays(2)))
                 .extracting(IntakeCount::count)
                 .containsExactly(1);
@@ -84,14 +82,14 @@ class MessageStoreTest extends StoreTest {
                 .isZero();
         assertThat(messages.putOff(stranger, message.id(), DAY)).isZero();
         assertThat(messages.correct(stranger, message.id(), null)).isZero();
-        assertThat(messages.remove(stranger, message.id())).isZero();
+        assertThat(messages.remove(stranger, message)).isZero();
         assertThat(messages.byId(owner, message.id())).contains(message);
     }
 
     @Test
     void whatItsWriterHasRemovedSaysAndAsksNothing() {
         StoredMessage message = insertMail("r@x", thread, 1, Decision.UNDECIDED);
-        messages.remove(owner, message.id());
+        messages.remove(owner, message);
         assertThat(messages.edit(owner, message.id(), "again")).isZero();
         StoredMessage now = messages.byId(owner, message.id()).orElseThrow();
         assertThat(now.body()).isEmpty();

@@ -1,7 +1,5 @@
 package org.squallnote.core.intake;
 
-import java.util.ArrayList;
-import java.util.List;
 import org.squallnote.core.message.Nature;
 
 /** The three heaps of Intake, in the order in which they are worked through. */
@@ -13,19 +11,6 @@ public enum Heap {
     /** Whether what is wanted first stands first in it; of the others the newest does. */
     public boolean byWanted() {
         return this == ASKS_YOU;
-    }
-
-    /** The kinds of messages that belong to it. */
-    public List<IntakeKind> kinds() {
-        List<IntakeKind> kinds = new ArrayList<>();
-        for (Nature nature : Nature.values()) {
-            for (boolean asksMe : new boolean[] {true, false}) {
-                if (of(nature, asksMe) == this) {
-                    kinds.add(new IntakeKind(nature, asksMe));
-                }
-            }
-        }
-        return kinds;
     }
 
     /**

@@ -1,6 +1,4 @@
 package org.squallnote.core.intake;
 
-import org.squallnote.core.message.Nature;
-
-/** How many undecided messages there are of a kind. */
-public record IntakeCount(Nature nature, boolean asksMe, int count) {}
+/** How many messages wait in a heap. */
+public record IntakeCount(Heap heap, int count) {}

@@ -2,12 +2,15 @@ package org.squallnote.core.intake;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.time.ReplyBy;
 
 /** What the list of Intake shows of a message, without its body. */
 public record IntakeRow(
@@ -43,7 +46,24 @@ public record IntakeRow(
 
     /** What it is about, on one line: what it asks, else its subject, else how it begins. */
     public String about() {
-        String about = !ask.isBlank() ? ask : subject.isBlank() ? beginning : subject;
-        return about.replaceAll("\\s+", " ").strip();
+        return oneLine(!ask.isBlank() ? ask : subject.isBlank() ? beginning : subject);
+    }
+
+    /** The subject where {@link #about} is something else; empty where it says all there is. */
+    public String subjectBeside() {
+        return ask.isBlank() ? "" : oneLine(subject);
+    }
+
+    /**
+     * Whether the reply-by date is over.
+     *
+     * @param now in the account's zone
+     */
+    public boolean isLate(LocalDateTime now) {
+        return replyDay != null && new ReplyBy(replyDay, Optional.ofNullable(replyTime), replyFirm).isLate(now);
+    }
+
+    private static String oneLine(String text) {
+        return text.replaceAll("\\s+", " ").strip();
     }
 }

@@ -9,7 +9,10 @@ import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
@@ -39,6 +42,59 @@ class IntakeRulesTest {
         assertThat(Heap.of(Nature.BULK, true)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.BOUNCE, false)).isEqualTo(Heap.ASKS_YOU);
         assertThat(Heap.of(Nature.INVITATION, false)).isEqualTo(Heap.ASKS_YOU);
+        assertThat(Heap.of(Nature.AUTO_REPLY, false)).isEqualTo(Heap.AUTOMATIC);
+        assertThat(Heap.ASKS_YOU.byWanted()).isTrue();
+        assertThat(Heap.TO_READ.byWanted()).as("the newest first").isFalse();
+    }
+
+    @Test
+    void aRowSaysWhatItAsksAndUnderWhichSubject() {
+        IntakeRow asks = row("Crane on\n Thursday", "Could you  book it?", null, null);
+        assertThat(asks.about()).isEqualTo("Could you book it?");
+        assertThat(asks.subjectBeside()).isEqualTo("Crane on Thursday");
+        IntakeRow says = row("Crane on Thursday", "", null, null);
+        assertThat(says.about()).isEqualTo("Crane on Thursday");
+        assertThat(says.subjectBeside()).as("it says that already").isEmpty();
+        IntakeRow chat = row("", "", null, null);
+        assertThat(chat.about()).isEqualTo("It begins so");
+        assertThat(chat.subjectBeside()).isEmpty();
+    }
+
+    @Test
+    void aReplyByDatePassesWithItsTimeElseWithItsDay() {
+        LocalDate day = LocalDate.of(2026, 3, 4);
+        assertThat(row("", "", day, null).isLate(day.atTime(23, 59))).isFalse();
+        assertThat(row("", "", day, null).isLate(day.plusDays(1).atStartOfDay()))
+                .isTrue();
+        assertThat(row("", "", day, LocalTime.NOON).isLate(day.atTime(12, 1))).isTrue();
+        assertThat(row("", "", day, LocalTime.NOON).isLate(day.atTime(11, 59))).isFalse();
+        assertThat(row("", "", null, null).isLate(day.atStartOfDay())).isFalse();
+    }
+
+    private static IntakeRow row(
+            String subject, String ask, @Nullable LocalDate replyDay, @Nullable LocalTime replyTime) {
+        UUID id = new UUID(0, 1);
+        return new IntakeRow(
+                id,
+                id,
+                id,
+                Channel.MAIL,
+                Nature.PERSON,
+                "Tilda",
+                "tilda@x.example",
+                subject,
+                "It begins so",
+                !ask.isEmpty(),
+                ask,
+                ADDED,
+                null,
+                null,
+                replyDay,
+                replyTime,
+                true,
+                false,
+                null,
+                0);
     }
 
     @Test

@@ -102,14 +102,4 @@ class SettlingTest {
         assertThatThrownBy(() -> PutOff.check(today, today)).hasMessageContaining("tomorrow or later");
         assertThatThrownBy(() -> PutOff.check(today.minusDays(1), today)).isInstanceOf(IllegalArgumentException.class);
     }
-
-    @Test
-    void eachKindOfMessageIsInOneHeap() {
-        List<IntakeKind> all = java.util.Arrays.stream(Heap.values())
-                .flatMap(heap -> heap.kinds().stream())
-                .toList();
-        assertThat(all).doesNotHaveDuplicates().hasSize(2 * org.squallnote.core.message.Nature.values().length);
-        assertThat(Heap.ASKS_YOU.byWanted()).isTrue();
-        assertThat(Heap.TO_READ.byWanted()).isFalse();
-    }
 }

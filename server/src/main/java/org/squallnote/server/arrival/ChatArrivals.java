@@ -166,7 +166,7 @@ public class ChatArrivals {
     private void apply(UUID owner, ChatChange change, AccountReader reader) {
         messages.byIdentity(owner, identity(change.target())).ifPresent(message -> {
             if (change.removal()) {
-                messages.remove(owner, message.id());
+                messages.remove(owner, message);
             } else if (message.fromAddress().equals(change.sender().toLowerCase(Locale.ROOT))) {
                 messages.edit(owner, message.id(), change.body());
             }

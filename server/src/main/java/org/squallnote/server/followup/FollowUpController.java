@@ -28,6 +28,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.Content;
+import org.squallnote.core.followup.DueSpan;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
@@ -136,6 +137,7 @@ class FollowUpController {
             @Nullable LocalTime replyTime,
             boolean firm,
             Standing standing,
+            DueSpan due,
             @Nullable Integer effortMinutes,
             boolean forReply,
             @Nullable LocalDate startDay,
@@ -286,6 +288,7 @@ class FollowUpController {
                 f.replyTime(),
                 f.firm(),
                 Standing.of(f.replyBy(), now, workingTime),
+                DueSpan.of(f.replyBy(), now),
                 f.effortMinutes(),
                 f.forReply(),
                 f.startDay(),

@@ -43,10 +43,12 @@ class IntakeController {
 
     record IntakeLine(
             UUID id,
+            UUID threadId,
             Heap heap,
             Channel channel,
             String from,
             String about,
+            String subjectBeside,
             Instant sentAt,
             long waitingWorkingMinutes,
             String source,
@@ -58,6 +60,7 @@ class IntakeController {
             @Nullable LocalDate replyDay,
             @Nullable LocalTime replyTime,
             boolean replyFirm,
+            boolean late,
             @Nullable LocalDate putOffUntil) {}
 
     @GetMapping("/api/intake")
@@ -76,10 +79,12 @@ class IntakeController {
     private static IntakeLine line(IntakeRow row, IntakeList.Waiting waiting) {
         return new IntakeLine(
                 row.id(),
+                row.threadId(),
                 Heap.of(row.nature(), row.asksMe()),
                 row.channel(),
                 row.from().displayName(),
                 row.about(),
+                row.subjectBeside(),
                 row.sentAt(),
                 waiting.workingTime().between(row.sentAt(), waiting.now()).toMinutes(),
                 waiting.sourceNames().getOrDefault(row.sourceId(), ""),
@@ -91,6 +96,7 @@ class IntakeController {
                 row.replyDay(),
                 row.replyTime(),
                 row.replyFirm(),
+                row.isLate(waiting.localNow()),
                 row.putOffUntil());
     }
 

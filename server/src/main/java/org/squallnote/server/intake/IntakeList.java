@@ -3,6 +3,7 @@ package org.squallnote.server.intake;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -56,7 +57,8 @@ class IntakeList {
             Map<UUID, String> sourceNames,
             Map<String, String> roomNames,
             WorkingTime workingTime,
-            Instant now) {}
+            Instant now,
+            LocalDateTime localNow) {}
 
     Waiting of(SignedIn me) {
         UUID owner = me.accountId();
@@ -73,11 +75,11 @@ class IntakeList {
             counts.put(heap, 0);
             rows.addAll(
                     heap.byWanted()
-                            ? messages.intakeByWanted(owner, heap.kinds(), today, MOST_OF_A_HEAP)
-                            : messages.intake(owner, heap.kinds(), today, MOST_OF_A_HEAP));
+                            ? messages.intakeByWanted(owner, heap, today, MOST_OF_A_HEAP)
+                            : messages.intake(owner, heap, today, MOST_OF_A_HEAP));
         }
         for (IntakeCount count : messages.intakeCounts(owner, today)) {
-            counts.merge(Heap.of(count.nature(), count.asksMe()), count.count(), Integer::sum);
+            counts.merge(count.heap(), count.count(), Integer::sum);
         }
         return new Waiting(
                 counts,
@@ -87,6 +89,7 @@ class IntakeList {
                 sourceNames,
                 roomNames,
                 workingTime,
-                now);
+                now,
+                LocalDateTime.ofInstant(now, me.zoneId()));
     }
 }

@@ -10,8 +10,8 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.IntakeCount;
-import org.squallnote.core.intake.IntakeKind;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.ChatChange;
@@ -28,7 +28,15 @@ import org.squallnote.core.message.ThreadingRow;
 @Mapper
 public interface MessageStore {
 
-    void insert(@Param("m") StoredMessage message, @Param("wantedBy") @Nullable LocalDateTime wantedBy);
+    /** Keeps a new message, with the heap that it would wait in. */
+    default void insert(StoredMessage message, @Nullable LocalDateTime wantedBy) {
+        insertInto(message, wantedBy, Heap.of(message.nature(), message.asksMe()));
+    }
+
+    void insertInto(
+            @Param("m") StoredMessage message,
+            @Param("wantedBy") @Nullable LocalDateTime wantedBy,
+            @Param("heap") Heap heap);
 
     Optional<StoredMessage> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
@@ -102,7 +110,15 @@ public interface MessageStore {
     int edit(@Param("owner") UUID owner, @Param("id") UUID id, @Param("body") String body);
 
     /** What was found in a message, as far as lists show it. */
-    int found(@Param("owner") UUID owner, @Param("id") UUID id, @Param("f") ReadingSummary found);
+    default int found(UUID owner, UUID id, ReadingSummary found) {
+        return foundIn(owner, id, found, Heap.of(found.nature(), found.asksMe()));
+    }
+
+    int foundIn(
+            @Param("owner") UUID owner,
+            @Param("id") UUID id,
+            @Param("f") ReadingSummary found,
+            @Param("heap") Heap heap);
 
     /** Whether a message asks me, as the user has corrected it; null takes the correction back. */
     int correct(@Param("owner") UUID owner, @Param("id") UUID id, @Param("correction") @Nullable Asks correction);
@@ -117,23 +133,28 @@ public interface MessageStore {
     /** Incoming messages from an address or list that no correction of their own holds for; at most the newest. */
     List<UUID> fromParty(@Param("owner") UUID owner, @Param("party") String party, @Param("most") int most);
 
-    int remove(@Param("owner") UUID owner, @Param("id") UUID id);
+    /** Empties a message whose writer took it back; it asks nothing any more. */
+    default int remove(UUID owner, StoredMessage message) {
+        return removeInto(owner, message.id(), Heap.of(message.nature(), false));
+    }
 
-    /** Undecided messages of the given kinds that are not put off beyond today; those wanted first come first. */
+    int removeInto(@Param("owner") UUID owner, @Param("id") UUID id, @Param("heap") Heap heap);
+
+    /** Undecided messages of a heap that are not put off beyond today; those wanted first come first. */
     List<IntakeRow> intakeByWanted(
             @Param("owner") UUID owner,
-            @Param("kinds") Collection<IntakeKind> kinds,
+            @Param("heap") Heap heap,
             @Param("today") LocalDate today,
             @Param("most") int most);
 
-    /** The newest undecided messages of the given kinds that are not put off beyond today. */
+    /** The newest undecided messages of a heap that are not put off beyond today. */
     List<IntakeRow> intake(
             @Param("owner") UUID owner,
-            @Param("kinds") Collection<IntakeKind> kinds,
+            @Param("heap") Heap heap,
             @Param("today") LocalDate today,
             @Param("most") int most);
 
-    /** How many undecided messages there are of each kind that are not put off beyond today. */
+    /** How many undecided messages there are in each heap that are not put off beyond today; none for an empty one. */
     List<IntakeCount> intakeCounts(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     /** Undecided messages that are put off beyond today, those that come back first before the others. */
