@@ -42,11 +42,11 @@ class CrashIT {
             try {
                 AppSetUp setUp = new AppSetUp(application.address());
                 assertThat(setUp.awaitApplication()).isTrue();
+                setUp.makeAccount(Days.ZONE.getId());
                 setUp.connect(
                         quay.mail().imapPort(),
                         quay.mail().smtpPort(),
-                        quay.chat().address(),
-                        Days.ZONE.getId());
+                        quay.chat().address());
                 for (int atLeast : new int[] {150, 500}) {
                     AppSetUp running = setUp;
                     untilStored(running, atLeast);

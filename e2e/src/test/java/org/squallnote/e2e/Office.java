@@ -29,8 +29,9 @@ record Office(Quay quay, Application application, AppSetUp setUp, Browser browse
         Application application = new Application(data, clock, options).start();
         AppSetUp setUp = new AppSetUp(application.address());
         assertThat(setUp.awaitApplication()).isTrue();
+        setUp.makeAccount(Days.ZONE.getId());
         setUp.connect(
-                quay.mail().imapPort(), quay.mail().smtpPort(), quay.chat().address(), Days.ZONE.getId());
+                quay.mail().imapPort(), quay.mail().smtpPort(), quay.chat().address());
         assertThat(setUp.awaitSources()).isTrue();
         return new Office(quay, application, setUp, new Browser(application.address()));
     }

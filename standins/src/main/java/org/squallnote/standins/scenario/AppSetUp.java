@@ -54,8 +54,8 @@ public final class AppSetUp {
         return false;
     }
 
-    /** Makes the account and connects the sources. */
-    public void connect(int imapPort, int smtpPort, String homeserver, String zone) {
+    /** Makes the account, and is signed in with it. */
+    public void makeAccount(String zone) {
         call(
                 "POST",
                 "/api/accounts",
@@ -64,6 +64,10 @@ public final class AppSetUp {
                         .put("password", MerrowQuay.PASSWORD)
                         .put("zone", zone));
         call("GET", "/api/session", null);
+    }
+
+    /** Connects the sources and makes the categories. */
+    public void connect(int imapPort, int smtpPort, String homeserver) {
         keepHolidays();
         addMail("Ines", MerrowQuay.OWN, "Ines Calloway", imapPort, smtpPort);
         addMail("Office", MerrowQuay.OFFICE, "Merrow Quay office", imapPort, smtpPort);

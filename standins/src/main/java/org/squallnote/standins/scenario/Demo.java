@@ -40,18 +40,20 @@ public final class Demo {
             System.err.println("The application did not answer at " + app + ". Its log says why.");
             System.exit(1);
         }
-        setUp.connect(mail.imapPort(), mail.smtpPort(), chat.address(), zone.getId());
-        if (!setUp.awaitSources()) {
-            System.err.println("The sources were not read in time; Settings › Sources says why.");
-        }
-        setUp.decideSome(calendar);
-        new Habits(setUp).make(calendar);
+        setUp.makeAccount(zone.getId());
         System.out.println();
         System.out.println("Squallnote is ready:  " + app);
         System.out.println("Sign in as            " + AppSetUp.SIGN_IN);
         System.out.println("Password              " + MerrowQuay.PASSWORD);
         System.out.println();
-        System.out.println("The demo starts afresh each time. People answer after a few seconds. Ctrl-C ends it.");
+        setUp.connect(mail.imapPort(), mail.smtpPort(), chat.address());
+        if (!setUp.awaitSources()) {
+            System.err.println("The sources were not read in time; Settings › Sources says why.");
+        }
+        setUp.decideSome(calendar);
+        new Habits(setUp).make(calendar);
+        System.out.println("Mail, chat and some days of work are in. The demo starts afresh each time.");
+        System.out.println("People answer after a few seconds. Ctrl-C ends it.");
         new CountDownLatch(1).await();
     }
 }
