@@ -59,8 +59,11 @@ export function onTakenBack(tell: (commandId: string) => void): void {
   takenBack.push(tell)
 }
 
-/** Takes a change back. */
-export async function undo(commandId: string): Promise<void> {
+/** Takes a change back; answers why not, where that is to be said by the caller. */
+export async function undo(
+  commandId: string,
+  problems: 'shown' | 'said by the caller' = 'shown',
+): Promise<string | undefined> {
   try {
     const done = await unwrap(
       client.POST('/api/commands/{commandId}/undo', {
@@ -76,9 +79,14 @@ export async function undo(commandId: string): Promise<void> {
     })
     showDone(done.label)
     reload(done.topics)
+    return undefined
   } catch (problem) {
-    showProblem(problem)
     reloadAll()
+    if (problems === 'said by the caller' && problem instanceof Problem) {
+      return problem.message
+    }
+    showProblem(problem)
+    return undefined
   }
 }
 

@@ -112,6 +112,17 @@ export function useHistory(subjectId: MaybeRefOrGetter<string>) {
   })
 }
 
+/** What was changed on a day, the newest first; today when no day is said. */
+export function useChanges(day: MaybeRefOrGetter<string | undefined>) {
+  return useQuery({
+    queryKey: computed(() => ['changes', toValue(day) ?? 'today']),
+    queryFn: () => {
+      const of = toValue(day)
+      return unwrap(client.GET('/api/commands', { params: { query: of ? { day: of } : {} } }))
+    },
+  })
+}
+
 export function useSources() {
   return useQuery({ queryKey: ['sources'], queryFn: () => unwrap(client.GET('/api/sources')) })
 }
@@ -173,6 +184,14 @@ export function usePreferences() {
 }
 
 /** Those who have written lately, the most recent first. */
+/** The others of this installation. */
+export function useColleagues() {
+  return useQuery({
+    queryKey: ['colleagues'],
+    queryFn: () => unwrap(client.GET('/api/colleagues')),
+  })
+}
+
 export function useWriters() {
   return useQuery({
     queryKey: ['writers'],

@@ -180,6 +180,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/colleagues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["colleagues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofDay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/commands/last": {
         parameters: {
             query?: never;
@@ -1459,9 +1491,18 @@ export interface components {
             categoryId: string | null;
             people: components["schemas"]["Party"][];
             place: string;
+            repeats: string;
             steps: string[];
             words: components["schemas"]["CaptureWords"][];
+            offers: components["schemas"]["CaptureOffer"][];
+            taken: boolean;
             why: string;
+        };
+        CaptureOffer: {
+            /** @enum {string} */
+            kind: "REPLY_BY" | "EFFORT" | "CATEGORY" | "PERSON" | "PLACE" | "REPEATS";
+            name: string;
+            words: string;
         };
         CaptureRequest: {
             text: string;
@@ -1470,12 +1511,11 @@ export interface components {
             /** @enum {string} */
             sort: "LINE" | "LIST" | "NOTES";
             items: components["schemas"]["CaptureItem"][];
-            /** Format: int32 */
-            left: number;
+            rest: string;
         };
         CaptureWords: {
             /** @enum {string} */
-            kind: "REPLY_BY" | "EFFORT" | "CATEGORY" | "PERSON" | "PLACE";
+            kind: "REPLY_BY" | "EFFORT" | "CATEGORY" | "PERSON" | "PLACE" | "REPEATS";
             /** Format: int32 */
             fromInclusive: number;
             /** Format: int32 */
@@ -1503,6 +1543,20 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        ChangeView: {
+            /** Format: uuid */
+            commandId: string;
+            /** Format: date-time */
+            at: string;
+            label: string;
+            mine: boolean;
+            undone: boolean;
+        };
+        ChangesView: {
+            /** Format: date */
+            day: string;
+            changes: components["schemas"]["ChangeView"][];
+        };
         ChatChange: {
             name: string;
             /** Format: int32 */
@@ -1523,6 +1577,11 @@ export interface components {
         };
         Code: {
             code: string;
+        };
+        Colleague: {
+            name: string;
+            signIn: string;
+            addresses: string[];
         };
         ConditionsForm: {
             sender: string;
@@ -2668,6 +2727,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    colleagues: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Colleague"][];
+                };
+            };
+        };
+    };
+    ofDay: {
+        parameters: {
+            query?: {
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangesView"];
                 };
             };
         };

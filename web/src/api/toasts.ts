@@ -5,7 +5,7 @@ export interface Toast {
   id: number
   kind: 'done' | 'problem' | 'offer'
   text: string
-  undo?: () => Promise<void>
+  undo?: () => Promise<unknown>
   /** What is offered to be done. */
   action?: { label: string; run: () => void }
 }
@@ -24,7 +24,7 @@ export function dismiss(id: number): void {
 }
 
 /** Says what was done; the newest one replaces those before it. */
-export function showDone(text: string, undo?: () => Promise<void>): void {
+export function showDone(text: string, undo?: () => Promise<unknown>): void {
   list.value = list.value.filter((toast) => toast.kind !== 'done')
   add({ kind: 'done', text, ...(undo ? { undo } : {}) })
 }

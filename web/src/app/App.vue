@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { onSignedOut } from '@/api/client'
 import { followChanges, stopFollowing } from '@/api/live'
@@ -9,6 +10,7 @@ import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
 import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
+import Views from '@/app/Views.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
 import { adoptCalendar } from '@/ui/accountCalendar'
@@ -17,6 +19,7 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import Toasts from '@/ui/Toasts.vue'
 
+const narrow = useMediaQuery('(max-width: 639px)')
 const session = useSession()
 const preferences = usePreferences()
 const calendar = useCalendar()
@@ -63,9 +66,12 @@ watch(
     <template
       v-if="state === 'SIGNED_IN' && session.data.value?.account && !calendar.isPending.value"
     >
-      <Bar :account="session.data.value.account" />
+      <Bar :account="session.data.value.account" :narrow="narrow" />
       <Standing />
-      <main class="relative min-h-0 flex-1"><RouterView /></main>
+      <main id="content" class="relative min-h-0 flex-1 outline-none" tabindex="-1">
+        <RouterView />
+      </main>
+      <Views v-if="narrow" narrow />
       <DropZone />
       <KeyHelp />
       <CaptureLine />

@@ -3,21 +3,24 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, CircleHelp, Plus } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import { client, unwrap, type AccountView } from '@/api/client'
-import { queryClient, useIntake } from '@/api/queries'
+import { queryClient } from '@/api/queries'
 import { showProblem } from '@/api/toasts'
 import { openCapture } from '@/capture/open'
 import { helpOpen } from '@/app/help'
+import Views from '@/app/Views.vue'
 import { undoLast } from '@/api/commands'
 import KeyHint from '@/ui/KeyHint.vue'
 import { EVERYWHERE, KEYS_EVERYWHERE, useKeys } from '@/ui/keys'
 import { addressOf, VIEWS } from '@/ui/views'
 import { setTheme, theme, type Theme } from '@/ui/theme'
 
-defineProps<{ account: AccountView }>()
+const { narrow } = defineProps<{
+  account: AccountView
+  /** Whether the ways to the views are elsewhere. */
+  narrow: boolean
+}>()
 
 const router = useRouter()
-const intake = useIntake()
-const inBar = VIEWS.filter((view) => view.inBar).map((view) => ({ ...view, to: addressOf(view) }))
 const THEMES: { value: Theme; name: string }[] = [
   { value: 'light', name: 'Daylight' },
   { value: 'dark', name: 'Night watch' },
@@ -25,13 +28,11 @@ const THEMES: { value: Theme; name: string }[] = [
 ]
 
 useKeys(EVERYWHERE, [
-  ...inBar
-    .filter((view) => view.key !== undefined)
-    .map((view) => ({
-      key: view.key ?? '',
-      does: view.name,
-      run: () => void router.push(view.to),
-    })),
+  ...VIEWS.filter((view) => view.key !== undefined).map((view) => ({
+    key: view.key ?? '',
+    does: view.name,
+    run: () => void router.push(addressOf(view)),
+  })),
   {
     ...KEYS_EVERYWHERE.capture,
     run: () => {
@@ -41,6 +42,10 @@ useKeys(EVERYWHERE, [
   { ...KEYS_EVERYWHERE.undo, run: () => void undoLast() },
   { ...KEYS_EVERYWHERE.help, run: () => (helpOpen.value = true) },
 ])
+
+function toContent(): void {
+  document.getElementById('content')?.focus()
+}
 
 async function signOut(): Promise<void> {
   try {
@@ -55,31 +60,16 @@ async function signOut(): Promise<void> {
 <template>
   <header class="bg-surface shrink-0">
     <div class="flex h-11 items-center gap-1 px-3 sm:gap-4">
-      <span class="hidden text-lg font-bold tracking-tight sm:inline" aria-hidden="true"
-        >Squallnote</span
+      <a class="skip" href="#content" @click.prevent="toContent">Go to the content</a>
+      <span class="text-lg font-bold tracking-tight" aria-hidden="true">Squallnote</span>
+      <Views v-if="!narrow" :narrow="false" />
+      <span v-else class="flex-1" />
+      <button
+        class="btn px-2 max-sm:size-11 max-sm:justify-center"
+        type="button"
+        data-test="capture"
+        @click="openCapture()"
       >
-      <nav class="flex h-full min-w-0 flex-1 gap-1" aria-label="Views">
-        <RouterLink
-          v-for="view in inBar"
-          :key="view.to"
-          :to="view.to"
-          class="flex h-full items-center gap-1.5 border-b-2 px-1.5 sm:px-2.5"
-          :class="
-            $route.path.startsWith(view.to)
-              ? 'border-kelp text-kelp font-semibold'
-              : 'hover:text-kelp border-transparent'
-          "
-          :aria-current="$route.path.startsWith(view.to) ? 'page' : undefined"
-        >
-          {{ view.name }}
-          <span
-            v-if="view.to === '/intake' && intake.data.value && intake.data.value.total > 0"
-            class="bg-kelp-wash text-kelp rounded px-1 text-xs font-semibold"
-            >{{ intake.data.value.total }}<span class="sr-only"> undecided messages</span></span
-          >
-        </RouterLink>
-      </nav>
-      <button class="btn px-2" type="button" data-test="capture" @click="openCapture()">
         <Plus :size="16" aria-hidden="true" /> <span class="max-sm:sr-only">Capture</span>
         <KeyHint class="max-sm:hidden" group="Everywhere" does="Capture" or="+" />
       </button>
@@ -91,16 +81,26 @@ async function signOut(): Promise<void> {
         <CircleHelp :size="16" aria-hidden="true" /> Keys <span class="key">?</span>
       </button>
       <Menu as="div" class="relative">
-        <MenuButton class="btn btn-quiet px-1.5 sm:px-2" data-test="account">
-          <span class="hidden sm:inline">{{ account.name }}</span>
-          <span class="sm:hidden" aria-label="Account">{{ account.name.slice(0, 1) }}</span>
+        <MenuButton class="btn btn-quiet px-1.5 max-sm:h-11 sm:px-2" data-test="account">
+          <span class="max-w-36 truncate">{{ account.name }}</span>
           <ChevronDown :size="14" aria-hidden="true" />
         </MenuButton>
         <MenuItems class="floating absolute right-0 z-50 mt-1 w-52 p-1">
+          <MenuItem v-slot="{ active, close }">
+            <RouterLink
+              to="/changes"
+              class="border-line mb-1 flex h-8 w-full items-center border-b px-2 max-sm:h-11"
+              :class="active ? 'bg-kelp-wash' : ''"
+              data-test="changes-link"
+              @click="close"
+            >
+              What I did today
+            </RouterLink>
+          </MenuItem>
           <MenuItem v-for="each in THEMES" :key="each.value" v-slot="{ active }">
             <button
               type="button"
-              class="flex h-8 w-full items-center justify-between rounded px-2 text-left"
+              class="flex h-8 w-full items-center justify-between rounded px-2 text-left max-sm:h-11"
               :class="active ? 'bg-kelp-wash' : ''"
               @click="setTheme(each.value)"
             >
@@ -110,7 +110,7 @@ async function signOut(): Promise<void> {
           <MenuItem v-slot="{ active }">
             <button
               type="button"
-              class="border-line mt-1 flex h-8 w-full items-center border-t px-2 text-left"
+              class="border-line mt-1 flex h-8 w-full items-center border-t px-2 text-left max-sm:h-11"
               :class="active ? 'bg-kelp-wash' : ''"
               data-test="sign-out"
               @click="void signOut()"

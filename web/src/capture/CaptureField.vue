@@ -23,7 +23,6 @@ defineExpose({ focus: () => field.value?.focus() })
       class="field col-start-1 row-start-1 h-auto resize-none overflow-hidden !bg-transparent p-2 text-[15px] leading-6"
       :value="text"
       rows="1"
-      maxlength="50000"
       placeholder="call the crane firm about the quote by Friday, 15 min, Crane"
       aria-label="What is to be done, by when, how long, in which category"
       data-test="capture-field"

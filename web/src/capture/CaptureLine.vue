@@ -27,6 +27,8 @@ const problem = ref('')
 const field = useTemplateRef<{ focus: () => void }>('field')
 const several = computed(() => captureText.value.includes('\n'))
 const marked = computed(() => (several.value ? [] : (read.value?.items[0]?.words ?? [])))
+const actions = computed(() => read.value?.items.filter((item) => item.taken).length ?? 0)
+const beyond = computed(() => (read.value?.rest ? read.value.rest.split('\n').length : 0))
 const wanted = computed(() => followUpsOf(rows.value).length)
 
 async function understand(text: string): Promise<void> {
@@ -68,7 +70,7 @@ async function make(): Promise<void> {
   )
   if (done) {
     made.value = [...wantedNow.map((each) => each.content.title), ...made.value].slice(0, 8)
-    keepCapture('')
+    keepCapture(read.value?.rest ?? '')
     captureNote.value = ''
     rows.value = []
     field.value?.focus()
@@ -105,9 +107,8 @@ function onEnter(event: KeyboardEvent): void {
       </p>
       <p v-if="problem" class="text-rust mt-1">{{ problem }}</p>
       <p v-if="read?.sort === 'NOTES'" class="text-ink-soft mt-2">
-        Of these notes {{ read.items.length }}
-        {{ read.items.length === 1 ? 'line carries' : 'lines carry' }} an action; {{ read.left }}
-        {{ read.left === 1 ? 'does' : 'do' }} not, or {{ read.left === 1 ? 'is' : 'are' }} done.
+        Of these notes {{ actions === 1 ? '1 line carries' : `${actions} lines carry` }} an action;
+        the others stand below, unticked.
       </p>
       <div
         class="mt-2 min-h-0 space-y-3"
@@ -125,6 +126,10 @@ function onEnter(event: KeyboardEvent): void {
           :several="rows.length > 1"
         />
       </div>
+      <p v-if="beyond" class="mt-2" data-test="capture-beyond">
+        {{ beyond === 1 ? 'One more line is' : `${beyond} more lines are` }} kept here until these
+        are made.
+      </p>
       <ul
         v-if="made.length && rows.length === 0"
         class="text-ink-soft mt-2"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { CategoryView, Person, QuickChoice } from '@/api/client'
-import { corrected, type CaptureRow } from '@/capture/capture'
+import { accepted, corrected, type CaptureRow } from '@/capture/capture'
 import PeoplePart from '@/followups/details/PeoplePart.vue'
 import PlacePart from '@/followups/details/PlacePart.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
@@ -72,6 +72,20 @@ function set(changed: Parameters<typeof corrected>[1]): void {
           :known="places"
           @update:model-value="(place) => set({ place })"
         />
+        <button
+          v-for="offer in row.offers"
+          :key="offer.kind + offer.name"
+          class="part border-dashed"
+          type="button"
+          :title="`Take “${offer.words}” out of the title`"
+          data-test="capture-offer"
+          @click="row = accepted(row, offer)"
+        >
+          {{ offer.kind === 'PLACE' ? 'at' : 'with' }} {{ offer.name }}?
+        </button>
+        <span v-if="row.repeats" class="text-ink-soft text-sm" data-test="captured-repeats"
+          >comes back {{ row.repeats }}: kept as a note</span
+        >
         <span v-if="row.steps.length" class="text-ink-soft" :title="row.steps.join('\n')"
           >{{ row.steps.length }} {{ row.steps.length === 1 ? 'step' : 'steps' }}</span
         >

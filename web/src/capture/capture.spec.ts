@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { CaptureItem } from '@/api/client'
-import { corrected, followUpsOf, rowsAfter } from '@/capture/capture'
+import { accepted, corrected, followUpsOf, rowsAfter } from '@/capture/capture'
 
 function item(title: string, replyDay: string | null = null): CaptureItem {
   return {
@@ -12,8 +12,11 @@ function item(title: string, replyDay: string | null = null): CaptureItem {
     categoryId: null,
     people: [],
     place: '',
+    repeats: '',
     steps: ['measure'],
     words: [],
+    offers: [],
+    taken: true,
     why: '',
   }
 }
@@ -25,6 +28,31 @@ describe('captured rows', () => {
     const [later] = rowsAfter([item('Call the crane firm', '2026-03-06')], byHand)
     expect(later?.title).toBe('Call the crane firm')
     expect(later?.replyDay).toBe('2026-03-09')
+  })
+
+  it('show lines that were not taken unticked, so that nothing pasted is lost', () => {
+    const rows = rowsAfter([item('Act'), { ...item('Talk'), taken: false, why: 'no action' }], [])
+    expect(rows.map((row) => row.wanted)).toEqual([true, false])
+    expect(followUpsOf(rows).map((each) => each.content.title)).toEqual(['Act'])
+  })
+
+  it('take what was offered out of the title', () => {
+    const place = { kind: 'PLACE' as const, name: 'clubhouse', words: 'at the clubhouse' }
+    const person = { kind: 'PERSON' as const, name: 'Anselm', words: 'with Anselm' }
+    const offered = { ...item('Meet, with Anselm, at the clubhouse'), offers: [place, person] }
+    const [row] = rowsAfter([offered], [])
+    const there = row && accepted(row, place)
+    const both = there && accepted(there, person)
+    expect(there).toMatchObject({ title: 'Meet, with Anselm', place: 'clubhouse' })
+    expect(both).toMatchObject({ title: 'Meet', people: [{ name: 'Anselm', address: '' }] })
+    expect(both?.offers).toEqual([])
+  })
+
+  it('keep the rule of what comes back as a note', () => {
+    const [row] = rowsAfter([{ ...item('Pump'), repeats: 'every Monday' }], [])
+    expect(row && followUpsOf([row], 'by hand')[0]?.content.details?.note).toBe(
+      'Comes back every Monday.\nby hand',
+    )
   })
 
   it('become follow-ups, those left out and those without words do not', () => {

@@ -15,10 +15,11 @@ export function rowsAfter(
   return items.map((item, i) => {
     const old = before[i]
     if (!old) {
-      return { ...item, wanted: true, own: [] }
+      return { ...item, wanted: item.taken, own: [] }
     }
     const kept = Object.fromEntries(old.own.map((name) => [name, old[name]]))
-    return { ...item, ...kept, wanted: old.wanted, own: old.own }
+    const wanted = old.taken === item.taken ? old.wanted : item.taken
+    return { ...item, ...kept, wanted, own: old.own }
   })
 }
 
@@ -26,6 +27,32 @@ export function rowsAfter(
 export function corrected(row: CaptureRow, changed: Partial<CaptureItem>): CaptureRow {
   const names = Object.keys(changed) as (keyof CaptureItem)[]
   return { ...row, ...changed, own: [...new Set([...row.own, ...names])] }
+}
+
+/** A row with something that was offered: it goes out of the title. */
+export function accepted(row: CaptureRow, offer: CaptureItem['offers'][number]): CaptureRow {
+  const place = row.title.toLowerCase().indexOf(offer.words.toLowerCase())
+  const title =
+    place < 0
+      ? row.title
+      : (row.title.slice(0, place) + row.title.slice(place + offer.words.length))
+          .replace(/\s+/g, ' ')
+          .replace(/[\s,;]+$/, '')
+          .replace(/^[\s,;]+/, '')
+          .replace(/\s*,(\s*,)+/g, ',')
+  const offers = row.offers.filter((each) => each !== offer)
+  return corrected(row, {
+    title: title === '' ? row.title : title,
+    offers,
+    ...(offer.kind === 'PLACE'
+      ? { place: offer.name }
+      : { people: [...row.people, { name: offer.name, address: '' }] }),
+  })
+}
+
+/** What is kept with a follow-up until it can come back by itself. */
+function noteOf(row: CaptureRow, note: string): string {
+  return [row.repeats ? `Comes back ${row.repeats}.` : '', note].filter(Boolean).join('\n')
 }
 
 /** What is to be made of the rows. */
@@ -48,7 +75,7 @@ export function followUpsOf(rows: readonly CaptureRow[], note = ''): NewFollowUp
           place: row.place,
           people: row.people,
           checklist: row.steps.map((text) => ({ text: text.slice(0, 500), done: false })),
-          note,
+          note: noteOf(row, note),
         },
       },
     }))

@@ -179,7 +179,7 @@ function accept(): void {
         data-letter="u"
         @click="forReply = !forReply"
       >
-        {{ forReply ? 'until I answer' : 'until I say so' }} <span class="key">U</span>
+        {{ forReply ? 'until I answer' : 'until I tick it off' }} <span class="key">U</span>
       </button>
     </div>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">

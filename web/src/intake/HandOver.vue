@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import type { MessageView, Person } from '@/api/client'
-import { useFollowUps, useSession, useSources, useWriters } from '@/api/queries'
-import { peopleOf, suggested } from '@/followups/details/people'
+import type { MessageView } from '@/api/client'
+import { useColleagues, useFollowUps, useSession, useSources, useWriters } from '@/api/queries'
+import { peopleOf } from '@/followups/details/people'
 import { EMPTY_DRAFT, forgetLocally, keepLocally, localDraft } from '@/intake/draft'
 import { askOf } from '@/intake/fields'
+import { found, takersOf, whyNot, type Taker } from '@/intake/takers'
 import { replyBy } from '@/ui/time'
 
 /** Hands a message over by mail, with a word of mine, the ask and its date; the thread then waits for whoever got it. */
@@ -21,35 +22,31 @@ const emit = defineEmits<{
 const session = useSession()
 const followUps = useFollowUps()
 const writers = useWriters()
+const colleagues = useColleagues()
 const sources = useSources()
 const kept = `${message?.id ?? 'several'}.hand-over`
 const to = ref('')
-const chosen = ref<Person>()
+const chosen = ref<Taker>()
 const text = ref(localDraft(kept)?.text ?? proposed(''))
 const touched = ref(localDraft(kept) !== undefined)
 const field = useTemplateRef<HTMLInputElement>('field')
 const mine = computed(() => (sources.data.value ?? []).map((source) => source.address))
-const domains = computed(() => mine.value.map((address) => address.split('@')[1]))
-/** Those with a mail address, colleagues first. */
-const known = computed(() =>
-  [
-    ...(message?.cc ?? []),
-    ...(message?.to ?? []),
-    ...(writers.data.value ?? []),
-    ...peopleOf(followUps.data.value?.open ?? []),
-  ]
-    .filter((person) => /^[^@\s]+@/.test(person.address) && !mine.value.includes(person.address))
-    .sort((a, b) => rank(a) - rank(b)),
+const takers = computed(() =>
+  takersOf(
+    colleagues.data.value ?? [],
+    [
+      ...(message?.cc ?? []),
+      ...(message?.to ?? []),
+      ...(writers.data.value ?? []),
+      ...peopleOf(followUps.data.value?.open ?? []),
+    ],
+    mine.value,
+  ),
 )
-const offered = computed(() =>
-  chosen.value ? [] : suggested(known.value, [], to.value).slice(0, 4),
-)
+const offered = computed(() => (chosen.value ? [] : found(takers.value, to.value)))
+const problem = ref('')
 const address = computed(() => chosen.value?.address ?? to.value.trim())
 const usable = computed(() => /^[^\s@]+@[^\s@]+$/.test(address.value))
-
-function rank(person: Person): number {
-  return domains.value.includes(person.address.split('@')[1]) ? 0 : 1
-}
 
 function proposed(name: string): string {
   const ask = message ? askOf(message) : ''
@@ -73,15 +70,25 @@ function onText(value: string): void {
   keepLocally(kept, { ...EMPTY_DRAFT, text: value })
 }
 
-function choose(person: Person): void {
-  chosen.value = person
-  to.value = person.name || person.address
+function choose(taker: Taker): void {
+  problem.value = taker.lacks
+  if (taker.lacks === '') {
+    chosen.value = taker
+    to.value = taker.name || taker.address
+  }
 }
 
 function give(): void {
-  if (!usable.value && to.value.trim() !== '' && offered.value[0]) {
-    choose(offered.value[0])
-  } else if (usable.value && text.value.trim() !== '') {
+  problem.value = ''
+  if (!usable.value) {
+    if (offered.value[0] && to.value.trim() !== '') {
+      choose(offered.value[0])
+    } else {
+      problem.value = whyNot(to.value)
+    }
+  } else if (text.value.trim() === '') {
+    problem.value = 'Say a word with it: an empty mail puzzles whoever gets it.'
+  } else {
     forgetLocally(kept)
     emit('give', { name: chosen.value?.name ?? '', address: address.value, text: text.value })
   }
@@ -108,19 +115,21 @@ function give(): void {
         placeholder="A name or a mail address"
         autocomplete="off"
         data-test="hand-over-to"
-        @input="chosen = undefined"
+        :aria-describedby="problem ? 'hand-over-problem' : undefined"
+        @input="((chosen = undefined), (problem = ''))"
       />
       <button
         v-for="person in offered"
-        :key="person.address"
+        :key="person.name + person.address"
         type="button"
         class="part"
-        :title="person.address"
+        :title="person.address || person.lacks"
         @click="choose(person)"
       >
         {{ person.name || person.address }}
       </button>
     </div>
+    <p v-if="problem" id="hand-over-problem" class="text-rust" role="alert">{{ problem }}</p>
     <textarea
       class="field h-32 resize-y p-2 leading-relaxed"
       maxlength="20000"
@@ -139,12 +148,7 @@ function give(): void {
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Cancel <span class="key">Esc</span>
         </button>
-        <button
-          class="btn btn-main"
-          type="submit"
-          :disabled="!usable && (to.trim() === '' || offered.length === 0)"
-          data-test="hand-over-give"
-        >
+        <button class="btn btn-main" type="submit" data-test="hand-over-give">
           Hand over <span class="key">Enter</span>
         </button>
       </span>

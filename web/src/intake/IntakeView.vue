@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ArrowLeft } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { Done, IntakeLine, IntakeView } from '@/api/client'
 import { run } from '@/api/commands'
@@ -20,7 +20,7 @@ import DropTargets from '@/intake/DropTargets.vue'
 import EmptyIntake from '@/intake/EmptyIntake.vue'
 import IntakeList from '@/intake/IntakeList.vue'
 import { inOrder, without } from '@/intake/order'
-import { after, foldOf, heapsOf, POINTER, rowWith, THUMB } from '@/intake/rows'
+import { after, foldOf, heapsOf, linesOf, POINTER, rowWith, THUMB } from '@/intake/rows'
 import Progress from '@/intake/Progress.vue'
 import BulkBar from '@/intake/BulkBar.vue'
 import BulkSummary from '@/intake/BulkSummary.vue'
@@ -167,6 +167,20 @@ function skip(): void {
   }
 }
 
+/** With a finger: to the right it is followed up, to the left nothing is to be done. */
+function swipe(key: string, side: 'left' | 'right'): void {
+  const swiped = rows.value.find((each) => each.key === key)
+  if (side === 'left' && swiped) {
+    void decideAll(
+      linesOf(swiped).map((line) => line.id),
+      { decision: 'NOTHING', day: null, categoryId: null },
+    )
+  } else if (swiped) {
+    open(key)
+    void nextTick(() => (mode.value = 'follow-up'))
+  }
+}
+
 /** What the thread has already comes before a new one. */
 function startFollowUp(): void {
   const known = message.data.value?.followUps.some((each) => each.open && !each.linked)
@@ -304,6 +318,7 @@ useKeys(view.name, [
           @open="open"
           @pick="pick"
           @unfold="toggleFold"
+          @swiped="swipe"
           @drag="drag"
           @dropped="dragged = []"
         />
@@ -312,7 +327,7 @@ useKeys(view.name, [
     </div>
     <section
       v-if="selected || pickedLines.length"
-      class="bg-surface relative flex min-w-0 flex-col"
+      class="bg-surface screen-only relative flex min-w-0 flex-col"
       :class="selected ? 'min-h-0 flex-1' : 'shrink-0 md:flex-1'"
       aria-label="Message"
     >

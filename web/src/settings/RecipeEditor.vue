@@ -73,7 +73,7 @@ watchDebounced(
           @input="(event) => set({ name: (event.target as HTMLInputElement).value })"
       /></label>
       <label class="flex items-center gap-2"
-        >Key behind <span class="key">R</span>
+        >Letter that runs it, after <span class="key">R</span>
         <input
           class="field w-10 text-center"
           :value="form.letter ?? ''"

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref, watch } from 'vue'
 import { client, unwrap, type WorkingTimeForm } from '@/api/client'
 import { run } from '@/api/commands'
+import { spansOf, withoutSpan, withSpan, type Span } from '@/settings/daysOff'
 import { names, toggled, WEEKDAYS } from '@/settings/workingTime'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -42,10 +43,23 @@ function hours(day: string) {
   return form.week.find((each) => each.day === day)
 }
 
+/** The day that was added last: the first of several, when another one is named as their end. */
+const first = ref<string>()
+
 function addDayOff(isoDay: string): void {
-  if (!form.daysOff.includes(isoDay)) {
-    form.daysOff = [...form.daysOff, isoDay].sort()
+  form.daysOff = withSpan(form.daysOff, isoDay, isoDay)
+  first.value = isoDay
+}
+
+function addUntil(isoDay: string): void {
+  if (first.value) {
+    form.daysOff = withSpan(form.daysOff, first.value, isoDay)
+    first.value = undefined
   }
+}
+
+function spanText(span: Span): string {
+  return span.from === span.to ? dayText(span.from) : `${dayText(span.from)} – ${dayText(span.to)}`
 }
 
 async function save(): Promise<void> {
@@ -153,18 +167,34 @@ async function save(): Promise<void> {
     <fieldset>
       <legend class="font-semibold">Your days off</legend>
       <div class="flex flex-wrap items-center gap-2">
-        <span v-for="off in form.daysOff" :key="off" class="part"
-          >{{ dayText(off) }}
+        <span v-for="off in spansOf(form.daysOff)" :key="off.from" class="part" data-test="day-off"
+          >{{ spanText(off) }}
           <button
             type="button"
-            class="hover:text-kelp"
-            :aria-label="`${dayText(off)} is a working day`"
-            @click="form.daysOff = form.daysOff.filter((each) => each !== off)"
+            class="hover:text-kelp min-w-6"
+            :aria-label="`Work on ${spanText(off)}`"
+            @click="form.daysOff = withoutSpan(form.daysOff, off)"
           >
             ×
           </button>
         </span>
-        <DayChooser class="w-64" unfocused label="A day off" @choose="addDayOff" />
+      </div>
+      <div class="mt-2 flex flex-wrap items-start gap-2">
+        <DayChooser
+          class="w-64"
+          unfocused
+          label="A day off, or the first of several"
+          @choose="addDayOff"
+        />
+        <DayChooser
+          v-if="first"
+          :key="first"
+          class="w-64"
+          unfocused
+          :label="`Off from ${dayText(first)} until`"
+          data-test="days-off-until"
+          @choose="addUntil"
+        />
       </div>
     </fieldset>
     <p><button class="btn btn-main" type="submit" :disabled="busy">Save</button></p>

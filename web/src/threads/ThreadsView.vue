@@ -3,8 +3,9 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { ThreadLine, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
+import Owing from '@/threads/Owing.vue'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
-import { awaitedText, byText, debtText, TURNS, turnText } from '@/threads/words'
+import { TURNS } from '@/threads/words'
 import view from '@/threads/view'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -128,8 +129,9 @@ useKeys(view.name, [
             <td class="px-3">
               <button
                 type="button"
-                class="flex w-full items-center gap-2 truncate text-left"
+                class="print flex w-full items-center gap-2 truncate text-left max-sm:pt-2"
                 :data-row="i"
+                :tabindex="i === cursor ? 0 : -1"
                 @focus="cursor = i"
                 @click.stop="open(line.id)"
               >
@@ -140,6 +142,12 @@ useKeys(view.name, [
                   >opened again</span
                 >
               </button>
+              <div class="pb-1.5 text-sm lg:hidden" data-test="thread-beside">
+                <p class="text-ink-soft truncate md:hidden">
+                  <bdi>{{ people(line) }}</bdi>
+                </p>
+                <Owing v-if="turn !== 'NOBODY'" :line="line" :closed="turn === 'CLOSED'" />
+              </div>
             </td>
             <td class="hidden truncate px-3 md:table-cell" :title="people(line)">
               <bdi>{{ people(line) }}</bdi>
@@ -152,30 +160,7 @@ useKeys(view.name, [
               class="hidden px-3 py-1 lg:table-cell"
               data-test="thread-owed"
             >
-              <template v-if="turn === 'CLOSED'">{{ turnText(line) }}</template>
-              <template v-else>
-                <p
-                  v-for="debt in line.debts"
-                  :key="debt.messageId + debt.reason"
-                  class="truncate"
-                  :title="`${debt.to}: ${debtText(debt)}`"
-                >
-                  <b v-if="debt.byDay" class="text-brass-ink mr-1">{{ byText(debt) }}</b>{{
-                    debtText(debt)
-                  }}
-                  <span v-if="debt.answeredBy" class="text-ink-soft"
-                    >answered by {{ debt.answeredBy }}</span
-                  >
-                </p>
-                <p
-                  v-for="one in line.awaited"
-                  :key="one.name + one.messageId"
-                  class="truncate"
-                  :title="`${one.name}: ${awaitedText(one)}`"
-                >
-                  <b class="text-dusk">{{ one.name }}</b> {{ awaitedText(one) }}
-                </p>
-              </template>
+              <Owing :line="line" :closed="turn === 'CLOSED'" />
             </td>
             <td
               class="text-ink-soft hidden px-3 whitespace-nowrap md:table-cell"

@@ -36,6 +36,8 @@ defineSlots<{
 
 const HEADING = 28
 const END = 30
+/** So much is left free below, where what has happened is told. */
+const FREE = 72
 const id = useId()
 
 /** Everything in one line of numbers, as the virtualizer wants it. */
@@ -68,6 +70,7 @@ const virtualizer = useVirtualizer<HTMLElement, HTMLElement>(
     getItemKey: (index: number) => items.value[index]?.key ?? index,
     overscan: 12,
     scrollPaddingStart: HEADING,
+    scrollPaddingEnd: FREE,
     initialRect: { width: 400, height: 800 },
   })),
 )
@@ -144,7 +147,12 @@ function key(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="scroller" class="relative h-full overflow-auto" data-rows>
+  <div
+    ref="scroller"
+    class="relative h-full overflow-auto"
+    :style="{ paddingBottom: `${FREE}px` }"
+    data-rows
+  >
     <div
       class="rows relative outline-none"
       :style="{ height: `${starts.at(-1) ?? 0}px` }"

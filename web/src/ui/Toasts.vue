@@ -7,7 +7,7 @@ import KeyHint from '@/ui/KeyHint.vue'
 /** So long they stay, in milliseconds; the time stands still while somebody is on one, or in another window. */
 const STAYS = { done: 10_000, offer: 30_000, problem: Number.POSITIVE_INFINITY }
 
-function takeBack(id: number, undo: () => Promise<void>): void {
+function takeBack(id: number, undo: () => Promise<unknown>): void {
   dismiss(id)
   void undo()
 }
@@ -67,7 +67,7 @@ function closed(toast: Toast, open: boolean): void {
     <!-- At the left, since what is pressed next stands at the right: decisions, and the buttons of a sheet. On a narrow
          page between what is typed into, which is above, and what decides, which is below. -->
     <ToastViewport
-      class="pointer-events-none fixed inset-x-0 bottom-48 z-50 flex flex-col items-center gap-2 px-3 sm:right-auto sm:bottom-11 sm:left-0 sm:max-w-[432px] sm:items-start"
+      class="pointer-events-none fixed inset-x-0 bottom-60 z-50 flex flex-col items-center gap-2 px-3 sm:right-auto sm:bottom-11 sm:left-0 sm:max-w-[432px] sm:items-start"
     />
   </ToastProvider>
 </template>

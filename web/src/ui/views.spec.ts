@@ -9,6 +9,7 @@ describe('the views', () => {
       'Threads',
       'Settings',
       'Capture',
+      'Changes',
     ])
     expect(VIEWS.map((view) => view.order)).toEqual(
       [...VIEWS.map((view) => view.order)].sort((a, b) => a - b),

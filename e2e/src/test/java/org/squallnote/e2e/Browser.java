@@ -104,9 +104,10 @@ final class Browser implements AutoCloseable {
                             return row;
                         }
                     }
-                    js("const list = document.querySelector('[data-rows]'); const to = list.scrollTop +"
-                            + " list.clientHeight / 2; list.scrollTop = list.scrollTop + list.clientHeight + 1 >="
-                            + " list.scrollHeight ? 0 : to");
+                    js(
+                            "const list = document.querySelector('[data-rows]'); if (!list) return; const to = list.scrollTop +"
+                                    + " list.clientHeight / 2; list.scrollTop = list.scrollTop + list.clientHeight + 1 >="
+                                    + " list.scrollHeight ? 0 : to");
                     return null;
                 },
                 what);

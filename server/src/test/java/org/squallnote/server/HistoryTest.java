@@ -2,11 +2,15 @@ package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
 import org.squallnote.server.account.SignedIn;
+import tools.jackson.databind.JsonNode;
 
 /** What the history keeps of a change, and what can be taken back after others. */
 class HistoryTest extends ServerTest {
@@ -63,6 +67,32 @@ class HistoryTest extends ServerTest {
 
     private String last(SignedIn who) {
         return get(who, "/api/commands/last").path("last").path("commandId").asString("none");
+    }
+
+    private List<String> ofToday(SignedIn who) {
+        List<String> changes = new ArrayList<>();
+        for (JsonNode change : get(who, "/api/commands").path("changes")) {
+            changes.add(change.path("label").asString("")
+                    + (change.path("mine").asBoolean(false) ? "" : " (by itself)")
+                    + (change.path("undone").asBoolean(false) ? " (taken back)" : ""));
+        }
+        return changes;
+    }
+
+    @Test
+    void theDaysChangesAreListedWithWhatWasTakenBack() {
+        String first = set("Read it", "", false);
+        set("Read it", "on paper", false);
+        undo(first);
+        arrive(me, mine(2, "answer@x.example", "m1@x.example", "Here it is.", MONDAY.plusSeconds(7200)));
+        List<String> changes = ofToday(me);
+        assertThat(changes).contains("Changed: Read it (taken back)", "Changed: Read it");
+        assertThat(changes.get(changes.size() - 1)).startsWith("Follow-up: Read");
+        assertThat(changes).as("an undo is no entry of its own").noneMatch(each -> each.startsWith("Undone"));
+        assertThat(ofToday(newAccount())).isEmpty();
+        String today = get(me, "/api/commands").path("day").asString("");
+        String yesterday = LocalDate.parse(today).minusDays(1).toString();
+        assertThat(get(me, "/api/commands?day=" + yesterday).path("changes")).isEmpty();
     }
 
     @Test

@@ -1,10 +1,12 @@
 package org.squallnote.store;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.squallnote.core.history.ChangeOfDay;
 import org.squallnote.core.history.Command;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.HistoryLine;
@@ -59,6 +61,23 @@ class HistoryStoreTest extends StoreTest {
         assertThat(history.markUndone(stranger, command, undo)).isZero();
         assertThat(history.markUndone(owner, command, undo)).isEqualTo(1);
         assertThat(history.markUndone(owner, command, undo)).isZero();
+    }
+
+    @Test
+    void theChangesOfASpanComeTheNewestFirstWithoutUndos() {
+        UUID first = insert(1);
+        insert(2);
+        UUID undo = UUID.randomUUID();
+        history.insertCommand(new Command(undo, owner, "undo", "Undone", CLOCK_CHANGE, null, first));
+        history.markUndone(owner, first, undo);
+        assertThat(history.between(owner, CLOCK_CHANGE, CLOCK_CHANGE.plusSeconds(1), 9))
+                .extracting(ChangeOfDay::label, ChangeOfDay::undone)
+                .containsExactlyInAnyOrder(tuple("Changed 2", false), tuple("Changed 1", true));
+        assertThat(history.between(owner, CLOCK_CHANGE, CLOCK_CHANGE, 9)).isEmpty();
+        assertThat(history.between(owner, CLOCK_CHANGE.plusSeconds(1), CLOCK_CHANGE.plusSeconds(9), 9))
+                .isEmpty();
+        assertThat(history.between(stranger, CLOCK_CHANGE, CLOCK_CHANGE.plusSeconds(1), 9))
+                .isEmpty();
     }
 
     @Test

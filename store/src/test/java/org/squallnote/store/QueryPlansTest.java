@@ -122,6 +122,10 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(FollowUpStore.class, "ofThread", thread),
                 Arguments.of(FollowUpStore.class, "ofMessage", Map.of("owner", ID, "messageId", ID)),
                 Arguments.of(FollowUpStore.class, "endedSince", Map.of("owner", ID, "since", Instant.EPOCH)),
+                Arguments.of(
+                        HistoryStore.class,
+                        "between",
+                        Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE, "most", 9)),
                 Arguments.of(HistoryStore.class, "ofSubject", Map.of("owner", ID, "subjectId", ID)),
                 Arguments.of(OutboxStore.class, "unsettled", ID));
     }

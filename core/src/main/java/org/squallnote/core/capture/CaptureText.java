@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Party;
 
@@ -30,19 +31,26 @@ public final class CaptureText {
     /**
      * A text understood.
      *
-     * @param items what it makes
-     * @param left how many lines of notes carry no action, or are done
+     * @param items a follow-up for each line, also for those that are not taken
+     * @param rest the lines beyond the most that can be made at once, as they were pasted
      */
-    public record Result(Sort sort, List<Item> items, int left) {}
+    public record Result(Sort sort, List<Item> items, String rest) {
+
+        /** The follow-ups that are made unless somebody says otherwise. */
+        public List<Item> taken() {
+            return items.stream().filter(Item::taken).toList();
+        }
+    }
 
     /**
      * One follow-up on offer.
      *
-     * @param why why the line was taken, empty in a list
+     * @param taken whether it is made unless somebody says otherwise
+     * @param why why the line was taken or not, empty in a list
      */
-    public record Item(Captured captured, String why) {}
+    public record Item(Captured captured, boolean taken, String why) {}
 
-    private record Line(int indent, String text) {}
+    private record Line(int indent, String text, String raw) {}
 
     private record Action(String text, Optional<Party> whose, String why, boolean done) {}
 
@@ -50,6 +58,8 @@ public final class CaptureText {
     private static final Pattern CHECKBOX = Pattern.compile("^(?:[-*]\\s*)?(?:\\[([ xX]?)]|([☐☑✓✔]))\\s*");
     private static final Pattern MARKED = Pattern.compile(
             "(?i)^(?:action(?: item| point)?|to-?do|task|next step|follow[- ]?up)s?\\s*(?:\\(([^)]{1,40})\\))?\\s*[:–—-]\\s*");
+    private static final Pattern MARKED_PLAINLY = Pattern.compile("^(?:TODO|TO-DO|TO DO|ACTION|TASK)\\s+(?=[\\p{L}@])");
+    private static final Pattern DOES = Pattern.compile("^(\\p{Lu}[\\p{L}'-]{1,30})\\s+(\\p{Ll}{2,20}s)(?=\\s)");
     private static final Pattern MENTIONED =
             Pattern.compile("^@(\\p{L}[\\p{L}\\w.-]{0,40})(?:\\s+will\\b|\\s+to\\b)?\\s*[:,–—-]?\\s*");
     private static final Pattern NAMED =
@@ -78,7 +88,7 @@ public final class CaptureText {
                     indent += raw.charAt(at) == '\t' ? TAB_WIDTH : 1;
                     at++;
                 }
-                lines.add(new Line(indent, raw.strip()));
+                lines.add(new Line(indent, raw.strip(), raw));
             }
         }
         return lines;
@@ -86,17 +96,17 @@ public final class CaptureText {
 
     private Result read(List<Line> lines) {
         if (lines.isEmpty()) {
-            return new Result(Sort.LINE, List.of(), 0);
+            return new Result(Sort.LINE, List.of(), "");
         }
         boolean marked = lines.stream()
                 .anyMatch(line -> CHECKBOX.matcher(line.text()).find()
-                        || MARKED.matcher(bare(line.text())).find());
+                        || MARKED.matcher(bare(line.text())).find()
+                        || MARKED_PLAINLY.matcher(bare(line.text())).find());
         long actions =
                 lines.stream().filter(line -> action(line.text()).isPresent()).count();
         boolean notes = lines.size() > 1 && (marked || (actions > 0 && isProse(lines)));
         Sort sort = lines.size() == 1 ? Sort.LINE : notes ? Sort.NOTES : Sort.LIST;
         List<Item> items = new ArrayList<>();
-        int left = 0;
         int i = 0;
         while (i < lines.size() && items.size() < MOST) {
             Line line = lines.get(i);
@@ -111,11 +121,13 @@ public final class CaptureText {
                 }
                 items.add(item(line, notes ? action : Optional.empty(), steps));
             } else {
-                left++;
+                String why = action.isPresent() ? "is done already" : "asks nothing of anybody";
+                items.add(new Item(CaptureLine.read(bareOf(line), context), false, why));
             }
             i = next;
         }
-        return new Result(sort, items, left);
+        String rest = lines.subList(i, lines.size()).stream().map(Line::raw).collect(Collectors.joining("\n"));
+        return new Result(sort, items, rest);
     }
 
     /** Whole sentences rather than short entries. */
@@ -127,12 +139,12 @@ public final class CaptureText {
     }
 
     private Item item(Line line, Optional<Action> action, List<String> steps) {
-        String words = action.map(Action::text)
-                .orElseGet(() -> bare(CHECKBOX.matcher(line.text()).replaceFirst("")));
+        String words = action.map(Action::text).orElseGet(() -> withoutMe(bareOf(line)));
         Captured captured = CaptureLine.read(words, context).with(steps);
         Optional<Party> whose = action.flatMap(Action::whose).filter(person -> !isMe(person));
         return new Item(
                 whose.map(captured::of).orElse(captured),
+                true,
                 action.map(Action::why).orElse(""));
     }
 
@@ -143,6 +155,18 @@ public final class CaptureText {
 
     private static String bare(String text) {
         return BULLET.matcher(text).replaceFirst("");
+    }
+
+    private static String bareOf(Line line) {
+        return bare(CHECKBOX.matcher(line.text()).replaceFirst(""));
+    }
+
+    /** What is for me needs not say so: "Ines sends the list" is "send the list". */
+    private String withoutMe(String words) {
+        return assigned(words)
+                .filter(action -> action.whose().filter(this::isMe).isPresent())
+                .map(Action::text)
+                .orElse(words);
     }
 
     private static String stepText(String text) {
@@ -161,10 +185,14 @@ public final class CaptureText {
                     .orElse(new Action(rest, Optional.empty(), "a box to tick", done)));
         }
         String bare = bare(line);
+        Matcher plain = MARKED_PLAINLY.matcher(bare);
         Matcher mark = MARKED.matcher(bare);
-        if (mark.find()) {
-            String rest = bare.substring(mark.end());
-            Optional<Party> named = Optional.ofNullable(mark.group(1)).map(this::person);
+        boolean plainly = plain.find();
+        if (plainly || mark.find()) {
+            String rest = bare.substring(plainly ? plain.end() : mark.end());
+            Optional<Party> named = plainly
+                    ? Optional.empty()
+                    : Optional.ofNullable(mark.group(1)).map(this::person);
             return Optional.of(assigned(rest)
                     .map(found -> new Action(found.text(), found.whose(), "marked as an action", false))
                     .orElse(new Action(rest, named, "marked as an action", false)));
@@ -189,7 +217,36 @@ public final class CaptureText {
                     "something for " + named.group(1),
                     false));
         }
-        return Optional.empty();
+        return does(text);
+    }
+
+    /** "Bo sends the drawings", of somebody who is known. */
+    private Optional<Action> does(String text) {
+        Matcher does = DOES.matcher(text);
+        if (!does.find()) {
+            return Optional.empty();
+        }
+        Optional<Party> whose = PeoplePart.byName(does.group(1), context.people())
+                .or(() -> Optional.of(new Party(does.group(1), "")).filter(this::isMe));
+        return whose.flatMap(person -> baseForm(does.group(2))
+                .map(verb -> new Action(
+                        verb + text.substring(does.end()),
+                        Optional.of(person),
+                        "something for " + does.group(1),
+                        false)));
+    }
+
+    /** The verb of a third person without its ending: "sends", "fixes", "carries". */
+    private static Optional<String> baseForm(String verb) {
+        String bare = verb.substring(0, verb.length() - 1);
+        List<String> bases = new ArrayList<>(List.of(bare));
+        if (verb.endsWith("es")) {
+            bases.add(verb.substring(0, verb.length() - 2));
+        }
+        if (verb.endsWith("ies")) {
+            bases.add(verb.substring(0, verb.length() - 3) + "y");
+        }
+        return bases.stream().filter(ProposedTitle::isVerb).findFirst();
     }
 
     /** "Ask Bo for the drawings": an instruction in which somebody is named. */
@@ -201,7 +258,7 @@ public final class CaptureText {
     }
 
     private Party person(String name) {
-        return CaptureLine.byName(name, context)
+        return PeoplePart.byName(name, context.people())
                 .orElseGet(() ->
                         new Party(name.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + name.substring(1), ""));
     }

@@ -16,8 +16,10 @@ import org.squallnote.core.time.ReplyBy;
  * @param category in which category
  * @param people whom it concerns
  * @param place where it can be done, empty for anywhere
+ * @param repeats the rule by which it comes back, as it was typed; empty for once
  * @param steps its checklist
  * @param parts where each part stands in the line
+ * @param offers what may be a part but names nothing that is known; it stays in the title
  */
 public record Captured(
         String title,
@@ -26,8 +28,10 @@ public record Captured(
         Optional<UUID> category,
         List<Party> people,
         String place,
+        String repeats,
         List<String> steps,
-        List<Part> parts) {
+        List<Part> parts,
+        List<Offer> offers) {
 
     /** What a part of a line says. */
     public enum Kind {
@@ -35,22 +39,38 @@ public record Captured(
         EFFORT,
         CATEGORY,
         PERSON,
-        PLACE
+        PLACE,
+        REPEATS
     }
 
     /** A part of a line, in UTF-16 units. */
     public record Part(Kind kind, Span span) {}
+
+    /**
+     * What may be a part of the follow-up.
+     *
+     * @param kind a person or a place
+     * @param name how it would be called
+     * @param words the words that would be taken out of the title
+     */
+    public record Offer(Kind kind, String name, String words) {}
 
     /** Copies the lists. */
     public Captured {
         people = List.copyOf(people);
         steps = List.copyOf(steps);
         parts = List.copyOf(parts);
+        offers = List.copyOf(offers);
+    }
+
+    /** What is kept beside it until it can come back by itself; empty for what comes once. */
+    public String note() {
+        return repeats.isEmpty() ? "" : "Comes back " + repeats + ".";
     }
 
     /** The same with a checklist. */
     Captured with(List<String> newSteps) {
-        return new Captured(title, replyBy, effortMinutes, category, people, place, newSteps, parts);
+        return new Captured(title, replyBy, effortMinutes, category, people, place, repeats, newSteps, parts, offers);
     }
 
     /** The same, handed to somebody. */
@@ -65,7 +85,9 @@ public record Captured(
                         : java.util.stream.Stream.concat(java.util.stream.Stream.of(person), people.stream())
                                 .toList(),
                 place,
+                repeats,
                 steps,
-                parts);
+                parts,
+                offers);
     }
 }

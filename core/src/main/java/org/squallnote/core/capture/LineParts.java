@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Comparator;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.squallnote.core.capture.Captured.Kind;
 import org.squallnote.core.capture.Captured.Part;
 import org.squallnote.core.text.Span;
@@ -11,12 +12,19 @@ import org.squallnote.core.text.Span;
 /** The parts that were taken out of a line; what is left of it is the title. */
 final class LineParts {
 
+    private static final Pattern EMPTY_BRACKETS = Pattern.compile("\\s*\\(\\s*\\)");
+
     private final String line;
     private final BitSet taken = new BitSet();
     private final List<Part> parts = new ArrayList<>();
 
     LineParts(String line) {
         this.line = line;
+    }
+
+    /** The line as it was typed. */
+    String line() {
+        return line;
     }
 
     boolean isFree(int from, int to) {
@@ -125,6 +133,6 @@ final class LineParts {
                 rest.append(rest.isEmpty() ? "" : ", ").append(folded);
             }
         }
-        return rest.toString();
+        return EMPTY_BRACKETS.matcher(rest).replaceAll("").strip();
     }
 }

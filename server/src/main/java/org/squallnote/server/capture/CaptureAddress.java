@@ -62,7 +62,7 @@ class CaptureAddress implements FreshMessages {
                 captured.category().orElse(null),
                 captured.effortMinutes().orElse(null),
                 false,
-                new Content.Details(null, captured.place(), captured.people(), List.of(), ""));
+                new Content.Details(null, captured.place(), captured.people(), List.of(), captured.note()));
         commands.runWithin(owner, "mailed-in", changes -> {
             followUps.mailedIn(owner, ids.next(), message, content, changes);
             changes.label("Follow-up from your mail: " + captured.title()).announce();

@@ -33,8 +33,11 @@ class CaptureController {
 
     record CaptureRequest(@NotNull @Size(max = LONGEST) String text) {}
 
-    /** A text understood; {@code left} counts the lines of notes that carry no action. */
-    record CaptureView(CaptureText.Sort sort, List<CaptureItem> items, int left) {}
+    /** A text understood; {@code rest} is what is beyond the most that can be made at once. */
+    record CaptureView(CaptureText.Sort sort, List<CaptureItem> items, String rest) {}
+
+    /** What may be a person or a place, but names nobody and nothing that is known; its words stand in the title. */
+    record CaptureOffer(Captured.Kind kind, String name, String words) {}
 
     /** The words of a line that were understood as a part of the follow-up, in UTF-16 units. */
     record CaptureWords(Captured.Kind kind, int fromInclusive, int toExclusive) {
@@ -54,8 +57,11 @@ class CaptureController {
             @Nullable UUID categoryId,
             List<Party> people,
             String place,
+            String repeats,
             List<String> steps,
             List<CaptureWords> words,
+            List<CaptureOffer> offers,
+            boolean taken,
             String why) {
 
         static CaptureItem of(CaptureText.Item item) {
@@ -69,8 +75,13 @@ class CaptureController {
                     captured.category().orElse(null),
                     captured.people(),
                     captured.place(),
+                    captured.repeats(),
                     captured.steps(),
                     captured.parts().stream().map(CaptureWords::of).toList(),
+                    captured.offers().stream()
+                            .map(offer -> new CaptureOffer(offer.kind(), offer.name(), offer.words()))
+                            .toList(),
+                    item.taken(),
                     item.why());
         }
     }
@@ -85,6 +96,6 @@ class CaptureController {
     CaptureView read(@CurrentAccount SignedIn me, @Valid @RequestBody CaptureRequest body) {
         CaptureText.Result result = CaptureText.read(body.text(), contexts.of(me.accountId()));
         return new CaptureView(
-                result.sort(), result.items().stream().map(CaptureItem::of).toList(), result.left());
+                result.sort(), result.items().stream().map(CaptureItem::of).toList(), result.rest());
     }
 }

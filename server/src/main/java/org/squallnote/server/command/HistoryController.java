@@ -1,12 +1,15 @@
 package org.squallnote.server.command;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
@@ -44,6 +47,30 @@ class HistoryController {
         return new LastChangeView(history.lastOf(me)
                 .map(command -> new LastChange(command.id(), command.label()))
                 .orElse(null));
+    }
+
+    /**
+     * A change of a day.
+     *
+     * @param mine whether the user made it; what else happened by itself
+     */
+    record ChangeView(UUID commandId, Instant at, String label, boolean mine, boolean undone) {}
+
+    record ChangesView(LocalDate day, List<ChangeView> changes) {}
+
+    @GetMapping("/api/commands")
+    ChangesView ofDay(@CurrentAccount SignedIn me, @RequestParam Optional<LocalDate> day) {
+        LocalDate of = day.orElseGet(() -> history.today(me));
+        return new ChangesView(
+                of,
+                history.of(me, of).stream()
+                        .map(change -> new ChangeView(
+                                change.commandId(),
+                                change.at(),
+                                change.label(),
+                                change.actor().equals(me.name()),
+                                change.undone()))
+                        .toList());
     }
 
     @PostMapping("/api/commands/{commandId}/undo")

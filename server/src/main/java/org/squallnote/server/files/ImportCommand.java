@@ -146,7 +146,11 @@ public class ImportCommand implements ApplicationRunner {
                 if (response.statusCode() == 200) {
                     say(name, JSON.readValue(response.body(), FileImport.Result.class));
                 } else if (response.statusCode() == 401) {
-                    throw new IllegalArgumentException("There are several accounts. Say which one: --account=NAME.");
+                    throw new IllegalArgumentException(
+                            account.isEmpty()
+                                    ? "There is no account yet, or there are several. Open the page and make one, or say"
+                                            + " which one is meant: --account=NAME."
+                                    : "Nobody signs in as " + account + ".");
                 } else {
                     throw new IllegalArgumentException(name + ": "
                             + JSON.readTree(response.body()).path("detail").asString("not taken in"));

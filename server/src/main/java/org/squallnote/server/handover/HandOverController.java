@@ -5,7 +5,9 @@ import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -22,8 +24,10 @@ class HandOverController {
 
     private final HandOvers handOvers;
     private final ReceivedHandOvers taking;
+    private final Colleagues colleagues;
 
-    HandOverController(HandOvers handOvers, ReceivedHandOvers taking) {
+    HandOverController(HandOvers handOvers, ReceivedHandOvers taking, Colleagues colleagues) {
+        this.colleagues = colleagues;
         this.handOvers = handOvers;
         this.taking = taking;
     }
@@ -32,6 +36,12 @@ class HandOverController {
             @NotNull @Size(max = 200) String name,
             @NotBlank @Email @Size(max = 320) String address,
             @NotBlank @Size(max = 20_000) String text) {}
+
+    /** The others of this installation. */
+    @GetMapping("/api/colleagues")
+    List<Colleagues.Colleague> colleagues(@CurrentAccount SignedIn me) {
+        return colleagues.of(me);
+    }
 
     record Word(@NotNull @Size(max = 2000) String word) {}
 

@@ -22,6 +22,7 @@ import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.outbox.Outbox;
+import org.squallnote.sources.Reason;
 import org.squallnote.store.source.SourceStore;
 
 /** Runs the engines of all connected sources, and restarts one when its source changes. */
@@ -78,7 +79,7 @@ public class SourceEngines {
             running.put(source.id(), engine.start(source, since));
         } catch (RuntimeException e) {
             LOG.warn("The engine of {} did not start", source.name(), e);
-            journals.status(source).trouble(String.valueOf(e.getMessage()));
+            journals.status(source).trouble(Reason.of(e));
         }
     }
 

@@ -15,6 +15,7 @@ import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.sources.Reach;
+import org.squallnote.sources.Reason;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -167,7 +168,7 @@ public final class ChatClient {
         } catch (IOException e) {
             throw new ChatProblem(
                     ChatProblem.Kind.UNREACHABLE,
-                    "The homeserver does not answer (" + e.getMessage() + "). Check the address and the network.",
+                    "The homeserver does not answer: " + Reason.of(e) + ". Check the address and the network.",
                     Optional.empty());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

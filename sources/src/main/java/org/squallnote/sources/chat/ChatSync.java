@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.squallnote.sources.Backoff;
+import org.squallnote.sources.Reason;
 import org.squallnote.sources.SyncStatus;
 import tools.jackson.databind.JsonNode;
 
@@ -90,12 +91,12 @@ public final class ChatSync implements AutoCloseable {
                     signIn.signedOut();
                 }
                 if (e.kind() != ChatProblem.Kind.TOO_FAST) {
-                    status.trouble(String.valueOf(e.getMessage()));
+                    status.trouble(Reason.of(e));
                 }
                 pause(e.retryAfter().orElseGet(backoff::next));
             } catch (RuntimeException e) {
                 LOG.warn("Reading a chat account failed", e);
-                status.trouble("Something went wrong here: " + e.getMessage());
+                status.trouble("Something went wrong here: " + Reason.of(e));
                 pause(backoff.next());
             }
         }

@@ -36,6 +36,7 @@ import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.formats.mail.RawMailWriter;
 import org.squallnote.sources.Backoff;
+import org.squallnote.sources.Reason;
 
 /**
  * Keeps one folder in step: first everything since the start day, then what arrives, by IDLE or by polling.
@@ -141,7 +142,7 @@ final class FolderWatch implements Runnable {
                 }
             } catch (RuntimeException e) {
                 LOG.warn("Reading {} failed", folderName, e);
-                listener.trouble(folderName, new MessagingException(String.valueOf(e.getMessage()), e));
+                listener.trouble(folderName, new MessagingException(Reason.of(e), e));
                 pause(backoff.next());
             }
         }

@@ -23,6 +23,7 @@ import org.eclipse.angus.mail.smtp.SMTPTransport;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.Sha256;
 import org.squallnote.formats.mail.MailLimits;
+import org.squallnote.sources.Reason;
 
 /** Does on a mail account's servers what the outbox asks for. Each method opens and closes its own connection. */
 public final class MailCourier {
@@ -121,7 +122,7 @@ public final class MailCourier {
                 return String.valueOf(refused.getMessage()).strip();
             }
         }
-        return String.valueOf(problem.getMessage()).strip();
+        return Reason.of(problem);
     }
 
     /** Whether one of the folders holds a mail with this Message-ID: the proof that it was sent. */

@@ -11,6 +11,7 @@ import java.security.cert.CertificateNotYetValidException;
 import javax.net.ssl.SSLException;
 import org.eclipse.angus.mail.util.MailConnectException;
 import org.squallnote.sources.Reach;
+import org.squallnote.sources.Reason;
 
 /** Says in a sentence what went wrong with a mail server, and what to do. */
 final class MailProblems {
@@ -56,7 +57,7 @@ final class MailProblems {
         if (find(problem, FolderNotFoundException.class)) {
             return "The folder is no longer on the server. Choose another one in the settings of this source.";
         }
-        return "The server answered: " + problem.getMessage();
+        return "The server answered: " + Reason.of(problem);
     }
 
     private static String seen(PinnedTrust trust) {

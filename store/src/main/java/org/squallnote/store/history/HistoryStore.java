@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.squallnote.core.history.ChangeOfDay;
 import org.squallnote.core.history.Command;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.HistoryLine;
@@ -22,6 +23,10 @@ public interface HistoryStore {
 
     /** The last change that somebody has made since a moment and that was not taken back. */
     Optional<Command> lastBy(@Param("owner") UUID owner, @Param("actor") String actor, @Param("since") Instant since);
+
+    /** What was changed from one moment to another and is no undo itself, the newest first; at most as many as said. */
+    List<ChangeOfDay> between(
+            @Param("owner") UUID owner, @Param("from") Instant from, @Param("to") Instant to, @Param("most") int most);
 
     Optional<Command> command(@Param("owner") UUID owner, @Param("id") UUID id);
 

@@ -1,0 +1,158 @@
+package org.squallnote.core.capture;
+
+import java.time.LocalDate;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.squallnote.core.capture.Captured.Kind;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.dates.DateScanner;
+import org.squallnote.core.dates.TypedDate;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.text.Span;
+import org.squallnote.core.time.ReplyBy;
+
+/** By when: the date that is said most plainly to be a deadline; of equals the last one. */
+final class ReplyByPart {
+
+    private static final Set<String> STRONG = Set.of("by", "before", "until", "till", "due", "than", "deadline");
+    private static final Set<String> LEADS = Set.of(
+            "by",
+            "before",
+            "until",
+            "till",
+            "due",
+            "than",
+            "on",
+            "for",
+            "later",
+            "no",
+            "not",
+            "is",
+            "deadline",
+            "the",
+            "latest",
+            "reply",
+            "at");
+    /** "the invoice of 3 March" names a day. */
+    private static final Set<String> NAMING = Set.of("of", "from", "since", "dated", "after");
+
+    private static final Pattern HARD = Pattern.compile("(?i)^\\s*,?\\s*(at the latest|latest|firm|sharp)\\b");
+    /** Dates of digits, which sentences cut at their dots, and which only their place tells from other numbers. */
+    private static final Pattern DIGITS = Pattern.compile(
+            "(?i)(?<![\\w/.:-])(?:(?<lead>by|before|until|till|due|on|for)\\s+)?(?<date>\\d{1,2}(?:/\\d{1,2}(?:/\\d{2,4})?|\\.\\d{1,2}\\.(?:\\d{2,4})?)(?:\\s+(?:at\\s+)?(?:\\d{1,2}(?:[:.]\\d{2})?\\s?(?:am|pm)|\\d{1,2}:\\d{2}|noon))?)(?![\\w/])");
+
+    private final LineParts parts;
+    private final DateContext dates;
+
+    private ReplyByPart(LineParts parts, DateContext dates) {
+        this.parts = parts;
+        this.dates = dates;
+    }
+
+    /** The date, taken out of the line unless it stands in the middle of it. */
+    static Optional<ReplyBy> takenFrom(LineParts parts, DateContext dates) {
+        return new ReplyByPart(parts, dates).find();
+    }
+
+    private record Date(DatePhrase phrase, int from, int to, int weight, boolean firm) {}
+
+    private Optional<ReplyBy> find() {
+        Optional<Date> best = ofDigits();
+        String masked = best.map(date -> blank(date.from(), date.to())).orElseGet(parts::masked);
+        for (Sentence sentence : SentenceSplitter.split(masked)) {
+            for (DatePhrase phrase : DateScanner.in(sentence, dates)) {
+                Optional<Date> date = date(sentence, phrase);
+                if (date.isPresent()
+                        && (best.isEmpty() || date.get().weight() >= best.get().weight())) {
+                    best = date;
+                }
+            }
+        }
+        return best.map(date -> {
+            boolean apart = parts.endsSegment(date.to()) || parts.startsSegment(date.from());
+            if (apart || date.weight() == 3) {
+                parts.take(Kind.REPLY_BY, date.from(), date.to());
+            } else {
+                parts.note(Kind.REPLY_BY, date.from(), date.to());
+            }
+            return new ReplyBy(date.phrase().day(), date.phrase().time(), date.firm());
+        });
+    }
+
+    /** The line in which a stretch says nothing any more. */
+    private String blank(int from, int to) {
+        return parts.masked().substring(0, from)
+                + ",".repeat(to - from)
+                + parts.masked().substring(to);
+    }
+
+    private Optional<Date> ofDigits() {
+        Matcher match = DIGITS.matcher(parts.line());
+        Optional<Date> best = Optional.empty();
+        while (match.find()) {
+            if (!parts.isFree(match.start(), match.end())) {
+                continue;
+            }
+            Optional<DatePhrase> read = TypedDate.read(match.group("date").replaceFirst("\\.$", ""), dates)
+                    .or(() -> TypedDate.read(match.group("date"), dates))
+                    .filter(phrase -> !phrase.day().isBefore(dates.today()));
+            String lead = match.group("lead") == null ? "" : match.group("lead").toLowerCase(Locale.ROOT);
+            boolean apart = parts.startsSegment(match.start()) || parts.endsSegment(match.end());
+            if (read.isEmpty() || (lead.isEmpty() && !apart)) {
+                continue;
+            }
+            int to = match.end();
+            Matcher hard = HARD.matcher(parts.line().substring(to));
+            boolean firm = hard.find();
+            to += firm ? hard.end() : 0;
+            int weight = STRONG.contains(lead) || firm ? 3 : 1;
+            DatePhrase phrase = lead.equals("before") ? read.get().before(dates) : read.get();
+            if (best.isEmpty() || weight >= best.get().weight()) {
+                best = Optional.of(new Date(phrase, match.start(), to, weight, firm));
+            }
+        }
+        return best;
+    }
+
+    private Optional<Date> date(Sentence sentence, DatePhrase phrase) {
+        LocalDate today = dates.today();
+        Span words = sentence.spanOf(phrase.fromInclusive(), phrase.toExclusive());
+        if (phrase.form() == Form.PAST
+                || phrase.day().isBefore(today)
+                || !parts.isFree(words.fromInclusive(), words.toExclusive())) {
+            return Optional.empty();
+        }
+        int lead = phrase.fromInclusive();
+        if (NAMING.contains(sentence.norm(lead - 1))) {
+            return Optional.empty();
+        }
+        boolean strong = false;
+        boolean before = false;
+        while (lead > 0
+                && LEADS.contains(sentence.norm(lead - 1))
+                && !sentence.at(lead).followsMark()) {
+            lead--;
+            strong |= STRONG.contains(sentence.norm(lead));
+            before |= sentence.norm(lead).equals("before");
+        }
+        int from = sentence.at(lead).span().fromInclusive();
+        int to = words.toExclusive();
+        Matcher hard = HARD.matcher(parts.line().substring(to));
+        boolean firm = hard.find()
+                || sentence.norm(lead).equals("no")
+                || sentence.norm(lead).equals("not")
+                || parts.line().substring(from, to).toLowerCase(Locale.ROOT).contains("deadline");
+        if (firm && hard.reset().find()) {
+            to += hard.end();
+        }
+        boolean alone = parts.startsSegment(from) && parts.endsSegment(to);
+        int weight = strong || firm ? 3 : alone ? 2 : parts.endsSegment(to) ? 1 : 0;
+        return Optional.of(new Date(before ? phrase.before(dates) : phrase, from, to, weight, firm));
+    }
+}
