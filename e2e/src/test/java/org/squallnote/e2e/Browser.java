@@ -176,6 +176,12 @@ final class Browser implements AutoCloseable {
                 .until(ignored -> condition.get());
     }
 
+    /** Turns to another window and brings it to the front: one that nobody sees draws nothing. */
+    void toWindow(String handle) {
+        driver.switchTo().window(handle);
+        driver.executeCdpCommand("Page.bringToFront", Map.of());
+    }
+
     /** Presses a key as somebody who types nowhere in particular. */
     void press(CharSequence key) {
         new Actions(driver).sendKeys(key).perform();

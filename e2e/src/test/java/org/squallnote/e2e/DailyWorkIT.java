@@ -154,24 +154,24 @@ class DailyWorkIT {
         browser.driver().switchTo().newWindow(WindowType.TAB);
         browser.open("/intake");
         String second = browser.driver().getWindowHandle();
-        browser.driver().switchTo().window(first);
+        browser.toWindow(first);
         long sent = System.nanoTime();
         office.quay().life().write("ruben", "Spreaders", "Could the small crane be free on Thursday?");
         browser.until(() -> listed().contains("Ruben Castile") ? true : null, "Ruben's message");
         System.out.printf("A message is on the screen %.1f s after it was sent%n", (System.nanoTime() - sent) / 1e9);
-        browser.driver().switchTo().window(second);
+        browser.toWindow(second);
         openMessage("Ruben Castile", "Could the small crane be free");
         browser.press("n");
-        browser.driver().switchTo().window(first);
+        browser.toWindow(first);
         browser.until(
                 () -> browser.all("[data-test=intake-list] [data-message]").stream()
                                 .noneMatch(row -> row.getText().contains("Could the small crane be free"))
                         ? true
                         : null,
                 "the message gone in the other tab");
-        browser.driver().switchTo().window(second);
+        browser.toWindow(second);
         browser.driver().close();
-        browser.driver().switchTo().window(first);
+        browser.toWindow(first);
     }
 
     @Test
