@@ -2339,6 +2339,8 @@ export interface components {
             reactions: string[];
             edited: boolean;
             removed: boolean;
+            /** Format: uuid */
+            answersId: string | null;
         };
         ThreadsView: {
             counts: {

@@ -7,6 +7,7 @@ import HandedOver from '@/message/HandedOver.vue'
 import HtmlBody from '@/message/HtmlBody.vue'
 import MessageText from '@/message/MessageText.vue'
 import ReadingLine from '@/message/ReadingLine.vue'
+import { saveFile } from '@/message/saveFile'
 import { fileSize } from '@/message/size'
 import SubjectText from '@/message/SubjectText.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
@@ -47,6 +48,12 @@ const silence = computed(() => {
   const minutes = line.silenceWorkingMinutes
   return minutes < 1 ? count : `${count}, silent for ${workingSpan(minutes)}`
 })
+/** Pictures of a chat come from its own homeserver and are shown at once; those of a mail when somebody opens them. */
+const pictures = computed(() =>
+  message.channel === 'CHAT'
+    ? message.files.filter((file) => file.viewable && file.type.startsWith('image/'))
+    : [],
+)
 const cc = computed(() => message.cc.map((party) => party.name || party.address).join(', '))
 const heading = computed(() => message.subject || message.room || 'Direct message')
 </script>
@@ -149,6 +156,15 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
           </details>
         </template>
       </template>
+      <img
+        v-for="picture in pictures"
+        :key="picture.index"
+        class="border-line mt-3 max-h-96 max-w-full rounded border"
+        :src="`/api/messages/${message.id}/files/${picture.index}?view=true`"
+        :alt="picture.name"
+        loading="lazy"
+        data-test="chat-picture"
+      />
       <ul v-if="message.files.length" class="mt-4 flex flex-wrap gap-2" aria-label="Files">
         <li v-for="file in message.files" :key="file.index" class="flex">
           <a
@@ -161,9 +177,19 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
             <Paperclip :size="15" aria-hidden="true" /><bdi>{{ file.name }}</bdi>
             <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
           </a>
+          <button
+            v-else-if="message.channel === 'CHAT'"
+            class="part"
+            type="button"
+            data-test="chat-file"
+            @click="void saveFile(`/api/messages/${message.id}/files/${file.index}`, file.name)"
+          >
+            <Paperclip :size="15" aria-hidden="true" /><bdi>{{ file.name }}</bdi>
+            <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
+          </button>
           <span v-else class="part"
             ><Paperclip :size="15" aria-hidden="true" />{{ file.name }}
-            <span class="text-ink-soft">in the chat</span></span
+            <span class="text-ink-soft">is not here</span></span
           >
         </li>
       </ul>

@@ -32,6 +32,13 @@ describe('the reading line', () => {
     expect(text).not.toContain('Thu 5 Mar')
   })
 
+  it('says of a failed delivery and of an invitation what waits, and not that nothing is asked', () => {
+    const bounce = open({ asksMe: false, nature: 'BOUNCE' }, { asksWhy: 'it was not delivered' })
+    expect(bounce.text()).toContain('Has to go another way, since it was not delivered')
+    expect(bounce.text()).not.toContain('nothing')
+    expect(open({ asksMe: false, nature: 'INVITATION' }).text()).toContain('Invites you')
+  })
+
   it('offers the opposite for this one and for its sender or list', async () => {
     const wrapper = open({ asksMe: false }, { list: true })
     expect(wrapper.text()).toContain('this list always asks')

@@ -13,8 +13,17 @@ const NATURE: Record<MessageView['nature'], string> = {
   BOUNCE: 'a failed delivery',
   BULK: 'automatic',
 }
-const found = computed(() => (message.asksMe ? 'Asks you' : 'Asks you nothing'))
+/** What waits for me without a question of a person's. */
+const WAITS: Partial<Record<MessageView['nature'], string>> = {
+  BOUNCE: 'Has to go another way',
+  INVITATION: 'Invites you',
+}
+const waits = computed(() => (message.asksMe ? undefined : WAITS[message.nature]))
+const found = computed(() => waits.value ?? (message.asksMe ? 'Asks you' : 'Asks you nothing'))
 const why = computed(() => {
+  if (waits.value) {
+    return message.nature === 'BOUNCE' ? 'it was not delivered' : ''
+  }
   const nature = NATURE[message.nature]
   const because = nature && !message.asksMe ? `${nature}: ${message.reading.natureWhy}` : ''
   return [message.reading.asksWhy, because].filter(Boolean).join('; ')
@@ -28,7 +37,7 @@ const always = computed(() => {
 <template>
   <p class="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1" data-test="reading">
     <span
-      ><b :class="message.asksMe ? 'text-kelp' : ''">{{ found }}</b
+      ><b :class="message.asksMe || waits ? 'text-kelp' : ''">{{ found }}</b
       ><template v-if="why">, since {{ why }}</template
       ><template v-if="message.asksMe && message.reading.replyByWhy">
         · by <span class="text-brass-ink">{{ message.reading.replyByWhy }}</span></template

@@ -29,6 +29,16 @@ function showPointed(): void {
 onMounted(showPointed)
 watch(() => pointed, showPointed)
 
+/** What a message replies to, where that is not the one right before it. */
+function repliesTo(message: ThreadMessage, place: number): ThreadMessage | undefined {
+  const answered = messages.find((each) => each.id === message.answersId)
+  return answered && answered !== messages[place - 1] ? answered : undefined
+}
+
+function writer(message: ThreadMessage): string {
+  return message.direction === 'OUTGOING' ? 'Me' : message.from.name || message.from.address
+}
+
 const NATURES: Record<string, string> = {
   AUTO_REPLY: 'automatic reply',
   BOUNCE: 'could not be delivered',
@@ -40,7 +50,7 @@ const NATURES: Record<string, string> = {
 <template>
   <ol ref="list" class="divide-line divide-y">
     <li
-      v-for="message in messages"
+      v-for="(message, place) in messages"
       :key="message.id"
       class="px-4 py-3"
       :class="message.id === pointed ? 'bg-brass-wash' : ''"
@@ -49,9 +59,7 @@ const NATURES: Record<string, string> = {
     >
       <p class="mb-1 flex flex-wrap items-baseline gap-x-2">
         <b :class="message.direction === 'OUTGOING' ? 'text-kelp' : ''"
-          ><bdi>{{
-            message.direction === 'OUTGOING' ? 'Me' : message.from.name || message.from.address
-          }}</bdi></b
+          ><bdi>{{ writer(message) }}</bdi></b
         >
         <span class="text-ink-soft text-sm"
           >{{ moment(message.sentAt)
@@ -70,6 +78,14 @@ const NATURES: Record<string, string> = {
         >
           Open message
         </RouterLink>
+      </p>
+      <p
+        v-if="repliesTo(message, place)"
+        class="text-ink-soft border-line-strong mb-1 truncate border-l-2 pl-2 text-sm"
+        data-test="replies-to"
+      >
+        replies to <bdi>{{ writer(repliesTo(message, place)!) }}</bdi>:
+        <bdi>{{ repliesTo(message, place)!.ownWords }}</bdi>
       </p>
       <p v-if="message.removed" class="text-ink-soft">Taken back by its writer.</p>
       <MessageText v-else :text="message.ownWords" />

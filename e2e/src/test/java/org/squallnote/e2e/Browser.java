@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Predicate;
 import java.util.function.Supplier;
 import org.openqa.selenium.By;
 import org.openqa.selenium.Dimension;
@@ -95,22 +94,20 @@ final class Browser implements AutoCloseable {
     }
 
     /** A row of a long list, of which only what is seen is drawn: scrolls until it is there. */
-    WebElement row(Predicate<WebElement> wanted, String what) {
+    WebElement row(String css) {
         return until(
                 () -> {
-                    for (WebElement row : all("[data-rows] [role=option] > *")) {
-                        if (wanted.test(row)) {
-                            js("arguments[0].scrollIntoView({block: 'center'})", row);
-                            return row;
-                        }
+                    List<WebElement> rows = all("[data-rows] " + css);
+                    if (!rows.isEmpty()) {
+                        js("arguments[0].scrollIntoView({block: 'center'})", rows.get(0));
+                        return rows.get(0);
                     }
-                    js(
-                            "const list = document.querySelector('[data-rows]'); if (!list) return; const to = list.scrollTop +"
-                                    + " list.clientHeight / 2; list.scrollTop = list.scrollTop + list.clientHeight + 1 >="
-                                    + " list.scrollHeight ? 0 : to");
+                    js("const list = document.querySelector('[data-rows]'); if (!list) return; const to ="
+                            + " list.scrollTop + list.clientHeight / 2; list.scrollTop = list.scrollTop +"
+                            + " list.clientHeight + 1 >= list.scrollHeight ? 0 : to");
                     return null;
                 },
-                what);
+                "a row " + css);
     }
 
     /** Clicks it; drawn anew in between, it is looked for again. */

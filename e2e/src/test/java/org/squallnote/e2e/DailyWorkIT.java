@@ -289,8 +289,8 @@ class DailyWorkIT {
     }
 
     private void openMessage(String from, String about) {
-        browser.row(row -> row.getText().startsWith(from) && row.getText().contains(about), "a message from " + from)
-                .click();
+        String saying = about.isEmpty() ? "" : "[title*='" + about + "']";
+        browser.row("[data-message][title^='" + from + "']" + saying).click();
         browser.until(() -> browser.textOf("article header").contains(from) ? true : null, "the message of " + from);
     }
 

@@ -50,7 +50,7 @@ class SittingIT {
 
     /** The row of the first message from somebody, in the middle of the list. */
     private WebElement scrolledTo(String from) {
-        return browser.row(row -> String.valueOf(row.getAttribute("title")).startsWith(from), "a row of " + from);
+        return browser.row("[data-message][title^='" + from + "']");
     }
 
     private void openFirst(String from) {

@@ -49,9 +49,9 @@ public record IntakeRow(
         return oneLine(!ask.isBlank() ? ask : subject.isBlank() ? beginning : subject);
     }
 
-    /** The subject where {@link #about} is something else; empty where it says all there is. */
+    /** The subject of a mail where {@link #about} is something else; empty where it says all there is. */
     public String subjectBeside() {
-        return ask.isBlank() ? "" : oneLine(subject);
+        return ask.isBlank() || channel == Channel.CHAT ? "" : oneLine(subject);
     }
 
     /**

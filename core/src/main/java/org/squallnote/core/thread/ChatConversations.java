@@ -5,17 +5,20 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
  * Cuts the messages of one room into conversations.
  *
- * <p>A message belongs to what it answers, by the thread or reply relation that the protocol carries.
- * Without one it goes on with the conversation that was last added to in the room, unless four quiet
- * hours have passed: then it starts a new one.
+ * <p>What belongs to a thread of the protocol, its root included, is a conversation of its own, apart from the room's
+ * other talk and however long it is quiet. Any other message belongs to what it replies to. Without a reply it goes on
+ * with the conversation that was last added to in the room, unless four quiet hours have passed: then it starts a new
+ * one.
  */
 public final class ChatConversations {
 
@@ -27,9 +30,10 @@ public final class ChatConversations {
      *
      * @param id the event id
      * @param sentAt the moment it was sent
-     * @param answers the event id of the thread root or of the message it replies to
+     * @param thread the event id of the root of the thread that it belongs to
+     * @param answers the event id of the message it replies to
      */
-    public record ChatMessage(String id, Instant sentAt, Optional<String> answers) {}
+    public record ChatMessage(String id, Instant sentAt, Optional<String> thread, Optional<String> answers) {}
 
     private ChatConversations() {}
 
@@ -42,19 +46,28 @@ public final class ChatConversations {
     public static List<List<String>> of(List<ChatMessage> messages) {
         List<ChatMessage> inOrder = new ArrayList<>(messages);
         inOrder.sort(Comparator.comparing(ChatMessage::sentAt).thenComparing(ChatMessage::id));
+        Set<String> roots = new HashSet<>();
+        inOrder.forEach(message -> message.thread().ifPresent(roots::add));
         List<List<String>> conversations = new ArrayList<>();
+        Map<String, List<String>> threads = new HashMap<>();
         Map<String, List<String>> conversationOf = new HashMap<>();
         List<String> running = null;
         Instant lastAt = Instant.MIN;
         for (ChatMessage message : inOrder) {
+            if (message.thread().isPresent() || roots.contains(message.id())) {
+                List<String> thread = threads.computeIfAbsent(
+                        message.thread().orElse(message.id()), root -> newConversation(conversations));
+                thread.add(message.id());
+                conversationOf.put(message.id(), thread);
+                continue;
+            }
             List<String> answered = message.answers().map(conversationOf::get).orElse(null);
             List<String> conversation = answered;
             if (conversation == null && running != null && !isQuiet(lastAt, message.sentAt())) {
                 conversation = running;
             }
             if (conversation == null) {
-                conversation = new ArrayList<>();
-                conversations.add(conversation);
+                conversation = newConversation(conversations);
             }
             conversation.add(message.id());
             conversationOf.put(message.id(), conversation);
@@ -62,6 +75,12 @@ public final class ChatConversations {
             lastAt = message.sentAt();
         }
         return conversations.stream().map(List::copyOf).toList();
+    }
+
+    private static List<String> newConversation(List<List<String>> conversations) {
+        List<String> conversation = new ArrayList<>();
+        conversations.add(conversation);
+        return conversation;
     }
 
     /** An answer to an older conversation does not draw the room's next plain message into it. */

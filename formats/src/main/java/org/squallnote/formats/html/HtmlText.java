@@ -27,6 +27,9 @@ public final class HtmlText {
     private static final Pattern QUOTE_NAME = Pattern.compile("(?i)quot|cite(?!-prefix)|forwarded|original-?message");
     private static final Pattern SIGNATURE_NAME = Pattern.compile("(?i)signature");
 
+    /** A link that only names a user or a room. */
+    private static final Pattern MENTION = Pattern.compile("(?i)^https?://matrix\\.to/#/");
+
     private static final int LONGEST_BEGINNING = 3_000;
     private static final int MOST_NODES_OF_A_BEGINNING = 300;
 
@@ -34,7 +37,32 @@ public final class HtmlText {
 
     /** The text of the body. */
     public static String of(String html) {
-        Document document = Jsoup.parse(html.length() > LONGEST_HTML ? html.substring(0, LONGEST_HTML) : html);
+        return of(parsed(html));
+    }
+
+    /**
+     * The text of a formatted chat message (Matrix client-server API, {@code org.matrix.custom.html}): without the
+     * message that it repeats, and with the addresses of links behind their words.
+     */
+    public static String ofChat(String html) {
+        Document document = parsed(html);
+        document.select("mx-reply").remove();
+        for (Element link : document.select("a[href]")) {
+            String address = link.attr("href").strip();
+            boolean shown = address.matches("(?i)https?://.{1,2000}")
+                    && !MENTION.matcher(address).find();
+            if (shown && !link.text().strip().equals(address)) {
+                link.appendText(" (" + address + ")");
+            }
+        }
+        return of(document);
+    }
+
+    private static Document parsed(String html) {
+        return Jsoup.parse(html.length() > LONGEST_HTML ? html.substring(0, LONGEST_HTML) : html);
+    }
+
+    private static String of(Document document) {
         document.select("script, style, head, title, [hidden]").remove();
         document.select("[style]").removeIf(HtmlText::removeIfHidden);
         Writer writer = new Writer(AnswersInColour.in(document.body()), around(document.select("blockquote")));

@@ -13,9 +13,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.ChatChange;
+import org.squallnote.core.message.ChatText;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Files;
@@ -167,6 +169,8 @@ public class ChatArrivals {
         messages.byIdentity(owner, identity(change.target())).ifPresent(message -> {
             if (change.removal()) {
                 messages.remove(owner, message);
+                messages.forgetChanges(owner, change.target());
+                rawMails.forget(owner, message.id());
             } else if (message.fromAddress().equals(change.sender().toLowerCase(Locale.ROOT))) {
                 messages.edit(owner, message.id(), change.body());
             }
@@ -209,7 +213,6 @@ public class ChatArrivals {
                 .filter(member -> !member.address().equals(sender))
                 .toList();
         boolean mine = sender.equals(source.address());
-        String beginning = event.text().replaceAll("\\s+", " ").strip();
         return new StoredMessage(
                 ids.next(),
                 owner,
@@ -221,7 +224,7 @@ public class ChatArrivals {
                 from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
                 from.address(),
                 new Recipients(others, List.of(), List.of(), List.of()),
-                beginning.length() > 120 ? beginning.substring(0, 119) + "…" : beginning,
+                ChatText.beginning(event.text()),
                 "",
                 event.sentAt(),
                 event.sentAt(),
@@ -236,7 +239,7 @@ public class ChatArrivals {
                 event.eventId(),
                 new Texts(event.threadRoot().map(List::of).orElse(List.of())),
                 event.roomId(),
-                event.threadRoot().or(event::answers).orElse(null),
+                event.answers().or(event::threadRoot).orElse(null),
                 MailThreads.UNTHREADED,
                 MailThreads.UNTHREADED,
                 Decision.NOT_ASKED,
@@ -269,7 +272,7 @@ public class ChatArrivals {
         addAnswered(owner, rows);
         List<ChatConversations.ChatMessage> chat = rows.values().stream()
                 .map(row -> new ChatConversations.ChatMessage(
-                        row.messageId(), row.sentAt(), Optional.ofNullable(row.answers())))
+                        row.messageId(), row.sentAt(), rootOf(row), Optional.ofNullable(row.answers())))
                 .toList();
         List<List<ThreadingRow>> conversations = ChatConversations.of(chat).stream()
                 .map(conversation -> conversation.stream().map(rows::get).toList())
@@ -277,14 +280,19 @@ public class ChatArrivals {
         return assignment.assign(owner, conversations, row -> row.threadId().equals(MailThreads.UNTHREADED));
     }
 
+    /** The root of the thread that a message of a room belongs to. */
+    private static Optional<String> rootOf(ThreadingRow row) {
+        return row.refs().list().stream().findFirst();
+    }
+
     /** Adds the messages outside of the window that are answered from within, with what they belong to. */
     private void addAnswered(UUID owner, Map<String, ThreadingRow> rows) {
         Set<UUID> threads = new HashSet<>();
         for (ThreadingRow row : List.copyOf(rows.values())) {
-            String answers = row.answers();
-            if (answers != null && !rows.containsKey(answers)) {
-                messages.byIdentity(owner, identity(answers)).ifPresent(message -> threads.add(message.threadId()));
-            }
+            Stream.concat(rootOf(row).stream(), Optional.ofNullable(row.answers()).stream())
+                    .filter(id -> !rows.containsKey(id))
+                    .forEach(id -> messages.byIdentity(owner, identity(id))
+                            .ifPresent(message -> threads.add(message.threadId())));
         }
         threads.remove(MailThreads.UNTHREADED);
         if (!threads.isEmpty()) {

@@ -61,6 +61,7 @@ class MessageController {
     private static final Set<String> HARMLESS =
             Set.of("image/png", "image/jpeg", "image/gif", "image/webp", "text/plain");
 
+    private final ChatFiles chatFiles;
     private final AccountReaders readers;
     private final Readings readings;
     private final Proposals proposals;
@@ -75,7 +76,9 @@ class MessageController {
             Proposals proposals,
             ReceivedHandOvers taking,
             Senders senders,
-            Messages messages) {
+            Messages messages,
+            ChatFiles chatFiles) {
+        this.chatFiles = chatFiles;
         this.messages = messages;
         this.readers = readers;
         this.readings = readings;
@@ -250,6 +253,15 @@ class MessageController {
         return contentId -> Optional.ofNullable(addresses.get(contentId));
     }
 
+    private InputStream content(StoredMessage message, int index) throws IOException {
+        if (message.channel() == Channel.CHAT) {
+            return chatFiles.open(message, messages.raw(message.owner(), message.id()));
+        }
+        return MailParser.attachment(messages.raw(message.owner(), message.id()), index)
+                .orElseThrow(() -> Refusal.invalid(
+                        "This file is damaged and cannot be opened. The message itself is kept as it came."));
+    }
+
     @GetMapping("/api/messages/{id}/files/{index}")
     ResponseEntity<Resource> file(
             @CurrentAccount SignedIn me,
@@ -261,9 +273,7 @@ class MessageController {
                 .filter(candidate -> candidate.index() == index)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("file"));
-        InputStream content = MailParser.attachment(messages.raw(me.accountId(), id), index)
-                .orElseThrow(() -> Refusal.invalid(
-                        "This file is damaged and cannot be opened. The message itself is kept as it came."));
+        InputStream content = content(messages.get(me.accountId(), id), index);
         boolean inline = view && HARMLESS.contains(file.type());
         return ResponseEntity.ok()
                 .header("Content-Security-Policy", "default-src 'none'; img-src 'self'; sandbox")

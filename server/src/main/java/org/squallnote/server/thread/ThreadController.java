@@ -1,9 +1,11 @@
 package org.squallnote.server.thread;
 
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -47,7 +49,8 @@ class ThreadController {
             List<String> files,
             List<String> reactions,
             boolean edited,
-            boolean removed) {}
+            boolean removed,
+            @Nullable UUID answersId) {}
 
     record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
 
@@ -63,14 +66,20 @@ class ThreadController {
     ThreadDetail one(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         StoredThread thread = threads.get(me.accountId(), id);
         Map<String, List<String>> reactions = pages.reactions(thread);
-        List<ThreadMessage> all = pages.messages(thread).stream()
-                .map(message -> message(message, reactions.getOrDefault(message.messageId(), List.of())))
+        List<StoredMessage> stored = pages.messages(thread);
+        Map<String, UUID> byMessageId = new HashMap<>();
+        stored.forEach(message -> byMessageId.put(message.messageId(), message.id()));
+        List<ThreadMessage> all = stored.stream()
+                .map(message -> message(
+                        message,
+                        reactions.getOrDefault(message.messageId(), List.of()),
+                        message.answers() == null ? null : byMessageId.get(message.answers())))
                 .toList();
         ThreadLines lines = pages.lines(me.accountId());
         return new ThreadDetail(pages.line(thread, lines), all, lines.now());
     }
 
-    private static ThreadMessage message(StoredMessage message, List<String> reactions) {
+    private static ThreadMessage message(StoredMessage message, List<String> reactions, @Nullable UUID answersId) {
         OwnWords words = OwnWords.of(message.body(), message.from().name());
         return new ThreadMessage(
                 message.id(),
@@ -83,7 +92,8 @@ class ThreadController {
                 message.files().list().stream().map(file -> file.name()).toList(),
                 reactions,
                 message.edited(),
-                message.removed());
+                message.removed(),
+                answersId);
     }
 
     @PostMapping("/api/threads/{id}/close")

@@ -25,6 +25,9 @@ public final class ChatClient {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     /** An answer larger than this is refused, in bytes. */
+    /** No more of a file is read, in bytes. */
+    public static final long LARGEST_FILE = 100L * 1024 * 1024;
+
     private static final int LARGEST_ANSWER = 64 * 1024 * 1024;
 
     private static final Duration PLAIN_TIMEOUT = Duration.ofSeconds(30);
@@ -129,6 +132,49 @@ public final class ChatClient {
                         PLAIN_TIMEOUT)
                 .path("event_id")
                 .asString("");
+    }
+
+    /**
+     * A file of the server's, through its authenticated media (Matrix 1.11), or the older way where that is unknown. It
+     * is read as it comes and never more than {@link #LARGEST_FILE} bytes of it; whoever asks closes it.
+     */
+    public InputStream media(MediaAddress address) throws ChatProblem {
+        String file = encode(address.server()) + "/" + encode(address.id());
+        try {
+            HttpResponse<InputStream> answer = open("/_matrix/client/v1/media/download/" + file);
+            if (answer.statusCode() == 404 || answer.statusCode() == 400) {
+                answer.body().close();
+                answer = open("/_matrix/media/v3/download/" + file);
+            }
+            if (answer.statusCode() != 200) {
+                try (InputStream in = answer.body()) {
+                    read(answer.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
+                }
+                throw new ChatProblem(
+                        ChatProblem.Kind.REFUSED,
+                        "The homeserver did not hand the file out (status " + answer.statusCode() + ").",
+                        Optional.empty());
+            }
+            return new CappedStream(answer.body(), LARGEST_FILE);
+        } catch (IOException e) {
+            throw new ChatProblem(
+                    ChatProblem.Kind.UNREACHABLE,
+                    "The homeserver does not answer: " + Reason.of(e) + ". Check the address and the network.",
+                    Optional.empty());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, "Interrupted.", Optional.empty());
+        }
+    }
+
+    private HttpResponse<InputStream> open(String path) throws IOException, InterruptedException {
+        reach.check(Objects.requireNonNullElse(URI.create(base).getHost(), ""));
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(base + path)).timeout(PLAIN_TIMEOUT);
+        if (!token.isEmpty()) {
+            request.header("Authorization", "Bearer " + token);
+        }
+        return http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
     }
 
     private JsonNode get(String path, Map<String, String> query, Duration timeout) throws ChatProblem {

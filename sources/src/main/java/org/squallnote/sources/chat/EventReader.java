@@ -33,6 +33,10 @@ final class EventReader {
                         "This message is encrypted and cannot be read here.",
                         content,
                         event));
+            case "m.sticker" ->
+                Optional.of(plain(id, roomId, sender, sentAt, ChatLine.sticker(content), content, event));
+            case "m.poll.start", "org.matrix.msc3381.poll.start" ->
+                Optional.of(plain(id, roomId, sender, sentAt, ChatLine.poll(content), content, event));
             case "m.reaction" -> reaction(id, roomId, sender, sentAt, content);
             case "m.room.redaction" ->
                 redacted(event).map(target -> new ChatEvent.Removal(id, roomId, sender, sentAt, target));
@@ -58,14 +62,11 @@ final class EventReader {
         }
         JsonNode relation = content.path("m.relates_to");
         if (relation.path("rel_type").asString("").equals("m.replace")) {
-            String body = content.path("m.new_content").path("body").asString("");
+            String text = ChatLine.text(content.path("m.new_content"), relation);
             return text(relation, "event_id")
-                    .map(target -> new ChatEvent.Edit(id, roomId, sender, sentAt, target, cut(body)));
+                    .map(target -> new ChatEvent.Edit(id, roomId, sender, sentAt, target, cut(text)));
         }
-        String body = content.path("body").asString("");
-        String type = content.path("msgtype").asString("");
-        String shown = type.equals("m.emote") ? "* " + body : body;
-        return Optional.of(plain(id, roomId, sender, sentAt, withoutFallback(shown, relation), content, event));
+        return Optional.of(plain(id, roomId, sender, sentAt, ChatLine.text(content, relation), content, event));
     }
 
     private static ChatEvent.Message plain(
@@ -113,15 +114,6 @@ final class EventReader {
         return text(relation, "event_id")
                 .map(target -> new ChatEvent.Reaction(
                         id, roomId, sender, sentAt, target, key.length() > 60 ? key.substring(0, 60) : key));
-    }
-
-    /** Older clients repeat the answered message as lines that start with {@code >} before a blank line. */
-    private static String withoutFallback(String body, JsonNode relation) {
-        if (!relation.has("m.in_reply_to") || !body.startsWith("> ")) {
-            return body;
-        }
-        int end = body.indexOf("\n\n");
-        return end < 0 ? body : body.substring(end + 2);
     }
 
     private static Optional<String> text(JsonNode node, String field) {

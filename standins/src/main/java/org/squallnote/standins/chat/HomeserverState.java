@@ -36,6 +36,7 @@ public final class HomeserverState {
     private final Map<String, Long> accountDataAt = new HashMap<>();
     private final Map<String, ObjectNode> filters = new HashMap<>();
     private final Map<String, String> readMarkers = new HashMap<>();
+    private final Map<String, MediaFile> media = new HashMap<>();
     private final List<Consumer<Sent>> listeners = new CopyOnWriteArrayList<>();
 
     HomeserverState(String serverName, Clock clock) {
@@ -275,6 +276,20 @@ public final class HomeserverState {
 
     synchronized void setReadMarker(String userId, String roomId, String eventId) {
         readMarkers.put(userId + " " + roomId, eventId);
+    }
+
+    /** A file that was uploaded. */
+    record MediaFile(String type, byte[] bytes) {}
+
+    /** Keeps a file; answers its address. */
+    public synchronized String addMedia(String type, byte[] bytes) {
+        String id = UUID.randomUUID().toString().replace("-", "");
+        media.put(id, new MediaFile(type, bytes));
+        return "mxc://" + serverName + "/" + id;
+    }
+
+    synchronized Optional<MediaFile> media(String id) {
+        return Optional.ofNullable(media.get(id));
     }
 
     /** The event up to which a user has read a room. */

@@ -25,10 +25,12 @@ final class Requests implements HttpHandler {
 
     private final HomeserverState state;
     private final SyncAnswer sync;
+    private final Media media;
 
     Requests(HomeserverState state) {
         this.state = state;
         this.sync = new SyncAnswer(state);
+        this.media = new Media(state);
     }
 
     /** A request in parts; the path without {@code /_matrix/client/}, split and decoded. */
@@ -73,6 +75,10 @@ final class Requests implements HttpHandler {
                 return;
             }
             try {
+                if (Media.concerns(exchange)) {
+                    media.handle(exchange);
+                    return;
+                }
                 write(exchange, 200, answer(read(exchange)));
             } catch (MatrixError e) {
                 write(
@@ -94,7 +100,7 @@ final class Requests implements HttpHandler {
         headers.set("Access-Control-Allow-Headers", "X-Requested-With, Content-Type, Authorization");
     }
 
-    private static void write(HttpExchange exchange, int status, JsonNode answer) throws IOException {
+    static void write(HttpExchange exchange, int status, JsonNode answer) throws IOException {
         byte[] bytes = HomeserverState.JSON.writeValueAsBytes(answer);
         exchange.getResponseHeaders().set("Content-Type", "application/json");
         exchange.sendResponseHeaders(status, bytes.length);

@@ -135,7 +135,10 @@ public final class MerrowQuay {
             inOrder.add(() -> {
                 String react = line.options().get("react");
                 if (react == null) {
-                    last[0] = chat.addEvent(roomId, sender, "m.room.message", text(calendar.said(line.text(), at)), at);
+                    String said = calendar.said(line.text(), at);
+                    String photo = line.options().get("photo");
+                    last[0] = chat.addEvent(
+                            roomId, sender, "m.room.message", photo == null ? text(said) : photo(photo, said), at);
                 } else {
                     ObjectNode content = JSON.createObjectNode();
                     content.putObject("m.relates_to")
@@ -147,6 +150,18 @@ public final class MerrowQuay {
             });
             moments.add(at);
         }
+    }
+
+    /** A picture with what is said about it. */
+    private ObjectNode photo(String name, String caption) {
+        byte[] picture = Photo.png();
+        ObjectNode content = JSON.createObjectNode()
+                .put("msgtype", "m.image")
+                .put("body", caption)
+                .put("filename", name)
+                .put("url", chat.addMedia("image/png", picture));
+        content.putObject("info").put("mimetype", "image/png").put("size", picture.length);
+        return content;
     }
 
     /** A text message; names and {@code @room} in it become mentions. */

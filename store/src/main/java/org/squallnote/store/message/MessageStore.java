@@ -15,7 +15,9 @@ import org.squallnote.core.intake.IntakeCount;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.ChatChange;
+import org.squallnote.core.message.ChatText;
 import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.Files;
 import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
@@ -107,7 +109,15 @@ public interface MessageStore {
     int putOff(@Param("owner") UUID owner, @Param("id") UUID id, @Param("until") @Nullable LocalDate until);
 
     /** The new text of a chat message whose writer changed it. */
-    int edit(@Param("owner") UUID owner, @Param("id") UUID id, @Param("body") String body);
+    default int edit(UUID owner, UUID id, String body) {
+        return editTo(owner, id, body, ChatText.beginning(body));
+    }
+
+    int editTo(
+            @Param("owner") UUID owner,
+            @Param("id") UUID id,
+            @Param("body") String body,
+            @Param("subject") String subject);
 
     /** What was found in a message, as far as lists show it. */
     default int found(UUID owner, UUID id, ReadingSummary found) {
@@ -133,12 +143,16 @@ public interface MessageStore {
     /** Incoming messages from an address or list that no correction of their own holds for; at most the newest. */
     List<UUID> fromParty(@Param("owner") UUID owner, @Param("party") String party, @Param("most") int most);
 
-    /** Empties a message whose writer took it back; it asks nothing any more. */
+    /** Empties a message whose writer took it back: nothing of its text stays, and it asks nothing any more. */
     default int remove(UUID owner, StoredMessage message) {
-        return removeInto(owner, message.id(), Heap.of(message.nature(), false));
+        return removeInto(owner, message.id(), Heap.of(message.nature(), false), new Files(List.of()));
     }
 
-    int removeInto(@Param("owner") UUID owner, @Param("id") UUID id, @Param("heap") Heap heap);
+    int removeInto(
+            @Param("owner") UUID owner, @Param("id") UUID id, @Param("heap") Heap heap, @Param("files") Files files);
+
+    /** Takes the texts out of the changes to a chat event; that there were some stays. */
+    int forgetChanges(@Param("owner") UUID owner, @Param("target") String target);
 
     /** Undecided messages of a heap that are not put off beyond today; those wanted first come first. */
     List<IntakeRow> intakeByWanted(

@@ -25,6 +25,10 @@ public interface RawMailStore {
     void insertContent(
             @Param("owner") UUID owner, @Param("id") UUID id, @Param("sha256") String sha256, @Param("size") long size);
 
+    int deleteRaw(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    int deleteContent(@Param("owner") UUID owner, @Param("id") UUID id);
+
     /** Of all accounts: which files are in use. */
     List<String> contents();
 }

@@ -40,6 +40,12 @@ public final class RawMails {
         }
     }
 
+    /** Forgets the bytes of a message that its writer took back; a file goes when no message refers to it any more. */
+    public void forget(UUID owner, UUID id) {
+        rows.deleteRaw(owner, id);
+        rows.deleteContent(owner, id);
+    }
+
     private RawMail inFile(byte[] bytes) {
         try (MailSpool.Writing writing = files.begin()) {
             writing.write(bytes, 0, bytes.length);

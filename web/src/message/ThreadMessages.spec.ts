@@ -1,0 +1,51 @@
+import { mount, RouterLinkStub } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { ThreadMessage } from '@/api/client'
+import ThreadMessages from '@/message/ThreadMessages.vue'
+
+function message(id: string, changed: Partial<ThreadMessage> = {}): ThreadMessage {
+  return {
+    id,
+    direction: 'INCOMING',
+    nature: 'PERSON',
+    from: { name: `Writer ${id}`, address: `${id}@x.example` },
+    sentAt: '2026-03-02T09:00:00Z',
+    ownWords: `Words of ${id}`,
+    hasMore: false,
+    files: [],
+    reactions: [],
+    edited: false,
+    removed: false,
+    answersId: null,
+    ...changed,
+  }
+}
+
+function shown(messages: ThreadMessage[]): string[] {
+  const page = mount(ThreadMessages, {
+    props: { messages },
+    global: { stubs: { RouterLink: RouterLinkStub } },
+  })
+  return page.findAll('[data-test=replies-to]').map((each) => each.text())
+}
+
+describe('the messages of a thread', () => {
+  it('say what they reply to, unless it stands right before them', () => {
+    const asks = message('a')
+    const other = message('b', { direction: 'OUTGOING' })
+    expect(shown([asks, other, message('c', { answersId: 'a' })])).toEqual([
+      'replies to Writer a: Words of a',
+    ])
+    expect(shown([asks, other, message('c', { answersId: 'b' })])).toEqual([])
+    expect(shown([asks, message('c', { answersId: 'elsewhere' })])).toEqual([])
+  })
+
+  it('show nothing of what was taken back', () => {
+    const page = mount(ThreadMessages, {
+      props: { messages: [message('a', { removed: true })] },
+      global: { stubs: { RouterLink: RouterLinkStub } },
+    })
+    expect(page.text()).toContain('Taken back by its writer.')
+    expect(page.text()).not.toContain('Words of a')
+  })
+})

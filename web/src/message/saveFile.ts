@@ -1,0 +1,25 @@
+import { Problem } from '@/api/client'
+import { showProblem } from '@/api/toasts'
+
+/** Saves a file that comes from elsewhere and may not be there; says why where it cannot. */
+export async function saveFile(address: string, name: string): Promise<void> {
+  try {
+    const answer = await fetch(address)
+    if (!answer.ok) {
+      const problem = (await answer.json().catch(() => ({}))) as { detail?: string }
+      throw new Problem(answer.status, problem.detail ?? 'The file could not be fetched.')
+    }
+    const url = URL.createObjectURL(await answer.blob())
+    const link = document.createElement('a')
+    link.href = url
+    link.download = name
+    link.click()
+    URL.revokeObjectURL(url)
+  } catch (problem) {
+    showProblem(
+      problem instanceof Problem
+        ? problem
+        : new Error('The file could not be fetched: the application does not answer. Try again.'),
+    )
+  }
+}
