@@ -35,7 +35,6 @@ public final class Bench {
     private static final int ROUNDS = 3;
     private static final int SEVERAL = 500;
     private static final int STORE = 100_000;
-    private static final int UNDECIDED = 5_000;
 
     private final HttpClient client = HttpClient.newHttpClient();
     private final ConfigurableApplicationContext application;
@@ -121,11 +120,6 @@ public final class Bench {
         say("Import of %d messages: %.0f s", STORE, seconds(() -> importInto(account, mails)));
         Files.delete(mails);
         JdbcTemplate jdbc = jdbc();
-        jdbc.update("update message set decision = 'NOTHING' where owner = ?", account.id());
-        jdbc.update(
-                "update message set decision = 'UNDECIDED' where id in (select id from message where owner = ?"
-                        + " and direction = 'INCOMING' order by identity fetch first " + UNDECIDED + " rows only)",
-                account.id());
         say(
                 "In the store: %d messages, %d undecided, %d threads",
                 count(jdbc, "select count(*) from message where owner = ?", account.id()),
