@@ -32,7 +32,7 @@ const DECIDED: Record<MessageView['decision'], string> = {
 
 <template>
   <div class="flex flex-wrap items-center gap-x-1.5 gap-y-2" role="group" aria-label="Decision">
-    <div class="grid grow grid-cols-2 gap-2 sm:flex sm:grow-0 sm:gap-1.5">
+    <div class="grid grow grid-cols-3 gap-2 sm:flex sm:grow-0 sm:gap-1.5">
       <button :class="MAIN" type="button" data-test="decide-answer" @click="emit('answer')">
         {{ message.direction === 'OUTGOING' ? 'Write again' : 'Answer' }}
         <KeyHint group="Intake" does="Answer" or="A" />

@@ -62,6 +62,7 @@ class AccessibilityIT {
         "/intake, [data-test=pick] > [data-test=several-follow-up] > [data-test=several-sentence]",
         "/follow-ups, [data-test=follow-up]",
         "/follow-ups, [data-follow-up] > [data-test=snapshot]",
+        "/changes, [data-test=change]",
         "/threads, [data-test=threads]",
         "/threads, [data-row='0'] > [data-test=thread-message]",
         "/settings/sources, [data-test=source]",
@@ -90,6 +91,7 @@ class AccessibilityIT {
     @CsvSource({
         "/intake, [data-test=intake-list]",
         "/follow-ups, [data-test=follow-up]",
+        "/changes, [data-test=change]",
         "/threads, [data-test=threads]",
         "/settings/recipes, [data-test=recipe-new]",
         "/settings/keys, [data-test=key-row]"

@@ -159,6 +159,24 @@ class WaysIT {
     }
 
     @Test
+    void whatOneRoomSaidIsDecidedAsOneAndTakenBackAmongTheDaysChanges() {
+        browser.open("/intake");
+        browser.row("[data-message]:has([data-test=unfold])").click();
+        assertThat(browser.textOf("[data-test=several]")).contains("messages", "decided as one");
+        browser.press(Keys.ARROW_RIGHT);
+        browser.untilGone("[data-test=several]");
+        browser.press(Keys.ARROW_LEFT);
+        browser.find("[data-test=several]");
+        browser.press("n");
+        browser.untilText("Nothing to do: ");
+        browser.open("/changes");
+        browser.untilText("What I did today");
+        browser.click("[data-test=change] button");
+        browser.untilText("taken back");
+        browser.untilText("Undone: Nothing to do");
+    }
+
+    @Test
     void linesAreCapturedFromAnywhereOneAfterTheOther() {
         browser.open("/threads");
         browser.find("[data-row]");
