@@ -12,7 +12,11 @@ import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.ReplyBy;
 
-/** What the list of Intake shows of a message, without its body. */
+/**
+ * What the list of Intake shows of a message, without its body.
+ *
+ * @param beginning of the body; empty where there is an ask or a subject, since long texts lie apart and cost time
+ */
 public record IntakeRow(
         UUID id,
         UUID threadId,
