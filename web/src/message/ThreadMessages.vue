@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Paperclip } from '@lucide/vue'
-import { nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import type { ThreadMessage } from '@/api/client'
 import MessageText from '@/message/MessageText.vue'
 import { moment } from '@/ui/time'
@@ -29,9 +29,11 @@ function showPointed(): void {
 onMounted(showPointed)
 watch(() => pointed, showPointed)
 
+const byId = computed(() => new Map(messages.map((message) => [message.id, message])))
+
 /** What a message replies to, where that is not the one right before it. */
 function repliesTo(message: ThreadMessage, place: number): ThreadMessage | undefined {
-  const answered = messages.find((each) => each.id === message.answersId)
+  const answered = message.answersId ? byId.value.get(message.answersId) : undefined
   return answered && answered !== messages[place - 1] ? answered : undefined
 }
 
