@@ -198,6 +198,36 @@ class ChatArrivalsTest extends ServerTest {
     }
 
     @Test
+    void aFileThatCannotBeOpenedSaysWhy() {
+        arrive(
+                withFile("$1", "{\"content\":{\"body\":\"plan.pdf\",\"file\":{\"url\":\"mxc://x/1\"}}}"),
+                withFile("$2", "{\"content\":{\"body\":\"plan.pdf\",\"url\":\"https://x.example/plan\"}}"));
+        assertThat(refusal("$1")).contains("encrypted and cannot be opened here");
+        assertThat(refusal("$2")).contains("names no file");
+    }
+
+    private String refusal(String event) {
+        return get(me, "/api/messages/" + messageOf(event) + "/files/0")
+                .path("detail")
+                .asString("");
+    }
+
+    private static ChatEvent.Message withFile(String id, String raw) {
+        return new ChatEvent.Message(
+                id,
+                ROOM,
+                BO,
+                NINE,
+                "plan.pdf",
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.of(new ChatEvent.ChatFile("plan.pdf", "application/pdf", 9)),
+                raw);
+    }
+
+    @Test
     void aReplySaysWhatItRepliesTo() {
         arrive(
                 says("$a", BO, 0, "Which crane?"),

@@ -255,7 +255,7 @@ class MessageController {
 
     private InputStream content(StoredMessage message, int index) throws IOException {
         if (message.channel() == Channel.CHAT) {
-            return chatFiles.open(message, messages.raw(message.owner(), message.id()));
+            return chatFiles.open(message, messages.event(message.owner(), message.id()));
         }
         return MailParser.attachment(messages.raw(message.owner(), message.id()), index)
                 .orElseThrow(() -> Refusal.invalid(

@@ -61,6 +61,11 @@ class Messages {
         return rawMails.of(owner, id).orElseThrow(() -> Refusal.notFound("message"));
     }
 
+    /** A chat event as it came, refused where there is none. */
+    RawMail event(UUID owner, UUID id) {
+        return rawMails.of(owner, id).orElseThrow(() -> Refusal.notFound("message"));
+    }
+
     /**
      * What lies around a message.
      *
