@@ -183,7 +183,6 @@ export function usePreferences() {
   })
 }
 
-/** Those who have written lately, the most recent first. */
 /** The others of this installation. */
 export function useColleagues() {
   return useQuery({
@@ -192,6 +191,7 @@ export function useColleagues() {
   })
 }
 
+/** Those who have written lately, the most recent first. */
 export function useWriters() {
   return useQuery({
     queryKey: ['writers'],

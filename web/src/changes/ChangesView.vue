@@ -30,7 +30,6 @@ async function takeBack(commandId: string): Promise<void> {
   if (reason) {
     reasons.set(commandId, reason)
   }
-  await changes.refetch()
 }
 
 function go(days: number): void {

@@ -17,7 +17,10 @@ export default defineView({
     FOLLOW_UPS: ['changes'],
     THREADS: ['changes'],
     CATEGORIES: ['changes'],
+    SOURCES: ['changes'],
     OUTBOX: ['changes'],
+    READING: ['changes'],
+    SETTINGS: ['changes'],
   },
   uses: [],
 })

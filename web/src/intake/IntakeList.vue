@@ -8,9 +8,8 @@ import { FAR_ENOUGH, useSwipedRow } from '@/intake/useSwipedRow'
 import RowList from '@/ui/RowList.vue'
 import { day, moment, replyBy, replyByShort, workingSpan, workingSpanInWords } from '@/ui/time'
 
-const { heaps, counts, current, picked, putOff } = defineProps<{
+const { heaps, current, picked, putOff } = defineProps<{
   heaps: readonly HeapRows[]
-  counts: Readonly<Partial<Record<string, number>>>
   current: string | undefined
   picked: ReadonlySet<string>
   putOff: readonly IntakeLine[]
@@ -18,6 +17,8 @@ const { heaps, counts, current, picked, putOff } = defineProps<{
 const emit = defineEmits<{
   open: [id: string]
   pick: [ids: string[], how: 'one' | 'range']
+  /** Everything of a heap is picked. */
+  pickAll: [ids: string[]]
   unfold: [line: IntakeLine]
   /** A finger moved a row to a side. */
   swiped: [key: string, side: 'left' | 'right']
@@ -89,11 +90,11 @@ const pickedRows = computed(
       :picked="pickedRows"
       @choose="(row, event) => click(event, row)"
       @go="(key) => emit('open', key)"
-      @all="(keys) => emit('pick', keys, 'range')"
+      @all="(rows) => emit('pickAll', rows.flatMap(idsOf))"
     >
       <template #heading="{ group }">
         <span class="font-semibold">{{ group.title }}</span>
-        <span class="text-ink-soft">{{ counts[group.heap] ?? group.lines }}</span>
+        <span class="text-ink-soft">{{ group.count }}</span>
       </template>
       <template #row="{ row, current: open }">
         <div

@@ -9,12 +9,12 @@ import {
   fetchMessage,
   queryClient,
   useCategories,
+  useColleagues,
   useIntake,
   useMessage,
   useSources,
   useWriters,
 } from '@/api/queries'
-import { colleagues } from '@/intake/colleagues'
 import DecideMessage from '@/intake/DecideMessage.vue'
 import DropTargets from '@/intake/DropTargets.vue'
 import EmptyIntake from '@/intake/EmptyIntake.vue'
@@ -25,6 +25,7 @@ import Progress from '@/intake/Progress.vue'
 import BulkBar from '@/intake/BulkBar.vue'
 import BulkSummary from '@/intake/BulkSummary.vue'
 import { noteDecided } from '@/intake/sitting'
+import { nearest, takersOf } from '@/intake/takers'
 import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
 import view from '@/intake/view'
@@ -39,6 +40,8 @@ const intake = useIntake()
 const categories = useCategories()
 const sources = useSources()
 const writers = useWriters()
+const colleagues = useColleagues()
+const mine = computed(() => (sources.data.value ?? []).map((source) => source.address))
 const wide = useMediaQuery('(min-width: 768px)')
 const mode = ref<DecideMode>('decide')
 const left = ref(new Set<string>())
@@ -311,12 +314,12 @@ useKeys(view.name, [
           v-if="lines.length > 0 || intake.data.value?.putOff.length"
           class="min-h-0 flex-1"
           :heaps="heaps"
-          :counts="intake.data.value?.counts ?? {}"
           :current="row?.key"
           :picked="picks.ids"
           :put-off="intake.data.value?.putOff ?? []"
           @open="open"
           @pick="pick"
+          @pick-all="pickAll"
           @unfold="toggleFold"
           @swiped="swipe"
           @drag="drag"
@@ -337,10 +340,7 @@ useKeys(view.name, [
         :categories="categories.data.value ?? []"
         :choices="intake.data.value?.quickChoices ?? []"
         :people="
-          colleagues(
-            writers.data.value ?? [],
-            (sources.data.value ?? []).map((source) => source.address),
-          )
+          nearest(takersOf(colleagues.data.value ?? [], writers.data.value ?? [], mine), mine)
         "
         @drop="dropOn"
       />

@@ -58,10 +58,12 @@ describe('the rows of Intake', () => {
       ASKS_YOU: 9,
       TO_READ: 3,
     })
-    expect(heaps.map((heap) => [heap.key, heap.lines, heap.rows.length, heap.end])).toEqual([
-      ['ASKS_YOU', 1, 1, true],
-      ['TO_READ', 3, 1, false],
-      ['AUTOMATIC', 0, 0, true],
+    expect(
+      heaps.map((heap) => [heap.key, heap.lines, heap.count, heap.rows.length, heap.end]),
+    ).toEqual([
+      ['ASKS_YOU', 1, 9, 1, true],
+      ['TO_READ', 3, 3, 1, false],
+      ['AUTOMATIC', 0, 0, 0, true],
     ])
   })
 })

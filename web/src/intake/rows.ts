@@ -88,7 +88,10 @@ export function rowsOf(
 export interface HeapRows extends RowGroup<Row> {
   readonly heap: Heap
   readonly empty: string
+  /** How many of its messages are in the list. */
   readonly lines: number
+  /** How many there are in all. */
+  readonly count: number
 }
 
 /** The heaps of Intake with their rows. */
@@ -100,6 +103,7 @@ export function heapsOf(
 ): HeapRows[] {
   return HEAPS.map(({ heap, title, empty }) => {
     const own = lines.filter((line) => line.heap === heap)
+    const count = counts[heap] ?? own.length
     return {
       key: heap,
       heap,
@@ -107,7 +111,8 @@ export function heapsOf(
       empty,
       lines: own.length,
       rows: rowsOf(own, unfolded, heights),
-      end: own.length === 0 || (counts[heap] ?? 0) > own.length,
+      count,
+      end: own.length === 0 || count > own.length,
     }
   })
 }

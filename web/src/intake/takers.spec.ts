@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { found, takersOf, whyNot } from '@/intake/takers'
+import { found, nearest, takersOf, whyNot } from '@/intake/takers'
 
 const colleagues = [
   { name: 'Gus Ferrant', signIn: 'gferrant', addresses: ['gus@quay.example', 'yard@quay.example'] },
@@ -30,6 +30,13 @@ describe('those to whom something can be handed over', () => {
     }
     expect(found(takers, 'tilda@brandt.example')[0]?.name).toBe('Tilda Brandt')
     expect(found(takers, 'nobody')).toEqual([])
+  })
+
+  it('are dragged to when they are near and have a mailbox', () => {
+    expect(nearest(takers, ['ines@quay.example'])).toEqual([
+      { name: 'Gus Ferrant', address: 'gus@quay.example' },
+      { name: 'Bo Lindgren', address: 'bo@quay.example' },
+    ])
   })
 
   it('say why they cannot be given anything', () => {

@@ -1,6 +1,7 @@
 import type { Colleague, Person } from '@/api/client'
 
-const MOST = 4
+const MOST_FOUND = 4
+const MOST_NEAREST = 6
 
 /** Somebody to whom something can be handed over, with every name that finds them. */
 export interface Taker {
@@ -47,7 +48,17 @@ export function found(takers: readonly Taker[], typed: string): Taker[] {
   const partly = takers.filter(
     (taker) => !exact.includes(taker) && names(taker).some((name) => name.includes(letters)),
   )
-  return [...exact, ...partly].slice(0, MOST)
+  return [...exact, ...partly].slice(0, MOST_FOUND)
+}
+
+/** Colleagues, and those of my own mail domains: to whom something can be dragged. */
+export function nearest(takers: readonly Taker[], mine: readonly string[]): Person[] {
+  const domains = new Set(mine.map((address) => address.split('@')[1]))
+  return takers
+    .filter((taker) => taker.lacks === '')
+    .filter((taker) => taker.also.length > 0 || domains.has(taker.address.split('@')[1]))
+    .slice(0, MOST_NEAREST)
+    .map(({ name, address }) => ({ name, address }))
 }
 
 /** Why what was typed leads to nobody. */

@@ -14,7 +14,10 @@ export async function saveFile(address: string, name: string): Promise<void> {
     link.href = url
     link.download = name
     link.click()
-    URL.revokeObjectURL(url)
+    // The browser reads it after the click has returned.
+    setTimeout(() => {
+      URL.revokeObjectURL(url)
+    }, 10_000)
   } catch (problem) {
     showProblem(
       problem instanceof Problem

@@ -24,7 +24,7 @@ const emit = defineEmits<{
   /** A key leads to another row; arrows and letters are the view's own. */
   go: [key: string]
   /** Everything of the group that holds the current row is wanted. */
-  all: [keys: string[]]
+  all: [rows: T[]]
 }>()
 defineSlots<{
   heading(props: { group: G }): unknown
@@ -124,7 +124,7 @@ function key(event: KeyboardEvent): void {
   if ((event.ctrlKey || event.metaKey) && event.key === 'a' && picked) {
     event.preventDefault()
     const group = groups.find((each) => each.rows.some((row) => row.key === current)) ?? groups[0]
-    emit('all', group?.rows.map((row) => row.key) ?? [])
+    emit('all', [...(group?.rows ?? [])])
     return
   }
   if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) {

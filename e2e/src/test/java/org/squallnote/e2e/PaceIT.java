@@ -15,7 +15,7 @@ import org.squallnote.standins.scenario.AppSetUp;
 /** How quickly Intake is decided with a store as it is after some years; the figures are printed, no time is a test. */
 class PaceIT {
 
-    private static final int OLD = 3_000;
+    private static final int OLD = 5_000;
     private static final int TO_DECIDE = 100;
     private static final int MOST_MILLISECONDS = 50;
 

@@ -87,9 +87,9 @@ final class ReplyByPart {
 
     /** The line in which a stretch says nothing any more. */
     private String blank(int from, int to) {
-        return parts.masked().substring(0, from)
-                + ",".repeat(to - from)
-                + parts.masked().substring(to);
+        return new StringBuilder(parts.masked())
+                .replace(from, to, ",".repeat(to - from))
+                .toString();
     }
 
     private Optional<Date> ofDigits() {

@@ -269,11 +269,12 @@ class MessageController {
             @PathVariable int index,
             @RequestParam(defaultValue = "false") boolean view)
             throws IOException {
-        Files.StoredFile file = messages.get(me.accountId(), id).files().list().stream()
+        StoredMessage message = messages.get(me.accountId(), id);
+        Files.StoredFile file = message.files().list().stream()
                 .filter(candidate -> candidate.index() == index)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("file"));
-        InputStream content = content(messages.get(me.accountId(), id), index);
+        InputStream content = content(message, index);
         boolean inline = view && HARMLESS.contains(file.type());
         return ResponseEntity.ok()
                 .header("Content-Security-Policy", "default-src 'none'; img-src 'self'; sandbox")

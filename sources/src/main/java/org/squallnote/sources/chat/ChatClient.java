@@ -140,41 +140,24 @@ public final class ChatClient {
      */
     public InputStream media(MediaAddress address) throws ChatProblem {
         String file = encode(address.server()) + "/" + encode(address.id());
-        try {
-            HttpResponse<InputStream> answer = open("/_matrix/client/v1/media/download/" + file);
+        return exchange(request("/_matrix/client/v1/media/download/" + file, PLAIN_TIMEOUT), answer -> {
             if (answer.statusCode() == 404 || answer.statusCode() == 400) {
                 answer.body().close();
-                answer = open("/_matrix/media/v3/download/" + file);
+                return exchange(request("/_matrix/media/v3/download/" + file, PLAIN_TIMEOUT), ChatClient::fileOf);
             }
-            if (answer.statusCode() != 200) {
-                try (InputStream in = answer.body()) {
-                    read(answer.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
-                }
-                throw new ChatProblem(
-                        ChatProblem.Kind.REFUSED,
-                        "The homeserver did not hand the file out (status " + answer.statusCode() + ").",
-                        Optional.empty());
-            }
-            return new CappedStream(answer.body(), LARGEST_FILE);
-        } catch (IOException e) {
-            throw new ChatProblem(
-                    ChatProblem.Kind.UNREACHABLE,
-                    "The homeserver does not answer: " + Reason.of(e) + ". Check the address and the network.",
-                    Optional.empty());
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, "Interrupted.", Optional.empty());
-        }
+            return fileOf(answer);
+        });
     }
 
-    private HttpResponse<InputStream> open(String path) throws IOException, InterruptedException {
-        reach.check(Objects.requireNonNullElse(URI.create(base).getHost(), ""));
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(base + path)).timeout(PLAIN_TIMEOUT);
-        if (!token.isEmpty()) {
-            request.header("Authorization", "Bearer " + token);
+    private static InputStream fileOf(HttpResponse<InputStream> answer) throws IOException, ChatProblem {
+        if (answer.statusCode() == 200) {
+            return new CappedStream(answer.body(), LARGEST_FILE);
         }
-        return http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
+        read(answer);
+        throw new ChatProblem(
+                ChatProblem.Kind.REFUSED,
+                "The homeserver did not hand the file out (status " + answer.statusCode() + ").",
+                Optional.empty());
     }
 
     private JsonNode get(String path, Map<String, String> query, Duration timeout) throws ChatProblem {
@@ -184,17 +167,13 @@ public final class ChatClient {
     private JsonNode send(
             String method, String path, Map<String, String> query, @Nullable JsonNode body, Duration timeout)
             throws ChatProblem {
-        StringBuilder address = new StringBuilder(base).append(path);
+        StringBuilder address = new StringBuilder(path);
         char separator = '?';
         for (Map.Entry<String, String> parameter : query.entrySet()) {
             address.append(separator).append(parameter.getKey()).append('=').append(encode(parameter.getValue()));
             separator = '&';
         }
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(address.toString())).timeout(timeout);
-        if (!token.isEmpty()) {
-            request.header("Authorization", "Bearer " + token);
-        }
+        HttpRequest.Builder request = request(address.toString(), timeout);
         if (body != null) {
             request.header("Content-Type", "application/json");
         }
@@ -203,12 +182,25 @@ public final class ChatClient {
                 body == null
                         ? HttpRequest.BodyPublishers.noBody()
                         : HttpRequest.BodyPublishers.ofString(body.toString()));
+        return exchange(request, ChatClient::read);
+    }
+
+    /** A request that says who asks. */
+    private HttpRequest.Builder request(String path, Duration timeout) {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(base + path)).timeout(timeout);
+        return token.isEmpty() ? request : request.header("Authorization", "Bearer " + token);
+    }
+
+    /** What is made of an answer. */
+    private interface Use<T> {
+        T of(HttpResponse<InputStream> answer) throws IOException, ChatProblem;
+    }
+
+    private <T> T exchange(HttpRequest.Builder request, Use<T> use) throws ChatProblem {
         try {
             reach.check(Objects.requireNonNullElse(URI.create(base).getHost(), ""));
-            HttpResponse<InputStream> response = http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
-            try (InputStream in = response.body()) {
-                return read(response.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
-            }
+            return use.of(http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream()));
         } catch (Reach.OutOfReachException e) {
             throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, String.valueOf(e.getMessage()), Optional.empty());
         } catch (IOException e) {
@@ -219,6 +211,12 @@ public final class ChatClient {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new ChatProblem(ChatProblem.Kind.UNREACHABLE, "Interrupted.", Optional.empty());
+        }
+    }
+
+    private static JsonNode read(HttpResponse<InputStream> answer) throws IOException, ChatProblem {
+        try (InputStream in = answer.body()) {
+            return read(answer.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
         }
     }
 
