@@ -83,12 +83,20 @@ function toggleFold(line: IntakeLine): void {
   setFolded(line, unfolded.value.has(foldOf(line)))
 }
 
-/** A fold is decided as one only while the message that is shown stands for it: nothing new goes with it unseen. */
+/**
+ * A fold is decided as one while it is what was looked at: a message that has come to it since, or one of it that was
+ * led to, unfolds it.
+ */
 watch(
-  () => fold.value !== undefined && fold.value.key !== selected.value,
-  (within) => {
-    if (within && fold.value) {
-      setFolded(fold.value.first, false)
+  [fold, selected],
+  ([now, id], [before]) => {
+    const grown =
+      before !== undefined &&
+      now !== undefined &&
+      foldOf(before.first) === foldOf(now.first) &&
+      now.lines.some((line) => !before.lines.some((each) => each.id === line.id))
+    if (now && (grown || now.key !== id)) {
+      setFolded(now.first, false)
     }
   },
   { immediate: true },
@@ -236,12 +244,11 @@ useKeys(view.name, [
   {
     ...KEYS.fold,
     run: () => {
-      if (row.value) {
-        const first = rows.value.find(
-          (each) => row.value && foldOf(each.first) === foldOf(row.value.first),
-        )
-        setFolded(row.value.first, true)
-        open(first?.key)
+      const unfoldedRow = row.value
+      if (unfoldedRow) {
+        const name = foldOf(unfoldedRow.first)
+        setFolded(unfoldedRow.first, true)
+        open(lines.value.find((line) => foldOf(line) === name)?.id)
       }
     },
     when: () => row.value?.kind === 'line' && row.value.unfolded,
@@ -361,7 +368,7 @@ useKeys(view.name, [
         <Loading v-else />
       </div>
       <div
-        v-if="message.data.value || pickedLines.length"
+        v-if="message.data.value || several.length"
         class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
       >
         <BulkBar
