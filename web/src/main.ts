@@ -13,3 +13,6 @@ VIEWS.forEach((view) => {
   listen(view.listens)
 })
 createApp(App).use(router).use(VueQueryPlugin, { queryClient }).mount('#app')
+
+// Behind the first picture: few pages need these, and their list is long.
+void import('@/ui/scripts.css')
