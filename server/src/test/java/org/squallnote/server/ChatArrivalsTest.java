@@ -239,4 +239,18 @@ class ChatArrivalsTest extends ServerTest {
         assertThat(messages.path(2).path("answersId").asString("")).isEqualTo(messageOf("$a"));
         assertThat(messages.path(1).path("answersId").isNull()).isTrue();
     }
+
+    @Test
+    void aNoticeIsAPersonsWhereThatPersonTalksToo() {
+        arrive(says("$1", TILDA, 0, "Ines, could you send the plan by Friday?", null, null, true));
+        assertThat(asks("$1")).isFalse();
+        arrive(
+                says("$2", BO, 1, "The tide is high."),
+                says("$3", BO, 2, "Ines, could you send the plan by Friday?", null, null, true));
+        assertThat(asks("$3")).isTrue();
+    }
+
+    private boolean asks(String event) {
+        return get(me, "/api/messages/" + messageOf(event)).path("asksMe").asBoolean();
+    }
 }

@@ -23,6 +23,12 @@ public record DateContext(LocalDateTime sentAt, WorkingTime workingTime, boolean
         return sentAt.toLocalDate();
     }
 
+    /** The last working day up to a day; the day itself where that is over: "before Monday", said on a Saturday. */
+    public LocalDate lastDayUpTo(LocalDate day) {
+        LocalDate working = workingTime.onOrBefore(day);
+        return working.isBefore(today()) && !day.isBefore(today()) ? day : working;
+    }
+
     /** When work starts that day; on a day off, when it would. */
     LocalTime startOf(LocalDate day) {
         return hoursNear(day).fromInclusive();

@@ -70,6 +70,6 @@ public record DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Opti
             first = start.isAfter(context.today()) ? start.minusDays(1) : day;
         }
         return new DatePhrase(
-                fromInclusive, toExclusive, context.workingTime().onOrBefore(first), Optional.empty(), form);
+                fromInclusive, toExclusive, context.lastDayUpTo(first), Optional.empty(), form);
     }
 }

@@ -185,7 +185,7 @@ final class Deadlines {
         return named.time().isPresent()
                 ? named
                 : new Deadline(
-                        context.workingTime().onOrBefore(named.day().minusDays(1)),
+                        context.lastDayUpTo(named.day().minusDays(1)),
                         named.time(),
                         named.firm(),
                         named.words(),

@@ -377,7 +377,7 @@ final class Vocatives {
                 && people.at(sentence, at).isSomebody();
     }
 
-    /** Somebody called between commas: "could you, Tom, check …". */
+    /** Somebody called between commas: "could you, Tom, check …", "The plan is not here, Tom, do you have it?". */
     Call between(Sentence sentence) {
         for (int at = 1; at < sentence.size() - 1; at++) {
             if (sentence.at(at).before() == ',') {
@@ -385,12 +385,16 @@ final class Vocatives {
                 if (found.isSomebody()
                         && found.toExclusive() < sentence.size()
                         && sentence.at(found.toExclusive()).before() == ','
-                        && sentence.norm(at - 1).equals("you")) {
+                        && (sentence.norm(at - 1).equals("you") || asksYou(sentence, found.toExclusive()))) {
                     return new Call(Addressees.of(found.addresses()), found.toExclusive());
                 }
             }
         }
         return Call.NONE;
+    }
+
+    private static boolean asksYou(Sentence sentence, int at) {
+        return isQuestionStart(sentence, at) && sentence.norm(at + 1).equals("you");
     }
 
     /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */

@@ -145,6 +145,14 @@ class DatePhrasesTest {
     }
 
     @Test
+    void beforeADayIsTheDayBeforeWhereNoWorkingDayIsLeft() {
+        LocalDateTime saturday = LocalDateTime.parse("2026-03-14T11:00");
+        assertThat(read("before Monday", saturday, false)).isEqualTo("2026-03-15");
+        assertThat(read("before Tuesday", saturday, false)).isEqualTo("2026-03-16");
+        assertThat(read("before tomorrow", TUESDAY, false)).isEqualTo("2026-03-10");
+    }
+
+    @Test
     void holidaysMoveTheEndOfTheWeek() {
         WorkingTime goodFridayOff = OFFICE.withHolidays(
                 day -> day.toString().equals("2026-04-03") ? Optional.of("Good Friday") : Optional.empty());

@@ -220,7 +220,7 @@ public class ChatArrivals {
                 Channel.CHAT,
                 identity(event.eventId()),
                 mine ? Direction.OUTGOING : Direction.INCOMING,
-                event.automatic() ? Nature.BULK : Nature.PERSON,
+                mine || isPersons(owner, event) ? Nature.PERSON : Nature.BULK,
                 from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
                 from.address(),
                 new Recipients(others, List.of(), List.of(), List.of()),
@@ -254,6 +254,11 @@ public class ChatArrivals {
                 false,
                 false,
                 0);
+    }
+
+    /** Programs write notices, but some people do too: whoever has talked otherwise is one. */
+    private boolean isPersons(UUID owner, ChatEvent.Message event) {
+        return !event.notice() || messages.hasTalked(owner, event.sender().toLowerCase(Locale.ROOT));
     }
 
     /** Cuts the room into conversations again around the new messages. */

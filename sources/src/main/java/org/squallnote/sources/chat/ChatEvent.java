@@ -23,7 +23,7 @@ public sealed interface ChatEvent {
      * A message ({@code m.room.message}, or an encrypted one that cannot be read).
      *
      * @param text its plain text
-     * @param automatic whether a program wrote it ({@code m.notice})
+     * @param notice whether it is an {@code m.notice}, which is what programs write, and seldom a person
      * @param answers the message it replies to
      * @param threadRoot the root of the protocol's thread it belongs to
      * @param mentions user ids it mentions, {@code @room} for everybody
@@ -36,7 +36,7 @@ public sealed interface ChatEvent {
             String sender,
             Instant sentAt,
             String text,
-            boolean automatic,
+            boolean notice,
             Optional<String> answers,
             Optional<String> threadRoot,
             List<String> mentions,

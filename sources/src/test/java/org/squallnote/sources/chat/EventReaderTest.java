@@ -49,7 +49,7 @@ class EventReaderTest {
                 "{\"msgtype\":\"m.notice\",\"body\":\"x\",\"m.relates_to\":{\"rel_type\":\"m.thread\",\"event_id\":\"$root\",\"is_falling_back\":true,\"m.in_reply_to\":{\"event_id\":\"$last\"}}}");
         assertThat(inThread.answers()).isEmpty();
         assertThat(inThread.threadRoot()).contains("$root");
-        assertThat(inThread.automatic()).isTrue();
+        assertThat(inThread.notice()).isTrue();
     }
 
     @Test

@@ -247,6 +247,9 @@ public interface MessageStore {
     boolean hasEarlierFrom(
             @Param("owner") UUID owner, @Param("address") String address, @Param("before") Instant before);
 
+    /** Whether a person has written in chat from that address. */
+    boolean hasTalked(@Param("owner") UUID owner, @Param("address") String address);
+
     /** The names of those who write from addresses that match a pattern; at most a thousand. */
     List<String> namesAt(@Param("owner") UUID owner, @Param("pattern") String pattern);
 
