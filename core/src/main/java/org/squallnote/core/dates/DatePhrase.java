@@ -69,7 +69,6 @@ public record DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Opti
             LocalDate start = day.with(java.time.temporal.TemporalAdjusters.previousOrSame(java.time.DayOfWeek.MONDAY));
             first = start.isAfter(context.today()) ? start.minusDays(1) : day;
         }
-        return new DatePhrase(
-                fromInclusive, toExclusive, context.lastDayUpTo(first), Optional.empty(), form);
+        return new DatePhrase(fromInclusive, toExclusive, context.lastDayUpTo(first), Optional.empty(), form);
     }
 }
