@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.squallnote.sources.Backoff;
+import org.squallnote.sources.Ending;
 import org.squallnote.sources.Reason;
 import org.squallnote.sources.SyncStatus;
 import tools.jackson.databind.JsonNode;
@@ -39,6 +40,9 @@ public final class ChatSync implements AutoCloseable {
         void signedOut();
     }
 
+    /** How long an end waits for what is being written. */
+    private static final Duration PATIENCE = Duration.ofSeconds(3);
+
     private final SignIn signIn;
     private final Supplier<String> me;
     private final Instant since;
@@ -46,6 +50,12 @@ public final class ChatSync implements AutoCloseable {
     private final SyncStatus status;
     private volatile boolean stopped;
     private volatile @Nullable Thread thread;
+    private @Nullable Thread waiting;
+
+    /** What only waits for the homeserver. */
+    private interface Wait<T> {
+        T end() throws ChatProblem;
+    }
 
     /**
      * Prepares the engine.
@@ -71,10 +81,39 @@ public final class ChatSync implements AutoCloseable {
 
     @Override
     public void close() {
-        stopped = true;
+        synchronized (this) {
+            stopped = true;
+            if (waiting != null) {
+                waiting.interrupt();
+            }
+        }
         Thread worker = thread;
         if (worker != null) {
-            worker.interrupt();
+            Ending.await(List.of(worker), PATIENCE);
+        }
+    }
+
+    /** Whether the thread is over. */
+    boolean hasEnded() {
+        Thread worker = thread;
+        return worker == null || !worker.isAlive();
+    }
+
+    /** Only what waits here is interrupted: a thread that is interrupted while it writes closes the database. */
+    private <T> T awaited(Wait<T> call) throws ChatProblem {
+        synchronized (this) {
+            waiting = Thread.currentThread();
+            if (stopped) {
+                waiting.interrupt();
+            }
+        }
+        try {
+            return call.end();
+        } finally {
+            synchronized (this) {
+                waiting = null;
+                Thread.interrupted();
+            }
         }
     }
 
@@ -95,6 +134,9 @@ public final class ChatSync implements AutoCloseable {
                 }
                 pause(e.retryAfter().orElseGet(backoff::next));
             } catch (RuntimeException e) {
+                if (stopped) {
+                    return;
+                }
                 LOG.warn("Reading a chat account failed", e);
                 status.trouble("Something went wrong here: " + Reason.of(e));
                 pause(backoff.next());
@@ -108,7 +150,7 @@ public final class ChatSync implements AutoCloseable {
         while (!stopped) {
             Optional<String> token = journal.syncToken();
             boolean behind = token.isEmpty() || !journal.gaps().isEmpty();
-            takeIn(client.sync(token, FILTER, behind ? Duration.ZERO : LONG_POLL), token, rooms);
+            takeIn(awaited(() -> client.sync(token, FILTER, behind ? Duration.ZERO : LONG_POLL)), token, rooms);
             backoff.reset();
             if (closeGaps(client) || !live) {
                 status.live();
@@ -161,7 +203,7 @@ public final class ChatSync implements AutoCloseable {
     }
 
     private void readPage(ChatClient client, Gap gap) throws ChatProblem {
-        JsonNode page = client.messagesBefore(gap.roomId(), gap.token(), PAGE);
+        JsonNode page = awaited(() -> client.messagesBefore(gap.roomId(), gap.token(), PAGE));
         List<ChatEvent> events = new ArrayList<>();
         boolean reachedStart = page.path("chunk").isEmpty();
         for (JsonNode event : page.path("chunk")) {
@@ -179,9 +221,18 @@ public final class ChatSync implements AutoCloseable {
 
     private void pause(Duration duration) {
         try {
+            awaited(() -> sleep(duration));
+        } catch (ChatProblem e) {
+            throw new IllegalStateException("Nothing was asked", e);
+        }
+    }
+
+    private static boolean sleep(Duration duration) {
+        try {
             Thread.sleep(duration.toMillis());
+            return true;
         } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+            return false;
         }
     }
 }

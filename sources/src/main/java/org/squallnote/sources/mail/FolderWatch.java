@@ -141,6 +141,9 @@ final class FolderWatch implements Runnable {
                     pause(backoff.next());
                 }
             } catch (RuntimeException e) {
+                if (stopped) {
+                    return;
+                }
                 LOG.warn("Reading {} failed", folderName, e);
                 listener.trouble(folderName, new MessagingException(Reason.of(e), e));
                 pause(backoff.next());

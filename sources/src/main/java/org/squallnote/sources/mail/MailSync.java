@@ -1,19 +1,26 @@
 package org.squallnote.sources.mail;
 
 import jakarta.mail.MessagingException;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
+import org.squallnote.sources.Ending;
 import org.squallnote.sources.SyncStatus;
 
 /** Keeps a mail account in step, one watch for each folder. */
 public final class MailSync implements AutoCloseable {
 
+    /** How long an end waits for what is being written. */
+    private static final Duration PATIENCE = Duration.ofSeconds(3);
+
     private final List<FolderWatch> watches = new ArrayList<>();
+    private final List<Thread> threads = new CopyOnWriteArrayList<>();
     private final ScheduledExecutorService timer;
 
     /**
@@ -40,7 +47,9 @@ public final class MailSync implements AutoCloseable {
     /** Starts reading in the background. */
     public void start() {
         for (FolderWatch watch : watches) {
-            daemon(watch, "mail-watch").start();
+            Thread thread = daemon(watch, "mail-watch");
+            threads.add(thread);
+            thread.start();
         }
     }
 
@@ -48,6 +57,7 @@ public final class MailSync implements AutoCloseable {
     public void close() {
         watches.forEach(FolderWatch::stop);
         timer.shutdownNow();
+        Ending.await(threads, PATIENCE);
     }
 
     private static Thread daemon(Runnable work, String name) {

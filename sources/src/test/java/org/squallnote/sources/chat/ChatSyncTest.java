@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
@@ -81,6 +82,29 @@ class ChatSyncTest {
             sync.start();
             until(() -> journal.messages.size() == 201);
         }
+    }
+
+    @Test
+    void whatIsBeingWrittenIsNotInterruptedByTheEnd() throws Exception {
+        say("fresh", Instant.now());
+        AtomicBoolean interrupted = new AtomicBoolean();
+        ChatSync sync = sync(client());
+        journal.beforeWrite = () -> {
+            sync.close();
+            interrupted.set(Thread.interrupted());
+        };
+        sync.start();
+        until(() -> journal.texts().contains("fresh"));
+        assertThat(interrupted).isFalse();
+    }
+
+    @Test
+    void anEndDoesNotWaitForTheHomeserver() throws Exception {
+        ChatSync sync = sync(client());
+        sync.start();
+        until(() -> journal.live);
+        sync.close();
+        assertThat(sync.hasEnded()).isTrue();
     }
 
     @Test
@@ -196,6 +220,7 @@ class ChatSyncTest {
         private final List<ChatEvent> others = Collections.synchronizedList(new ArrayList<>());
         private List<Gap> gaps = List.of();
         private Optional<String> token = Optional.empty();
+        private volatile Runnable beforeWrite = () -> {};
         private volatile boolean live;
         private volatile int pages;
         private volatile int doubled;
@@ -222,6 +247,7 @@ class ChatSyncTest {
 
         @Override
         public synchronized void saveSync(List<RoomView> changed, List<ChatEvent> events, List<Gap> more, String next) {
+            beforeWrite.run();
             changed.forEach(view -> rooms.put(view.roomId(), view));
             events.forEach(this::take);
             gaps = Stream.concat(gaps.stream(), more.stream()).toList();
