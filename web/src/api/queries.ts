@@ -127,6 +127,16 @@ export function useSources() {
   return useQuery({ queryKey: ['sources'], queryFn: () => unwrap(client.GET('/api/sources')) })
 }
 
+/** The rooms of a chat account, asked for once somebody wants to see them. */
+export function useRooms(sourceId: string, wanted: MaybeRefOrGetter<boolean>) {
+  return useQuery({
+    queryKey: ['sources', 'rooms', sourceId],
+    queryFn: () =>
+      unwrap(client.GET('/api/sources/{id}/rooms', { params: { path: { id: sourceId } } })),
+    enabled: computed(() => toValue(wanted)),
+  })
+}
+
 /** Rules about single senders and lists. */
 export function usePartyRules() {
   return useQuery({

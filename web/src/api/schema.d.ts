@@ -660,6 +660,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/reactions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["react"];
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/recipes": {
         parameters: {
             query?: never;
@@ -686,6 +702,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["replyDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/room-invitation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1300,6 +1332,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources/{id}/rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rooms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/{id}/rooms/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads": {
         parameters: {
             query?: never;
@@ -1561,6 +1625,8 @@ export interface components {
             name: string;
             /** Format: int32 */
             daysBack: number;
+            /** @enum {string} */
+            archiveRule: "AT_ONCE" | "WHEN_ENDED" | "NEVER";
         };
         ChatForm: {
             name: string;
@@ -1570,6 +1636,8 @@ export interface components {
             accessToken: string;
             /** Format: int32 */
             daysBack: number;
+            /** @enum {string} */
+            archiveRule: "AT_ONCE" | "WHEN_ENDED" | "NEVER";
         };
         ChatTestResult: {
             passed: boolean;
@@ -1985,6 +2053,7 @@ export interface components {
             draft: components["schemas"]["DraftView"] | null;
             draftFiles: components["schemas"]["DraftFileView"][];
             handOver: components["schemas"]["HandOverView"] | null;
+            roomInvitation: boolean;
         };
         NewAccount: {
             signIn: string;
@@ -2014,7 +2083,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             /** @enum {string} */
-            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT";
+            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "SEND_CHAT_FILE" | "REACT" | "UNREACT" | "READ_UP_TO" | "JOIN_ROOM" | "LEAVE_ROOM" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT";
             /** @enum {string} */
             state: "WAITING" | "UNDER_WAY" | "DONE" | "FAILED" | "UNCERTAIN" | "CANCELLED";
             /** Format: uuid */
@@ -2126,6 +2195,9 @@ export interface components {
             /** Format: date */
             day: string;
         };
+        ReactionRequest: {
+            sign: string;
+        };
         ReadingProgress: {
             /** Format: int32 */
             done: number;
@@ -2172,6 +2244,13 @@ export interface components {
             added: number;
             /** Format: int32 */
             known: number;
+        };
+        RoomView: {
+            id: string;
+            name: string;
+            direct: boolean;
+            /** Format: int32 */
+            people: number;
         };
         RuleChange: {
             party: string;
@@ -2225,6 +2304,11 @@ export interface components {
             /** @enum {string} */
             state: "FIRST_VISIT" | "SIGNED_OUT" | "CODE_NEEDED" | "RECOVERY_CODE_NEEDED" | "SIGNED_IN";
             account: components["schemas"]["AccountView"] | null;
+        };
+        Sign: {
+            sign: string;
+            by: string[];
+            mine: boolean;
         };
         SignInRequest: {
             signIn: string;
@@ -2336,9 +2420,10 @@ export interface components {
             ownWords: string;
             hasMore: boolean;
             files: string[];
-            reactions: string[];
+            reactions: components["schemas"]["Sign"][];
             edited: boolean;
             removed: boolean;
+            canReact: boolean;
             /** Format: uuid */
             answersId: string | null;
         };
@@ -3564,6 +3649,62 @@ export interface operations {
             };
         };
     };
+    react: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReactionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query: {
+                sign: string;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     plans: {
         parameters: {
             query?: never;
@@ -3590,6 +3731,33 @@ export interface operations {
         parameters: {
             query: {
                 days: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    answer_1: {
+        parameters: {
+            query: {
+                accept: boolean;
             };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
@@ -4767,6 +4935,55 @@ export interface operations {
         parameters: {
             query: {
                 version: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    rooms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomView"][];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query: {
+                room: string;
             };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */

@@ -31,6 +31,12 @@ const stuck = computed(() =>
 const TRIED: Record<OutboxLine['kind'], string> = {
   SEND_MAIL: '',
   SEND_CHAT: '',
+  SEND_CHAT_FILE: '',
+  REACT: 'Reacting',
+  UNREACT: 'Taking a reaction back',
+  READ_UP_TO: 'Moving the read marker on',
+  JOIN_ROOM: 'Entering the room',
+  LEAVE_ROOM: 'Leaving the room',
   APPEND_SENT: 'Putting it among the sent mail',
   ARCHIVE: 'Archiving',
   UNARCHIVE: 'Bringing back from the archive',

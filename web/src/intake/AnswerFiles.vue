@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import { Paperclip, X } from '@lucide/vue'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { client, newId, unwrap, type MessageView } from '@/api/client'
 import { fileSize } from '@/message/size'
 
 /** The files that an answer will carry; they are kept with the draft as soon as they are chosen. */
 const { message } = defineProps<{ message: MessageView }>()
+const emit = defineEmits<{ count: [files: number] }>()
 const MOST_BYTES = 10_000_000
 const files = ref([...message.draftFiles])
 const problem = ref('')
 const busy = ref(0)
+watch(files, (now) => {
+  emit('count', now.length)
+})
 
 async function add(chosen: FileList | null): Promise<void> {
   for (const file of chosen ?? []) {

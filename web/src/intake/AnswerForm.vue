@@ -6,6 +6,7 @@ import { useSession } from '@/api/queries'
 import AnswerFiles from '@/intake/AnswerFiles.vue'
 import { draftSaver, EMPTY_DRAFT, keepLocally, localDraft } from '@/intake/draft'
 import { askOf, elapsed, fieldsOf, filled, withQuote } from '@/intake/fields'
+import { useMentions } from '@/intake/mentions'
 import PhrasePicker from '@/intake/PhrasePicker.vue'
 import { vFocus } from '@/ui/focus'
 
@@ -38,6 +39,17 @@ const ask = askOf(message)
 const quoted = ref(message.channel === 'MAIL' && ask !== '')
 const field = useTemplateRef<HTMLTextAreaElement>('field')
 const saver = draftSaver(message.id)
+const mentions = useMentions(
+  text,
+  field,
+  message.channel === 'CHAT' ? [message.from, ...message.to] : [],
+)
+const { offered, marked } = mentions
+const fileCount = ref(message.draftFiles.length)
+/** In a chat a file alone is an answer. */
+const sayable = computed(
+  () => text.value.trim() !== '' || (message.channel === 'CHAT' && fileCount.value > 0),
+)
 const others = computed(() => message.to.length + message.cc.length > 1)
 const recipient = computed(() => message.from.name || message.from.address)
 const begun = Date.now()
@@ -76,7 +88,7 @@ function addresses(typed: string): string[] {
 }
 
 function send(): void {
-  if (text.value.trim() !== '') {
+  if (sayable.value) {
     saver.stop()
     keepLocally(message.id, draft.value)
     emit('send', {
@@ -85,6 +97,15 @@ function send(): void {
       cc: addresses(cc.value),
       bcc: addresses(bcc.value),
     })
+  }
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+    event.preventDefault()
+    send()
+  } else {
+    mentions.onKey(event)
   }
 }
 </script>
@@ -126,9 +147,31 @@ function send(): void {
       class="field h-32 resize-y p-2 text-[15px] leading-relaxed"
       maxlength="199000"
       :aria-label="`Answer to ${recipient}`"
-      @keydown.ctrl.enter.prevent="send"
-      @keydown.meta.enter.prevent="send"
+      @input="mentions.look"
+      @click="mentions.look"
+      @keydown="onKey"
     />
+    <ul
+      v-if="offered.length"
+      class="border-line bg-surface rounded border"
+      role="listbox"
+      aria-label="People of this room"
+      data-test="mentions"
+    >
+      <li
+        v-for="(person, place) in offered"
+        :key="person.address"
+        role="option"
+        :aria-selected="place === marked"
+        class="flex h-9 cursor-pointer items-center gap-2 px-2"
+        :class="place === marked ? 'bg-kelp-wash' : ''"
+        @mousedown.prevent="void mentions.take(person)"
+      >
+        <bdi>{{ person.name || person.address }}</bdi>
+        <bdi class="text-ink-soft truncate text-sm">{{ person.address }}</bdi>
+        <span v-if="place === marked" class="key ml-auto">Enter</span>
+      </li>
+    </ul>
     <div v-if="copies" class="grid gap-2 sm:grid-cols-2">
       <label
         >Cc
@@ -141,7 +184,7 @@ function send(): void {
     </div>
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
       <PhrasePicker @take="(phrase) => void take(phrase)" />
-      <AnswerFiles v-if="message.channel === 'MAIL'" :message="message" />
+      <AnswerFiles :message="message" @count="(count) => (fileCount = count)" />
       <label v-if="message.channel === 'MAIL' && others" class="flex items-center gap-1.5">
         <input v-model="toAll" type="checkbox" /> to all who got it
       </label>
@@ -159,7 +202,7 @@ function send(): void {
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Later <span class="key">Esc</span>
         </button>
-        <button class="btn btn-main" type="submit" :disabled="text.trim() === ''" data-test="send">
+        <button class="btn btn-main" type="submit" :disabled="!sayable" data-test="send">
           Send <span class="key">Ctrl Enter</span>
         </button>
       </span>

@@ -10,6 +10,8 @@ import ReadingLine from '@/message/ReadingLine.vue'
 import { saveFile } from '@/message/saveFile'
 import { fileSize } from '@/message/size'
 import SubjectText from '@/message/SubjectText.vue'
+import RoomInvitation from '@/message/RoomInvitation.vue'
+import Signs from '@/message/Signs.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import { moment, replyBy, workingSpan } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
@@ -32,6 +34,7 @@ const later = computed(() => {
   const all = thread.data.value?.messages ?? []
   return all.slice(all.findIndex((each) => each.id === message.id) + 1)
 })
+const itself = computed(() => thread.data.value?.messages.find((each) => each.id === message.id))
 const addressed = computed(() => {
   if (message.channel === 'CHAT') {
     return message.to.length > 1 ? `in ${message.room ?? 'a room'}` : 'direct message'
@@ -99,6 +102,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
       <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
         {{ notice }}
       </p>
+      <RoomInvitation v-if="message.roomInvitation" :message="message" />
       <HandedOver v-if="message.handOver" :message="message" :hand-over="message.handOver" />
       <p v-if="message.followUps.length" class="mt-2 flex flex-wrap gap-2">
         <RouterLink
@@ -165,6 +169,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         loading="lazy"
         data-test="chat-picture"
       />
+      <Signs v-if="itself && message.channel === 'CHAT'" class="mt-2" :message="itself" />
       <ul v-if="message.files.length" class="mt-4 flex flex-wrap gap-2" aria-label="Files">
         <li v-for="file in message.files" :key="file.index" class="flex">
           <a

@@ -14,6 +14,7 @@ function message(id: string, changed: Partial<ThreadMessage> = {}): ThreadMessag
     hasMore: false,
     files: [],
     reactions: [],
+    canReact: false,
     edited: false,
     removed: false,
     answersId: null,

@@ -3,6 +3,7 @@ import { Paperclip } from '@lucide/vue'
 import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import type { ThreadMessage } from '@/api/client'
 import MessageText from '@/message/MessageText.vue'
+import Signs from '@/message/Signs.vue'
 import { moment } from '@/ui/time'
 
 /** The messages of a thread in the order sent; one of them can be pointed at. */
@@ -94,7 +95,7 @@ const NATURES: Record<string, string> = {
       <p v-if="message.files.length" class="text-ink-soft mt-1 flex items-center gap-1">
         <Paperclip :size="14" aria-hidden="true" /> {{ message.files.join(', ') }}
       </p>
-      <p v-if="message.reactions.length" class="mt-1">{{ message.reactions.join(' ') }}</p>
+      <Signs :message="message" />
     </li>
   </ol>
 </template>

@@ -2,6 +2,7 @@
 import { reactive, ref } from 'vue'
 import { client, newId, unwrap, type SourceView, type ProbeStep } from '@/api/client'
 import { run } from '@/api/commands'
+import { READ_MARKER_RULES } from '@/settings/readMarker'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
@@ -15,6 +16,7 @@ const form = reactive({
   password: '',
   accessToken: '',
   daysBack: source?.daysBack ?? 90,
+  archiveRule: source?.archiveRule ?? ('NEVER' as const),
 })
 const steps = ref<readonly ProbeStep[]>([])
 const errors = useFieldErrors()
@@ -32,7 +34,7 @@ async function save(): Promise<void> {
         source
           ? client.PUT('/api/sources/chat/{id}', {
               params: { path: { id: source.id }, query: { version: source.version }, header },
-              body: { name: form.name, daysBack: form.daysBack },
+              body: { name: form.name, daysBack: form.daysBack, archiveRule: form.archiveRule },
             })
           : client.POST('/api/sources/chat/{id}', {
               params: { path: { id: newId() }, header },
@@ -102,6 +104,14 @@ async function save(): Promise<void> {
           max="3650"
           required
       /></label>
+      <label
+        >My marker of what is read
+        <select v-model="form.archiveRule" class="field" name="archiveRule">
+          <option v-for="rule in READ_MARKER_RULES" :key="rule.value" :value="rule.value">
+            {{ rule.name }}
+          </option>
+        </select>
+      </label>
       <label v-if="!source" class="flex items-center gap-1.5 self-end"
         ><input v-model="byToken" type="checkbox" /> with an access token</label
       >

@@ -5,6 +5,7 @@ import { client, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
 import { importFile } from '@/api/files'
 import { useSources } from '@/api/queries'
+import ChatRooms from '@/settings/ChatRooms.vue'
 import ChatSourceForm from '@/settings/ChatSourceForm.vue'
 import MailSourceForm from '@/settings/MailSourceForm.vue'
 import Loading from '@/ui/Loading.vue'
@@ -114,7 +115,10 @@ function takeFiles(event: Event): void {
       </div>
       <div v-if="editing === source.id" class="border-line border-t p-3">
         <MailSourceForm v-if="source.mail" :source="source" @done="editing = undefined" />
-        <ChatSourceForm v-else :source="source" @done="editing = undefined" />
+        <template v-else>
+          <ChatSourceForm :source="source" @done="editing = undefined" />
+          <ChatRooms :source="source" />
+        </template>
       </div>
     </li>
   </ul>

@@ -7,9 +7,7 @@ import jakarta.mail.MessagingException;
 import jakarta.mail.internet.MimeMessage;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,7 +22,6 @@ import org.squallnote.core.account.Account;
 import org.squallnote.core.source.Source;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.outbox.OutboxRunner;
-import org.squallnote.standins.chat.Homeserver;
 import org.squallnote.standins.mail.MailStandIn;
 import tools.jackson.databind.JsonNode;
 
@@ -42,7 +39,6 @@ class OutboxTest extends ServerTest {
     private TestClock clock;
 
     private MailStandIn server;
-    private Homeserver chat;
     private SignedIn me;
 
     @BeforeEach
@@ -54,7 +50,6 @@ class OutboxTest extends ServerTest {
         server.addFolder(ME, "Sent");
         server.addFolder(ME, "Archive");
         server.addFolder(ME, "Drafts");
-        chat = Homeserver.start(0, "merrowquay.example", Clock.systemUTC());
         UUID id = UUID.randomUUID();
         accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
         me = new SignedIn(id, "Ines", "Europe/London", true);
@@ -75,7 +70,6 @@ class OutboxTest extends ServerTest {
                     "");
         }
         server.close();
-        chat.close();
     }
 
     private static byte[] raw() {
@@ -342,34 +336,6 @@ class OutboxTest extends ServerTest {
         JsonNode waiting = get(me, "/api/outbox").path(0);
         assertThat(waiting.path("state").asString("")).isEqualTo("WAITING");
         assertThat(waiting.path("lastError").asString("")).contains("Nothing answers on this port");
-    }
-
-    @Test
-    void aChatMessageIsAnsweredInItsRoom() throws Exception {
-        String ines = chat.state().addUser("ines", "Ines", "secret");
-        String bo = chat.state().addUser("bo", "Bo", "secret");
-        String room = chat.state()
-                .addRoom(Optional.empty(), List.of(ines, bo), Instant.now().minusSeconds(999));
-        chat.state()
-                .addEvent(
-                        room,
-                        bo,
-                        "m.room.message",
-                        json.readTree("{\"msgtype\":\"m.text\",\"body\":\"Who has the key?\"}"),
-                        Instant.now());
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/sources/chat/" + UUID.randomUUID(),
-                "{\"name\":\"Chat\",\"homeserver\":\"" + chat.address()
-                        + "\",\"user\":\"ines\",\"password\":\"secret\",\"accessToken\":\"\",\"daysBack\":9}");
-        until(() -> count("select count(*) from message where owner = ? and channel = 'CHAT'") == 1);
-        String question = String.valueOf(jdbc.queryForObject(
-                "select id from message where owner = ? and channel = 'CHAT'", UUID.class, me.accountId()));
-        change(me, HttpMethod.POST, "/api/messages/" + question + "/answer", "{\"text\":\"I have.\",\"toAll\":false}");
-        until(() -> count("select count(*) from message where owner = ? and channel = 'CHAT'") == 2);
-        assertThat(count("select count(distinct thread_id) from message where owner = ? and channel = 'CHAT'"))
-                .isEqualTo(1);
     }
 
     private int count(String query) {

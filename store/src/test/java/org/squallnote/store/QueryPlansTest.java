@@ -111,6 +111,10 @@ class QueryPlansTest extends StoreTest {
                         MessageStore.class,
                         "hasEarlierFrom",
                         Map.of("owner", ID, "address", "x", "before", CLOCK_CHANGE)),
+                Arguments.of(
+                        MessageStore.class,
+                        "newestBeforeUndecided",
+                        Map.of("owner", ID, "roomId", "r", "farAway", CLOCK_CHANGE)),
                 Arguments.of(MessageStore.class, "hasTalked", Map.of("owner", ID, "address", "x")),
                 Arguments.of(ReadingStore.class, "inThread", thread),
                 Arguments.of(ThreadStore.class, "byId", Map.of("owner", ID, "id", ID)),

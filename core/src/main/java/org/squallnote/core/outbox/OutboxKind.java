@@ -6,6 +6,18 @@ public enum OutboxKind {
     /** Puts a sent mail into the folder for sent mail. */
     APPEND_SENT,
     SEND_CHAT,
+    /** Sends a file into a room. */
+    SEND_CHAT_FILE,
+    /** Reacts to a chat message. */
+    REACT,
+    /** Takes a reaction back. */
+    UNREACT,
+    /** Moves my marker of what is read in a room. */
+    READ_UP_TO,
+    /** Enters a room. */
+    JOIN_ROOM,
+    /** Leaves a room, or declines the invitation to it. */
+    LEAVE_ROOM,
     ARCHIVE,
     /** Moves an archived message back. */
     UNARCHIVE,
@@ -18,6 +30,6 @@ public enum OutboxKind {
 
     /** Whether somebody gets something by it. */
     public boolean sends() {
-        return this == SEND_MAIL || this == SEND_CHAT;
+        return this == SEND_MAIL || this == SEND_CHAT || this == SEND_CHAT_FILE;
     }
 }

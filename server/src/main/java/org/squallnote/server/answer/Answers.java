@@ -130,13 +130,19 @@ public class Answers implements Restorer {
     }
 
     Done answer(SignedIn me, UUID commandId, UUID messageId, Written written) {
-        if (written.text().isBlank()) {
+        if (written.text().isBlank() && !saysItByFile(me, messageId)) {
             throw Refusal.invalid("The answer is empty. Write something, or decide «Nothing to do».");
         }
         return commands.run(me, commandId, "answer", changes -> {
             StoredMessage message = answerWithin(me, messageId, written, false, changes);
             changes.label("Answer to " + message.from().displayName());
         });
+    }
+
+    /** In a chat a file alone is an answer. */
+    private boolean saysItByFile(SignedIn me, UUID messageId) {
+        return decisions.get(me.accountId(), messageId).channel() == Channel.CHAT
+                && files.bytesWaiting(me.accountId(), messageId) > 0;
     }
 
     /**
@@ -151,7 +157,7 @@ public class Answers implements Restorer {
         if (message.channel() == Channel.MAIL) {
             mail(me, message, written, automatic, changes);
         } else {
-            chat(me, message, text, changes);
+            chat(me, message, text, automatic ? List.of() : attached(me, message, changes), changes);
         }
         if (drafts.delete(me.accountId(), messageId) > 0) {
             serverDrafts.gone(message);
@@ -200,9 +206,6 @@ public class Answers implements Restorer {
     /** Keeps a file with the draft; refused when the draft would become too large for a mail. */
     void addFile(SignedIn me, UUID messageId, UUID fileId, String name, String type, byte[] content) {
         StoredMessage message = decisions.get(me.accountId(), messageId);
-        if (message.channel() != Channel.MAIL) {
-            throw Refusal.invalid("Files can be sent by mail only. Your text is kept.");
-        }
         if (files.bytesWaiting(me.accountId(), messageId) + content.length > MOST_BYTES) {
             throw Refusal.invalid("An answer can carry 10 MB of files. This one was not added; your text is kept.");
         }
@@ -218,29 +221,63 @@ public class Answers implements Restorer {
         serverDrafts.changed(decisions.get(me.accountId(), messageId));
     }
 
-    private void chat(SignedIn me, StoredMessage message, String text, Changes changes) {
+    private void chat(
+            SignedIn me, StoredMessage message, String text, List<OutgoingMail.Attachment> attached, Changes changes) {
         boolean connected = sources.byId(me.accountId(), message.sourceId())
                 .filter(source -> source.removedAt() == null)
                 .isPresent();
-        if (!connected || message.roomId() == null) {
+        String roomId = message.roomId();
+        if (!connected || roomId == null) {
             throw Refusal.invalid(
                     "The chat account this came from is no longer connected. Your text is kept; connect it in Settings › Sources.");
         }
+        String thread =
+                message.refs().list().isEmpty() ? null : message.refs().list().get(0);
+        String identity = "sn-" + changes.commandId();
+        if (!text.isBlank()) {
+            List<Party> people = text.contains("@")
+                    ? sources.room(me.accountId(), roomId)
+                            .map(room -> room.members().list())
+                            .orElse(List.of())
+                    : List.of();
+            put(
+                    me,
+                    message,
+                    OutboxKind.SEND_CHAT,
+                    identity,
+                    new Payloads.Chat(roomId, text, message.messageId(), message.fromAddress(), thread, people),
+                    changes);
+        }
+        for (int i = 0; i < attached.size(); i++) {
+            OutgoingMail.Attachment file = attached.get(i);
+            put(
+                    me,
+                    message,
+                    OutboxKind.SEND_CHAT_FILE,
+                    identity + "-" + i,
+                    new Payloads.ChatFile(
+                            roomId,
+                            file.name(),
+                            file.type(),
+                            Base64.getEncoder().encodeToString(file.content()),
+                            message.messageId(),
+                            message.fromAddress(),
+                            thread,
+                            null),
+                    changes);
+        }
+    }
+
+    private void put(
+            SignedIn me, StoredMessage message, OutboxKind kind, String identity, Object payload, Changes changes) {
         outbox.add(
                 me.accountId(),
                 message.sourceId(),
                 changes.commandId(),
-                OutboxKind.SEND_CHAT,
-                "sn-" + changes.commandId(),
+                kind,
+                identity,
                 message.id(),
-                new Payloads.Chat(
-                        message.roomId(),
-                        text,
-                        message.messageId(),
-                        message.fromAddress(),
-                        message.refs().list().isEmpty()
-                                ? null
-                                : message.refs().list().get(0)),
+                payload,
                 outbox.hold());
     }
 

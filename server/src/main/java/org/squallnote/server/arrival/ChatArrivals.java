@@ -22,6 +22,7 @@ import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Files;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.Reaction;
@@ -98,7 +99,18 @@ public class ChatArrivals {
         AccountReader reader = readers.of(owner);
         Map<String, List<StoredMessage>> freshByRoom = new LinkedHashMap<>();
         for (ChatEvent event : events) {
-            if (event instanceof ChatEvent.Message message) {
+            if (event instanceof ChatEvent.Invitation invitation) {
+                if (messages.idOf(owner, identity(invitation.eventId())).isEmpty()
+                        && messages.invitations(owner, invitation.roomId()).isEmpty()) {
+                    freshByRoom
+                            .computeIfAbsent(invitation.roomId(), room -> new ArrayList<>())
+                            .add(store(source, invited(source, invitation), reader));
+                }
+            } else if (event instanceof ChatEvent.Departure departure) {
+                messages.invitations(owner, departure.roomId())
+                        .forEach(gone -> withdraw(owner, gone, departure.sentAt(), reader));
+                leave(source, departure.roomId());
+            } else if (event instanceof ChatEvent.Message message) {
                 if (messages.idOf(owner, identity(message.eventId())).isPresent()) {
                     known = true;
                     continue;
@@ -178,6 +190,64 @@ public class ChatArrivals {
         });
     }
 
+    /** An invitation that was taken back, or declined elsewhere, waits for nothing. */
+    private void withdraw(UUID owner, StoredMessage invitation, Instant at, AccountReader reader) {
+        messages.decide(owner, invitation.id(), Decision.NOTHING, at);
+        messages.remove(owner, invitation);
+        rawMails.forget(owner, invitation.id());
+        messages.byId(owner, invitation.id()).ifPresent(gone -> readings.refresh(reader, gone));
+        turns.refresh(owner, invitation.threadId());
+        live.changed(owner, List.of(Topic.INTAKE));
+    }
+
+    /** The room stays known by its name, with those who are still in it. */
+    private void leave(Source source, String roomId) {
+        sources.room(source.owner(), roomId)
+                .ifPresent(room -> sources.saveRoom(
+                        source.owner(),
+                        source.id(),
+                        new ChatRoom(
+                                roomId,
+                                room.name(),
+                                room.direct(),
+                                new Parties(room.members().list().stream()
+                                        .filter(member -> !member.address().equalsIgnoreCase(source.address()))
+                                        .toList()))));
+        live.changed(source.owner(), List.of(Topic.SOURCES));
+    }
+
+    /** The invitation as the message that it is to me; the room is known from now on. */
+    private ChatEvent.Message invited(Source source, ChatEvent.Invitation invitation) {
+        String name = invitation.roomName().isBlank() ? invitation.senderName() : invitation.roomName();
+        sources.saveRoom(
+                source.owner(),
+                source.id(),
+                new ChatRoom(
+                        invitation.roomId(),
+                        name.isBlank() ? invitation.roomId() : name,
+                        invitation.roomName().isBlank(),
+                        new Parties(List.of(
+                                new Party(
+                                        invitation.senderName(),
+                                        invitation.sender().toLowerCase(Locale.ROOT)),
+                                new Party("", source.address())))));
+        String words = invitation.roomName().isBlank()
+                ? "Invites you to a direct conversation."
+                : "Invites you to the room \u00ab" + invitation.roomName() + "\u00bb.";
+        return new ChatEvent.Message(
+                invitation.eventId(),
+                invitation.roomId(),
+                invitation.sender(),
+                invitation.sentAt(),
+                words,
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                invitation.raw());
+    }
+
     private static String identity(String eventId) {
         return "c:" + eventId;
     }
@@ -220,7 +290,7 @@ public class ChatArrivals {
                 Channel.CHAT,
                 identity(event.eventId()),
                 mine ? Direction.OUTGOING : Direction.INCOMING,
-                mine || isPersons(owner, event) ? Nature.PERSON : Nature.BULK,
+                nature(owner, event, mine),
                 from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
                 from.address(),
                 new Recipients(others, List.of(), List.of(), List.of()),
@@ -254,6 +324,13 @@ public class ChatArrivals {
                 false,
                 false,
                 0);
+    }
+
+    private Nature nature(UUID owner, ChatEvent.Message event, boolean mine) {
+        if (ReadableMessage.isInvitation(event.eventId())) {
+            return Nature.INVITATION;
+        }
+        return mine || isPersons(owner, event) ? Nature.PERSON : Nature.BULK;
     }
 
     /** Programs write notices, but some people do too: whoever has talked otherwise is one. */

@@ -51,6 +51,7 @@ import org.squallnote.server.handover.ReceivedHandOvers;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
+import org.squallnote.server.reading.ReadableMessage;
 import org.squallnote.server.reading.Readings;
 
 /** One message: its words, its HTML in a page of its own, its files. */
@@ -117,7 +118,8 @@ class MessageController {
             List<Proposals.Proposal> proposals,
             @Nullable DraftView draft,
             List<DraftFileView> draftFiles,
-            ReceivedHandOvers.@Nullable HandOverView handOver) {}
+            ReceivedHandOvers.@Nullable HandOverView handOver,
+            boolean roomInvitation) {}
 
     /** An answer that was begun, as far as it is typed. */
     record DraftView(String text, boolean toAll, String cc, String bcc) {}
@@ -184,7 +186,10 @@ class MessageController {
                 around.files().stream()
                         .map(file -> new DraftFileView(file.id(), file.name(), file.size()))
                         .toList(),
-                taking.of(message));
+                taking.of(message),
+                message.decision() == Decision.UNDECIDED
+                        && !message.removed()
+                        && ReadableMessage.isInvitation(message.messageId()));
     }
 
     private static List<String> notices(StoredMessage message, Reading reading) {

@@ -5,7 +5,9 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Place;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
@@ -32,7 +34,7 @@ public class Archiving {
 
     /** A message was decided; a follow-up that came of it is still open or there is none. */
     public void decided(UUID owner, UUID commandId, UUID messageId, boolean followUpOpen) {
-        archive(
+        done(
                 owner,
                 commandId,
                 messageId,
@@ -41,7 +43,38 @@ public class Archiving {
 
     /** The last follow-up of a message has ended. */
     public void ended(UUID owner, UUID commandId, UUID messageId) {
-        archive(owner, commandId, messageId, rule -> rule == ArchiveRule.WHEN_ENDED);
+        done(owner, commandId, messageId, rule -> rule == ArchiveRule.WHEN_ENDED);
+    }
+
+    private void done(UUID owner, UUID commandId, UUID messageId, Predicate<ArchiveRule> applies) {
+        archive(owner, commandId, messageId, applies);
+        messages.byId(owner, messageId)
+                .filter(message -> message.channel() == Channel.CHAT)
+                .ifPresent(message -> moveReadMarker(message, commandId, applies));
+    }
+
+    /** In a room my marker of what is read moves on; it never moves back, and others have seen it by then. */
+    private void moveReadMarker(StoredMessage message, UUID commandId, Predicate<ArchiveRule> applies) {
+        String room = message.roomId();
+        if (room == null) {
+            return;
+        }
+        boolean wanted = sources.byId(message.owner(), message.sourceId())
+                .filter(source -> source.removedAt() == null && applies.test(source.archiveRule()))
+                .isPresent();
+        if (wanted) {
+            // No further than to what still waits for a decision.
+            messages.decidedUpTo(message.owner(), room)
+                    .ifPresent(upTo -> outbox.add(
+                            message.owner(),
+                            message.sourceId(),
+                            commandId,
+                            OutboxKind.READ_UP_TO,
+                            message.id() + " " + commandId,
+                            message.id(),
+                            new Payloads.Room(room, upTo),
+                            outbox.hold()));
+        }
     }
 
     /** Moves a mail to a folder, whatever the rule says: the archive where none is named. Nothing is done in a chat. */

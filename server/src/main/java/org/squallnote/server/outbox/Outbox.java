@@ -3,6 +3,7 @@ package org.squallnote.server.outbox;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.boot.context.properties.ConfigurationProperties;
@@ -122,21 +123,35 @@ public class Outbox implements TakeBack {
             if (cancelled || entry.state() == OutboxState.CANCELLED || entry.state() == OutboxState.FAILED) {
                 continue;
             }
-            if (entry.kind() == OutboxKind.SEND_MAIL || entry.kind() == OutboxKind.SEND_CHAT) {
+            if (entry.kind().sends()) {
                 throw Refusal.conflict("The answer has gone out already and cannot be taken back.");
             }
-            if (entry.kind() == OutboxKind.ARCHIVE || entry.kind() == OutboxKind.MARK_READ) {
-                add(
-                        owner,
-                        entry.sourceId(),
-                        changes.commandId(),
-                        entry.kind() == OutboxKind.ARCHIVE ? OutboxKind.UNARCHIVE : OutboxKind.MARK_UNREAD,
-                        entry.identity(),
-                        entry.messageId(),
-                        json.readTree(entry.payload()),
-                        Duration.ZERO);
+            if (entry.kind() == OutboxKind.LEAVE_ROOM) {
+                throw Refusal.conflict("The room has been left already. Somebody in it has to invite you again.");
             }
+            reverse(entry.kind())
+                    .ifPresent(reverse -> add(
+                            owner,
+                            entry.sourceId(),
+                            changes.commandId(),
+                            reverse,
+                            entry.identity(),
+                            entry.messageId(),
+                            json.readTree(entry.payload()),
+                            Duration.ZERO));
         }
         changes.touch(Topic.OUTBOX);
+    }
+
+    /** What puts right on a server what was done there. */
+    private static Optional<OutboxKind> reverse(OutboxKind kind) {
+        return switch (kind) {
+            case ARCHIVE -> Optional.of(OutboxKind.UNARCHIVE);
+            case MARK_READ -> Optional.of(OutboxKind.MARK_UNREAD);
+            case REACT -> Optional.of(OutboxKind.UNREACT);
+            case UNREACT -> Optional.of(OutboxKind.REACT);
+            case JOIN_ROOM -> Optional.of(OutboxKind.LEAVE_ROOM);
+            default -> Optional.empty();
+        };
     }
 }

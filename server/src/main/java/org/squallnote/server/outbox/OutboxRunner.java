@@ -24,7 +24,6 @@ import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.sources.chat.ChatAnswer;
 import org.squallnote.sources.chat.ChatProblem;
 import org.squallnote.sources.chat.ChatSync;
 import org.squallnote.sources.mail.ArrivedMail;
@@ -212,7 +211,8 @@ public final class OutboxRunner implements AutoCloseable {
     private void work(OutboxEntry entry) {
         switch (entry.kind()) {
             case SEND_MAIL -> sendMail(entry);
-            case SEND_CHAT -> sendChat(entry);
+            case SEND_CHAT, SEND_CHAT_FILE, REACT, READ_UP_TO, JOIN_ROOM, LEAVE_ROOM -> inChat(entry);
+            case UNREACT -> afterwards(entry, OutboxKind.REACT, () -> inChat(entry));
             case APPEND_SENT ->
                 repeatable(
                         entry,
@@ -316,19 +316,12 @@ public final class OutboxRunner implements AutoCloseable {
         }
     }
 
-    private void sendChat(OutboxEntry entry) {
+    private void inChat(OutboxEntry entry) {
         if (!claim(entry)) {
             return;
         }
-        Payloads.Chat payload = tools.json().readValue(entry.payload(), Payloads.Chat.class);
         try {
-            chat.orElseThrow()
-                    .client()
-                    .sendMessage(
-                            payload.roomId(),
-                            entry.identity(),
-                            ChatAnswer.content(
-                                    payload.text(), payload.answered(), payload.answeredSender(), payload.thread()));
+            new ChatWork(tools.store(), tools.json()).run(chat.orElseThrow().client(), entry);
             finish(entry);
         } catch (ChatProblem e) {
             if (e.kind() == ChatProblem.Kind.REFUSED) {

@@ -1,7 +1,10 @@
 package org.squallnote.server.outbox;
 
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.message.Party;
+import org.squallnote.sources.chat.ChatAnswer;
 
 /** What the kinds of outbox entries need, as they stand in JSON. */
 public final class Payloads {
@@ -15,19 +18,77 @@ public final class Payloads {
      */
     public record Mail(String raw) {}
 
-    /** A chat message to send. */
+    /**
+     * A chat message to send.
+     *
+     * @param people those of the room, of whom it may mention some; absent in what was written earlier
+     */
     public record Chat(
             String roomId,
             String text,
             String answered,
             String answeredSender,
-            @Nullable String threadRoot) {
+            @Nullable String threadRoot,
+            @Nullable List<Party> people) {
 
-        /** The protocol's thread. */
-        Optional<String> thread() {
-            return Optional.ofNullable(threadRoot);
+        ChatAnswer.Answered to() {
+            return new ChatAnswer.Answered(answered, answeredSender, Optional.ofNullable(threadRoot));
+        }
+
+        List<Party> whoMayBeMentioned() {
+            return people == null ? List.of() : people;
         }
     }
+
+    /**
+     * A file to send into a room.
+     *
+     * @param content the file in Base64
+     * @param address where it lies on the server, once it does
+     */
+    public record ChatFile(
+            String roomId,
+            String name,
+            String type,
+            String content,
+            String answered,
+            String answeredSender,
+            @Nullable String threadRoot,
+            @Nullable String address) {
+
+        ChatAnswer.Answered to() {
+            return new ChatAnswer.Answered(answered, answeredSender, Optional.ofNullable(threadRoot));
+        }
+
+        ChatFile at(String uploaded) {
+            return new ChatFile(roomId, name, type, content, answered, answeredSender, threadRoot, uploaded);
+        }
+    }
+
+    /**
+     * A reaction to give or to take back.
+     *
+     * @param target the event it reacts to
+     * @param sign what is shown
+     * @param eventId the event of the reaction, once there is one
+     */
+    public record React(
+            String roomId,
+            String target,
+            String sign,
+            @Nullable String eventId) {
+
+        React given(String event) {
+            return new React(roomId, target, sign, event);
+        }
+    }
+
+    /**
+     * Something about a whole room.
+     *
+     * @param upTo the event up to which it is read
+     */
+    public record Room(String roomId, @Nullable String upTo) {}
 
     /**
      * A draft to keep or to forget.

@@ -80,12 +80,17 @@ public final class ReadableMessage {
                 "",
                 Headers.none(),
                 message.body(),
-                Optional.empty(),
+                isInvitation(message.messageId()) ? Optional.of("REQUEST") : Optional.empty(),
                 Optional.empty(),
                 !direct,
                 new HashSet<>(message.mentions().list()),
                 answersMine,
                 message.recipients().to());
+    }
+
+    /** Whether an event of a chat is an invitation into a room, which asks for an answer as one to a meeting does. */
+    public static boolean isInvitation(String eventId) {
+        return eventId.startsWith("invite:");
     }
 
     /** The address of the mailing list a mail came through (RFC 2369, RFC 2919), lower case. */

@@ -105,11 +105,13 @@ class SourceController {
             @Size(max = 320) String user,
             @Size(max = 1000) String password,
             @Size(max = 2000) String accessToken,
-            @Min(1) @Max(3650) int daysBack) {}
+            @Min(1) @Max(3650) int daysBack,
+            ArchiveRule archiveRule) {}
 
     record ChatChange(
             @NotBlank @Size(max = 200) String name,
-            @Min(1) @Max(3650) int daysBack) {}
+            @Min(1) @Max(3650) int daysBack,
+            ArchiveRule archiveRule) {}
 
     record MailTestResult(
             boolean passed,
@@ -230,7 +232,7 @@ class SourceController {
         return sources.addChat(
                 me,
                 commandId,
-                new Sources.Common(id, form.name().strip(), form.daysBack(), ArchiveRule.NEVER),
+                new Sources.Common(id, form.name().strip(), form.daysBack(), form.archiveRule()),
                 form.homeserver().strip(),
                 result.signedIn().get(),
                 form.user().strip(),
@@ -256,7 +258,7 @@ class SourceController {
         return sources.changeChat(
                 me,
                 commandId,
-                new Sources.Common(id, form.name().strip(), form.daysBack(), ArchiveRule.NEVER),
+                new Sources.Common(id, form.name().strip(), form.daysBack(), form.archiveRule()),
                 version);
     }
 

@@ -38,6 +38,12 @@ class ThreadController {
 
     record ThreadsView(Map<Turn, Integer> counts, List<ThreadLine> lines, boolean more, Instant now) {}
 
+    /**
+     * A message of a thread.
+     *
+     * @param canReact whether a sign can be put on it
+     * @param answersId the message of the thread that it replies to
+     */
     record ThreadMessage(
             UUID id,
             Direction direction,
@@ -47,9 +53,10 @@ class ThreadController {
             String ownWords,
             boolean hasMore,
             List<String> files,
-            List<String> reactions,
+            List<ThreadPages.Sign> reactions,
             boolean edited,
             boolean removed,
+            boolean canReact,
             @Nullable UUID answersId) {}
 
     record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
@@ -65,8 +72,8 @@ class ThreadController {
     @GetMapping("/api/threads/{id}")
     ThreadDetail one(@CurrentAccount SignedIn me, @PathVariable UUID id) {
         StoredThread thread = threads.get(me.accountId(), id);
-        Map<String, List<String>> reactions = pages.reactions(thread);
         List<StoredMessage> stored = pages.messages(thread);
+        Map<String, List<ThreadPages.Sign>> reactions = pages.reactions(thread, stored);
         Map<String, UUID> byMessageId = new HashMap<>();
         stored.forEach(message -> byMessageId.put(message.messageId(), message.id()));
         List<ThreadMessage> all = stored.stream()
@@ -79,7 +86,8 @@ class ThreadController {
         return new ThreadDetail(pages.line(thread, lines), all, lines.now());
     }
 
-    private static ThreadMessage message(StoredMessage message, List<String> reactions, @Nullable UUID answersId) {
+    private static ThreadMessage message(
+            StoredMessage message, List<ThreadPages.Sign> reactions, @Nullable UUID answersId) {
         OwnWords words = OwnWords.of(message.body(), message.from().name());
         return new ThreadMessage(
                 message.id(),
@@ -93,6 +101,7 @@ class ThreadController {
                 reactions,
                 message.edited(),
                 message.removed(),
+                message.roomId() != null && !message.removed(),
                 answersId);
     }
 

@@ -4,13 +4,17 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
@@ -89,14 +93,55 @@ class ThreadPages {
         return messages.inThread(thread.owner(), thread.id());
     }
 
+    /**
+     * A sign on a message.
+     *
+     * @param by the names of those who put it there
+     * @param mine whether I am one of them
+     */
+    record Sign(String sign, List<String> by, boolean mine) {}
+
     /** What was answered by a sign alone, by the event that it answers. */
-    Map<String, List<String>> reactions(StoredThread thread) {
-        Map<String, List<String>> reactions = new HashMap<>();
+    Map<String, List<Sign>> reactions(StoredThread thread, List<StoredMessage> all) {
+        Map<String, Map<String, List<Reaction>>> bySign = new LinkedHashMap<>();
         for (Reaction reaction : messages.reactionsInThread(thread.owner(), thread.id())) {
-            reactions
-                    .computeIfAbsent(reaction.target(), target -> new ArrayList<>())
-                    .add(reaction.content());
+            bySign.computeIfAbsent(reaction.target(), target -> new LinkedHashMap<>())
+                    .computeIfAbsent(reaction.content(), sign -> new ArrayList<>())
+                    .add(reaction);
         }
-        return reactions;
+        if (bySign.isEmpty()) {
+            return Map.of();
+        }
+        Set<String> mine = sources.of(thread.owner()).stream()
+                .map(source -> source.address().toLowerCase(Locale.ROOT))
+                .collect(Collectors.toSet());
+        Map<String, String> names = namesInRoom(thread.owner(), all);
+        Map<String, List<Sign>> signs = new HashMap<>();
+        bySign.forEach((target, given) -> signs.put(
+                target,
+                given.entrySet().stream()
+                        .map(each -> sign(each.getKey(), each.getValue(), mine, names))
+                        .toList()));
+        return signs;
+    }
+
+    private static Sign sign(String shown, List<Reaction> given, Set<String> mine, Map<String, String> names) {
+        List<String> by = given.stream()
+                .map(reaction -> reaction.sender().toLowerCase(Locale.ROOT))
+                .distinct()
+                .map(sender -> mine.contains(sender) ? "me" : names.getOrDefault(sender, sender))
+                .toList();
+        return new Sign(shown, by, by.contains("me"));
+    }
+
+    private Map<String, String> namesInRoom(UUID owner, List<StoredMessage> all) {
+        return all.stream()
+                .map(StoredMessage::roomId)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .flatMap(room -> sources.room(owner, room))
+                .map(room -> room.members().list().stream()
+                        .collect(Collectors.toMap(Party::address, Party::displayName, (first, second) -> first)))
+                .orElse(Map.of());
     }
 }

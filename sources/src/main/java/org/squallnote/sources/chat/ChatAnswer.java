@@ -1,11 +1,20 @@
 package org.squallnote.sources.chat;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import org.squallnote.core.message.Party;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Writes the content of a chat answer. */
+/**
+ * Writes the content of chat answers (Matrix client-server API, m.room.message): the text as it is, a formatted body
+ * where somebody is mentioned in it, and whom it mentions ({@code m.mentions}).
+ */
 public final class ChatAnswer {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
@@ -13,21 +22,130 @@ public final class ChatAnswer {
     private ChatAnswer() {}
 
     /**
+     * What is answered.
+     *
+     * @param event the event that is answered
+     * @param sender who wrote it, mentioned by the answer
+     * @param threadRoot the protocol's thread that it belongs to
+     */
+    public record Answered(String event, String sender, Optional<String> threadRoot) {}
+
+    /**
      * A text that replies to a message.
      *
-     * @param answered the event that is answered
-     * @param answeredSender who wrote it, mentioned by the answer
-     * @param threadRoot the protocol's thread that the answered message belongs to
+     * @param people those of the room, who are mentioned by {@code @} and their name or the local part of their id
      */
-    public static JsonNode content(String text, String answered, String answeredSender, Optional<String> threadRoot) {
-        ObjectNode relation = JSON.createObjectNode();
-        threadRoot.ifPresent(root -> relation.put("rel_type", "m.thread").put("event_id", root));
-        relation.set("m.in_reply_to", JSON.createObjectNode().put("event_id", answered));
+    public static JsonNode text(String text, Answered answered, List<Party> people) {
         ObjectNode content = JSON.createObjectNode().put("msgtype", "m.text").put("body", text);
-        content.set("m.relates_to", relation);
-        content.set(
-                "m.mentions",
-                JSON.createObjectNode().set("user_ids", JSON.createArrayNode().add(answeredSender)));
+        List<Mention> mentions = mentionsIn(text, people);
+        if (!mentions.isEmpty()) {
+            content.put("format", "org.matrix.custom.html").put("formatted_body", formatted(text, mentions));
+        }
+        ObjectNode mentioned = relate(content, answered);
+        ArrayNode users = (ArrayNode) mentioned.path("user_ids");
+        mentions.stream()
+                .map(mention -> mention.person().address())
+                .filter(id -> !id.equals(answered.sender()))
+                .distinct()
+                .forEach(users::add);
+        if (isRoomMentioned(text)) {
+            mentioned.put("room", true);
+        }
         return content;
+    }
+
+    /**
+     * A file that replies to a message.
+     *
+     * @param address where it lies on the server ({@code mxc://})
+     */
+    public static JsonNode file(String name, String type, long size, String address, Answered answered) {
+        String kind = type.startsWith("image/")
+                ? "m.image"
+                : type.startsWith("audio/") ? "m.audio" : type.startsWith("video/") ? "m.video" : "m.file";
+        ObjectNode content = JSON.createObjectNode()
+                .put("msgtype", kind)
+                .put("body", name)
+                .put("filename", name)
+                .put("url", address);
+        content.putObject("info").put("mimetype", type).put("size", size);
+        relate(content, answered);
+        return content;
+    }
+
+    private static ObjectNode relate(ObjectNode content, Answered answered) {
+        ObjectNode relation = content.putObject("m.relates_to");
+        answered.threadRoot()
+                .ifPresent(root -> relation.put("rel_type", "m.thread").put("event_id", root));
+        relation.putObject("m.in_reply_to").put("event_id", answered.event());
+        ObjectNode mentioned = content.putObject("m.mentions");
+        mentioned.putArray("user_ids").add(answered.sender());
+        return mentioned;
+    }
+
+    private record Mention(int from, int to, Party person) {}
+
+    private static List<Mention> mentionsIn(String text, List<Party> people) {
+        List<Mention> mentions = new ArrayList<>();
+        int at = text.indexOf('@');
+        while (at >= 0) {
+            boolean begins = at == 0 || !Character.isLetterOrDigit(text.charAt(at - 1));
+            int from = at;
+            Optional<Mention> found = begins
+                    ? people.stream()
+                            .flatMap(person -> names(person).stream()
+                                    .filter(name -> isNamed(text, from + 1, name))
+                                    .map(name -> new Mention(from, from + 1 + name.length(), person)))
+                            .max(Comparator.comparingInt(Mention::to))
+                    : Optional.empty();
+            found.ifPresent(mentions::add);
+            at = text.indexOf('@', found.map(Mention::to).orElse(at + 1));
+        }
+        return mentions;
+    }
+
+    private static List<String> names(Party person) {
+        String id = person.address();
+        int colon = id.indexOf(':');
+        String local = id.startsWith("@") && colon > 0 ? id.substring(1, colon) : "";
+        return List.of(person.name(), id.startsWith("@") ? id.substring(1) : id, local).stream()
+                .filter(name -> !name.isBlank())
+                .toList();
+    }
+
+    private static boolean isNamed(String text, int at, String name) {
+        int end = at + name.length();
+        return text.regionMatches(true, at, name, 0, name.length())
+                && (end == text.length() || !Character.isLetterOrDigit(text.charAt(end)));
+    }
+
+    private static boolean isRoomMentioned(String text) {
+        String lower = text.toLowerCase(Locale.ROOT);
+        int at = lower.indexOf("@room");
+        return at >= 0
+                && (at == 0 || !Character.isLetterOrDigit(lower.charAt(at - 1)))
+                && (at + 5 == lower.length() || !Character.isLetterOrDigit(lower.charAt(at + 5)));
+    }
+
+    private static String formatted(String text, List<Mention> mentions) {
+        StringBuilder html = new StringBuilder();
+        int done = 0;
+        for (Mention mention : mentions) {
+            html.append(escaped(text.substring(done, mention.from())))
+                    .append("<a href=\"https://matrix.to/#/")
+                    .append(escaped(mention.person().address()))
+                    .append("\">")
+                    .append(escaped(text.substring(mention.from() + 1, mention.to())))
+                    .append("</a>");
+            done = mention.to();
+        }
+        return html.append(escaped(text.substring(done))).toString().replace("\n", "<br>");
+    }
+
+    private static String escaped(String text) {
+        return text.replace("&", "&amp;")
+                .replace("<", "&lt;")
+                .replace(">", "&gt;")
+                .replace("\"", "&quot;");
     }
 }

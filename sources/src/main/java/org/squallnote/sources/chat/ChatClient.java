@@ -19,15 +19,16 @@ import org.squallnote.sources.Reason;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The requests of the Matrix client-server API (v1.11) that reading and answering need. */
 public final class ChatClient {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    /** An answer larger than this is refused, in bytes. */
     /** No more of a file is read, in bytes. */
     public static final long LARGEST_FILE = 100L * 1024 * 1024;
 
+    /** An answer larger than this is refused, in bytes. */
     private static final int LARGEST_ANSWER = 64 * 1024 * 1024;
 
     private static final Duration PLAIN_TIMEOUT = Duration.ofSeconds(30);
@@ -113,7 +114,7 @@ public final class ChatClient {
     /** A page of a room's past, newest first, from the token backwards. */
     public JsonNode messagesBefore(String roomId, String from, int limit) throws ChatProblem {
         return get(
-                "/_matrix/client/v3/rooms/" + encode(roomId) + "/messages",
+                inRoom(roomId) + "/messages",
                 Map.of("dir", "b", "from", from, "limit", String.valueOf(limit)),
                 PLAIN_TIMEOUT);
     }
@@ -124,14 +125,58 @@ public final class ChatClient {
      * @return the event id
      */
     public String sendMessage(String roomId, String transactionId, JsonNode content) throws ChatProblem {
-        return send(
-                        "PUT",
-                        "/_matrix/client/v3/rooms/" + encode(roomId) + "/send/m.room.message/" + encode(transactionId),
-                        Map.of(),
-                        content,
-                        PLAIN_TIMEOUT)
+        return sendEvent(roomId, "m.room.message", transactionId, content);
+    }
+
+    /**
+     * Reacts to an event. Sent twice with the same transaction id, it is one reaction.
+     *
+     * @param sign what is shown, mostly an emoji
+     * @return the event id of the reaction
+     */
+    public String react(String roomId, String transactionId, String target, String sign) throws ChatProblem {
+        ObjectNode content = JSON.createObjectNode();
+        content.putObject("m.relates_to")
+                .put("rel_type", "m.annotation")
+                .put("event_id", target)
+                .put("key", sign);
+        return sendEvent(roomId, "m.reaction", transactionId, content);
+    }
+
+    private String sendEvent(String roomId, String type, String transactionId, JsonNode content) throws ChatProblem {
+        return put(inRoom(roomId) + "/send/" + type + "/" + encode(transactionId), content)
                 .path("event_id")
                 .asString("");
+    }
+
+    /** Takes an event of mine back. */
+    public void redact(String roomId, String transactionId, String eventId) throws ChatProblem {
+        put(inRoom(roomId) + "/redact/" + encode(eventId) + "/" + encode(transactionId), JSON.createObjectNode());
+    }
+
+    /** Moves my marker of what is read up to an event; others see it as they see it of any client. */
+    public void readUpTo(String roomId, String eventId) throws ChatProblem {
+        post(
+                inRoom(roomId) + "/read_markers",
+                JSON.createObjectNode().put("m.fully_read", eventId).put("m.read", eventId));
+    }
+
+    /** Enters a room that I am invited to. */
+    public void join(String roomId) throws ChatProblem {
+        post(inRoom(roomId) + "/join", JSON.createObjectNode());
+    }
+
+    /** Leaves a room, or declines the invitation to it. */
+    public void leave(String roomId) throws ChatProblem {
+        post(inRoom(roomId) + "/leave", JSON.createObjectNode());
+    }
+
+    /** Puts a file onto the server; answers its address ({@code mxc://}). */
+    public String upload(String name, String type, byte[] bytes) throws ChatProblem {
+        HttpRequest.Builder request = request("/_matrix/media/v3/upload?filename=" + encode(name), PLAIN_TIMEOUT)
+                .header("Content-Type", type)
+                .POST(HttpRequest.BodyPublishers.ofByteArray(bytes));
+        return exchange(request, ChatClient::read).path("content_uri").asString("");
     }
 
     /**
@@ -162,6 +207,18 @@ public final class ChatClient {
 
     private JsonNode get(String path, Map<String, String> query, Duration timeout) throws ChatProblem {
         return send("GET", path, query, null, timeout);
+    }
+
+    private JsonNode put(String path, JsonNode body) throws ChatProblem {
+        return send("PUT", path, Map.of(), body, PLAIN_TIMEOUT);
+    }
+
+    private JsonNode post(String path, JsonNode body) throws ChatProblem {
+        return send("POST", path, Map.of(), body, PLAIN_TIMEOUT);
+    }
+
+    private static String inRoom(String roomId) {
+        return "/_matrix/client/v3/rooms/" + encode(roomId);
     }
 
     private JsonNode send(

@@ -55,6 +55,26 @@ public sealed interface ChatEvent {
     /** An event taken back ({@code m.room.redaction}). */
     record Removal(String eventId, String roomId, String sender, Instant sentAt, String target) implements ChatEvent {}
 
+    /**
+     * An invitation of mine into a room.
+     *
+     * @param roomName what the room is called, empty where it has no name
+     * @param senderName what whoever invites is called
+     * @param raw the room's state as far as it was told, as JSON
+     */
+    record Invitation(
+            String eventId,
+            String roomId,
+            String sender,
+            Instant sentAt,
+            String roomName,
+            String senderName,
+            String raw)
+            implements ChatEvent {}
+
+    /** I am no longer in a room, or no longer invited to it. */
+    record Departure(String eventId, String roomId, String sender, Instant sentAt) implements ChatEvent {}
+
     /** A file in a message. */
     record ChatFile(String name, String type, long size) {}
 }

@@ -162,6 +162,7 @@ public final class ChatSync implements AutoCloseable {
     private void takeIn(JsonNode answer, Optional<String> token, Rooms rooms) {
         rooms.applyAccountData(answer.path("account_data"));
         List<ChatEvent> events = new ArrayList<>();
+        events.addAll(Invitations.in(answer.path("rooms"), me.get().toLowerCase(Locale.ROOT), Instant.now()));
         List<Gap> gaps = new ArrayList<>();
         Set<String> changed = new LinkedHashSet<>();
         JsonNode joined = answer.path("rooms").path("join");

@@ -21,6 +21,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.squallnote.sources.SyncStatus;
 import org.squallnote.standins.chat.Homeserver;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -130,12 +131,16 @@ class ChatSyncTest {
                                 ChatEvent.Edit.class, e -> assertThat(e.text()).isEqualTo("Who has the keys?")));
     }
 
+    private JsonNode answer(String text, String question) {
+        return ChatAnswer.text(text, new ChatAnswer.Answered(question, bo, Optional.empty()), List.of());
+    }
+
     @Test
     void theSameTransactionIsSentOnce() throws Exception {
         String question = say("Who?", Instant.now());
         ChatClient client = client();
-        String first = client.sendMessage(room, "t1", ChatAnswer.content("Me.", question, bo, Optional.empty()));
-        String again = client.sendMessage(room, "t1", ChatAnswer.content("Me.", question, bo, Optional.empty()));
+        String first = client.sendMessage(room, "t1", answer("Me.", question));
+        String again = client.sendMessage(room, "t1", answer("Me.", question));
 
         assertThat(again).isEqualTo(first);
         try (ChatSync sync = sync(client)) {

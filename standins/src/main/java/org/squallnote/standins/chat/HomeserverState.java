@@ -85,6 +85,59 @@ public final class HomeserverState {
         return roomId;
     }
 
+    /** Makes a room as a client asks for it: its name, who is invited to it, whether it is direct; answers its id. */
+    synchronized String createRoom(Session session, JsonNode wanted) {
+        Instant now = clock.instant();
+        String roomId = addRoom(Optional.of(wanted.path("name").asString("")), List.of(session.userId()), now);
+        wanted.path("initial_state")
+                .forEach(state -> addState(
+                        roomId,
+                        session.userId(),
+                        state.path("type").asString(""),
+                        state.path("state_key").asString(""),
+                        state.path("content"),
+                        now));
+        wanted.path("invite")
+                .forEach(invited -> setMembership(session.userId(), roomId, invited.asString(""), "invite"));
+        return roomId;
+    }
+
+    /** Puts down what somebody is in a room from now on: {@code invite}, {@code join} or {@code leave}. */
+    public synchronized void setMembership(String sender, String roomId, String member, String membership) {
+        addState(
+                roomId,
+                sender,
+                "m.room.member",
+                member,
+                JSON.createObjectNode().put("membership", membership).put("displayname", nameOf(member)),
+                clock.instant());
+    }
+
+    /** Sets a state event; answers its id. */
+    synchronized String putState(Session session, String roomId, String type, String stateKey, JsonNode content) {
+        addState(roomId, session.userId(), type, stateKey, content, clock.instant());
+        return events.get(events.size() - 1).id();
+    }
+
+    /** The last event that says what somebody is in each room that names them. */
+    synchronized Map<String, RoomEvent> memberships(String userId) {
+        Map<String, RoomEvent> last = new LinkedHashMap<>();
+        for (RoomEvent event : events) {
+            if (event.type().equals("m.room.member")
+                    && event.json().path("state_key").asString("").equals(userId)) {
+                last.put(event.roomId(), event);
+            }
+        }
+        return last;
+    }
+
+    /** What somebody is in a room, {@code leave} where nothing is known. */
+    synchronized String membership(String userId, String roomId) {
+        return Optional.ofNullable(memberships(userId).get(roomId))
+                .map(RoomEvent::membership)
+                .orElse("leave");
+    }
+
     private void markDirect(String user, String other, String roomId) {
         ObjectNode direct = Optional.ofNullable(accountData(user).get("m.direct"))
                 .map(ObjectNode::deepCopy)
@@ -196,22 +249,8 @@ public final class HomeserverState {
     }
 
     synchronized List<String> joinedRooms(String userId) {
-        Map<String, Boolean> joined = new LinkedHashMap<>();
-        for (RoomEvent event : events) {
-            boolean mine = event.type().equals("m.room.member")
-                    && event.json().path("state_key").asString("").equals(userId);
-            if (mine) {
-                joined.put(
-                        event.roomId(),
-                        event.json()
-                                .path("content")
-                                .path("membership")
-                                .asString("")
-                                .equals("join"));
-            }
-        }
-        return joined.entrySet().stream()
-                .filter(Map.Entry::getValue)
+        return memberships(userId).entrySet().stream()
+                .filter(each -> each.getValue().membership().equals("join"))
                 .map(Map.Entry::getKey)
                 .toList();
     }
@@ -244,6 +283,15 @@ public final class HomeserverState {
         return events.stream()
                 .filter(event -> event.roomId().equals(roomId) && event.id().equals(eventId))
                 .findFirst();
+    }
+
+    /** What somebody has sent into a room, in order, as clients get it. */
+    public synchronized List<JsonNode> said(String roomId, String userId) {
+        return events.stream()
+                .filter(event -> event.roomId().equals(roomId)
+                        && event.json().path("sender").asString("").equals(userId))
+                .map(event -> (JsonNode) event.json().deepCopy())
+                .toList();
     }
 
     private Map<String, ObjectNode> accountData(String userId) {

@@ -196,6 +196,12 @@ final class Requests implements HttpHandler {
             state.logout(session.token());
             return empty;
         }
+        if (request.is("POST", "v3", "createRoom")) {
+            return empty.put("room_id", state.createRoom(session, request.body()));
+        }
+        if (request.is("POST", "v3", "join", "*")) {
+            return join(session, request.path().get(2));
+        }
         if (request.is("GET", "v3", "joined_rooms")) {
             var rooms = empty.putArray("joined_rooms");
             state.joinedRooms(session.userId()).forEach(rooms::add);
@@ -250,6 +256,16 @@ final class Requests implements HttpHandler {
     }
 
     private JsonNode room(HomeserverState.Session session, Request request, String roomId) throws MatrixError {
+        if (request.is("POST", "v3", "rooms", "*", "join")) {
+            return join(session, roomId);
+        }
+        if (request.is("POST", "v3", "rooms", "*", "leave")) {
+            if (state.membership(session.userId(), roomId).equals("leave")) {
+                throw new MatrixError(403, "M_FORBIDDEN", "You are not in this room");
+            }
+            state.setMembership(session.userId(), roomId, session.userId(), "leave");
+            return HomeserverState.JSON.createObjectNode();
+        }
         if (!state.isJoined(session.userId(), roomId)) {
             throw new MatrixError(403, "M_FORBIDDEN", "You are not in this room");
         }
@@ -286,7 +302,30 @@ final class Requests implements HttpHandler {
             state.setReadMarker(session.userId(), roomId, request.path().get(5));
             return empty;
         }
+        if (request.is("POST", "v3", "rooms", "*", "invite")) {
+            state.setMembership(
+                    session.userId(), roomId, request.body().path("user_id").asString(""), "invite");
+            return empty;
+        }
+        if (request.method().equals("PUT")
+                && request.path().size() >= 5
+                && request.path().get(3).equals("state")) {
+            String key = request.path().size() > 5 ? request.path().get(5) : "";
+            return empty.put(
+                    "event_id", state.putState(session, roomId, request.path().get(4), key, request.body()));
+        }
         return roomState(session, request, roomId);
+    }
+
+    private JsonNode join(HomeserverState.Session session, String roomId) throws MatrixError {
+        String now = state.membership(session.userId(), roomId);
+        if (now.equals("leave")) {
+            throw new MatrixError(403, "M_FORBIDDEN", "You are not invited to this room");
+        }
+        if (now.equals("invite")) {
+            state.setMembership(session.userId(), roomId, session.userId(), "join");
+        }
+        return HomeserverState.JSON.createObjectNode().put("room_id", roomId);
     }
 
     private JsonNode roomState(HomeserverState.Session session, Request request, String roomId) throws MatrixError {

@@ -24,6 +24,11 @@ record RoomEvent(long position, String roomId, ObjectNode json, Optional<String>
         return json.has("state_key");
     }
 
+    /** What it makes a member: {@code invite}, {@code join} or {@code leave}. */
+    String membership() {
+        return json.path("content").path("membership").asString("");
+    }
+
     String relatesTo() {
         return json.path("content").path("m.relates_to").path("event_id").asString("");
     }

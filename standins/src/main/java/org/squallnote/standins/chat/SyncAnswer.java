@@ -24,13 +24,33 @@ final class SyncAnswer {
     ObjectNode sync(HomeserverState.Session session, Optional<Long> since, JsonNode filter) {
         long now = state.position();
         ObjectNode answer = HomeserverState.JSON.createObjectNode().put("next_batch", token(now));
-        ObjectNode joined = answer.putObject("rooms").putObject("join");
-        for (String roomId : state.joinedRooms(session.userId())) {
-            ObjectNode room = room(session, roomId, since, now, filter);
-            if (since.isEmpty() || !room.path("timeline").path("events").isEmpty()) {
-                joined.set(roomId, room);
+        ObjectNode rooms = answer.putObject("rooms");
+        ObjectNode joined = rooms.putObject("join");
+        ObjectNode invited = rooms.putObject("invite");
+        ObjectNode left = rooms.putObject("leave");
+        state.memberships(session.userId()).forEach((roomId, member) -> {
+            boolean fresh = since.isEmpty() || member.position() > since.get();
+            switch (member.membership()) {
+                case "join" -> {
+                    // A room that was entered since then is told from its beginning.
+                    ObjectNode room = room(session, roomId, fresh ? Optional.empty() : since, now, filter);
+                    if (fresh || !room.path("timeline").path("events").isEmpty()) {
+                        joined.set(roomId, room);
+                    }
+                }
+                case "invite" -> {
+                    if (fresh) {
+                        invited.set(roomId, invitation(roomId, member, now));
+                    }
+                }
+                default -> {
+                    if (fresh && since.isPresent()) {
+                        ObjectNode timeline = left.putObject(roomId).putObject("timeline");
+                        timeline.putArray("events").add(clientFormat(session, member));
+                    }
+                }
             }
-        }
+        });
         ObjectNode data = answer.putObject("account_data");
         var events = data.putArray("events");
         if (since.isEmpty() || state.accountDataChangedSince(session.userId(), since.get())) {
@@ -39,6 +59,20 @@ final class SyncAnswer {
                             events.addObject().put("type", type).set("content", content));
         }
         return answer;
+    }
+
+    /** What somebody who is invited may know: who invites, and what the room is called. */
+    private ObjectNode invitation(String roomId, RoomEvent member, long now) {
+        ObjectNode room = HomeserverState.JSON.createObjectNode();
+        var events = room.putObject("invite_state").putArray("events");
+        String inviter = member.json().path("sender").asString("");
+        state.stateAt(roomId, now).stream()
+                .filter(event -> Set.of("m.room.create", "m.room.name", "m.room.join_rules")
+                                .contains(event.type())
+                        || event.json().path("state_key").asString("").equals(inviter)
+                        || event.id().equals(member.id()))
+                .forEach(event -> events.add(event.json().deepCopy().without("room_id")));
+        return room;
     }
 
     private ObjectNode room(

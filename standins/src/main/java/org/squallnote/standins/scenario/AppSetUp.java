@@ -79,7 +79,8 @@ public final class AppSetUp {
                         .put("user", "ines")
                         .put("password", MerrowQuay.PASSWORD)
                         .put("accessToken", "")
-                        .put("daysBack", 90));
+                        .put("daysBack", 90)
+                        .put("archiveRule", "AT_ONCE"));
         String[][] categories = {
             {"Berths", "TIDE", "1"},
             {"Crane", "CLAY", "2"},

@@ -33,6 +33,7 @@ public final class Demo {
         Homeserver chat = Homeserver.start(Integer.parseInt(args[3]), "merrowquay.example", clock);
         MerrowQuay quay = new MerrowQuay(mail, chat, start, calendar);
         quay.play();
+        quay.invite("Regatta helpers", "bo");
         Life life = new Life(quay, mail, chat, ANSWER_AFTER, clock);
         life.start(Optional.of(NEWS_EVERY));
         AppSetUp setUp = new AppSetUp(app);

@@ -47,6 +47,12 @@ public final class MerrowQuay {
         this.script = Script.load("merrow-quay.txt");
     }
 
+    /** Invites the user into a room of others, now. */
+    public void invite(String roomName, String by) {
+        String room = chat.addRoom(Optional.of(roomName), List.of(userId(by)), start);
+        chat.setMembership(userId(by), room, userId("ines"), "invite");
+    }
+
     /** Makes mailboxes, people and rooms, and puts down everything up to the start. */
     public void play() {
         for (String mailbox : List.of(OWN, OFFICE)) {

@@ -30,6 +30,9 @@ import org.squallnote.core.message.ThreadingRow;
 @Mapper
 public interface MessageStore {
 
+    /** Later than anything is sent. */
+    Instant FAR_AWAY = Instant.parse("9000-01-01T00:00:00Z");
+
     /** Keeps a new message, with the heap that it would wait in. */
     default void insert(StoredMessage message, @Nullable LocalDateTime wantedBy) {
         insertInto(message, wantedBy, Heap.of(message.nature(), message.asksMe()));
@@ -218,6 +221,9 @@ public interface MessageStore {
 
     int deleteReaction(@Param("owner") UUID owner, @Param("eventId") String eventId);
 
+    /** The reactions to an event, the first one first. */
+    List<Reaction> reactionsTo(@Param("owner") UUID owner, @Param("target") String target);
+
     List<Reaction> reactionsInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     int updateChange(@Param("owner") UUID owner, @Param("c") ChatChange change);
@@ -246,6 +252,17 @@ public interface MessageStore {
     /** Whether something from that address was there before a moment. */
     boolean hasEarlierFrom(
             @Param("owner") UUID owner, @Param("address") String address, @Param("before") Instant before);
+
+    /** The event id of the newest message of a room before which, and with which, nothing waits for a decision. */
+    default Optional<String> decidedUpTo(UUID owner, String roomId) {
+        return newestBeforeUndecided(owner, roomId, FAR_AWAY);
+    }
+
+    Optional<String> newestBeforeUndecided(
+            @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("farAway") Instant farAway);
+
+    /** The invitations into a room that wait for a decision. */
+    List<StoredMessage> invitations(@Param("owner") UUID owner, @Param("roomId") String roomId);
 
     /** Whether a person has written in chat from that address. */
     boolean hasTalked(@Param("owner") UUID owner, @Param("address") String address);

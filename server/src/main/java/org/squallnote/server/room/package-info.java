@@ -1,0 +1,5 @@
+/** Rooms of a chat: invitations to them, and leaving them. */
+@NullMarked
+package org.squallnote.server.room;
+
+import org.jspecify.annotations.NullMarked;
