@@ -2,7 +2,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { MessageView } from '@/api/client'
-import { useSession } from '@/api/queries'
+import { useSession, useSources } from '@/api/queries'
 import AnswerFiles from '@/intake/AnswerFiles.vue'
 import { draftSaver, EMPTY_DRAFT, keepLocally, localDraft } from '@/intake/draft'
 import { askOf, elapsed, fieldsOf, filled, withQuote } from '@/intake/fields'
@@ -39,10 +39,16 @@ const ask = askOf(message)
 const quoted = ref(message.channel === 'MAIL' && ask !== '')
 const field = useTemplateRef<HTMLTextAreaElement>('field')
 const saver = draftSaver(message.id)
+const sources = useSources()
 const mentions = useMentions(
   text,
   field,
-  message.channel === 'CHAT' ? [message.from, ...message.to] : [],
+  computed(() => {
+    const mine = new Set((sources.data.value ?? []).map((source) => source.address))
+    return message.channel === 'CHAT'
+      ? [message.from, ...message.to].filter(({ address }) => !mine.has(address))
+      : []
+  }),
 )
 const { offered, marked } = mentions
 const fileCount = ref(message.draftFiles.length)

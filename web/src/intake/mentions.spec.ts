@@ -28,7 +28,7 @@ describe('mentions', () => {
     area.value = 'ask @'
     area.setSelectionRange(5, 5)
     const text = ref('ask @')
-    const mentions = useMentions(text, ref(area), PEOPLE)
+    const mentions = useMentions(text, ref(area), ref(PEOPLE))
     mentions.look()
     expect(mentions.offered.value).toEqual(PEOPLE)
     mentions.onKey(new KeyboardEvent('keydown', { key: 'ArrowDown' }))
@@ -40,7 +40,7 @@ describe('mentions', () => {
   })
 
   it('leave keys alone where nobody is on offer', () => {
-    const mentions = useMentions(ref('hello'), ref(null), PEOPLE)
+    const mentions = useMentions(ref('hello'), ref(null), ref(PEOPLE))
     const escape = new KeyboardEvent('keydown', { key: 'Escape', cancelable: true })
     mentions.onKey(escape)
     expect(escape.defaultPrevented).toBe(false)

@@ -30,14 +30,16 @@ export function meant<P extends Person>(people: readonly P[], letters: string): 
 export function useMentions(
   text: Ref<string>,
   field: Readonly<Ref<HTMLTextAreaElement | null>>,
-  people: readonly Person[],
+  people: Readonly<Ref<readonly Person[]>>,
 ) {
   const at = ref<{ from: number; letters: string }>()
   const marked = ref(0)
-  const offered = computed(() => (at.value ? meant(people, at.value.letters) : []))
+  const offered = computed(() => (at.value ? meant(people.value, at.value.letters) : []))
 
   function look(): void {
-    at.value = people.length ? mentionAt(text.value, field.value?.selectionStart ?? 0) : undefined
+    at.value = people.value.length
+      ? mentionAt(text.value, field.value?.selectionStart ?? 0)
+      : undefined
     marked.value = 0
   }
 

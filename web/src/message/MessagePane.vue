@@ -36,6 +36,9 @@ const later = computed(() => {
 })
 const itself = computed(() => thread.data.value?.messages.find((each) => each.id === message.id))
 const addressed = computed(() => {
+  if (message.roomInvitation) {
+    return 'invites you'
+  }
   if (message.channel === 'CHAT') {
     return message.to.length > 1 ? `in ${message.room ?? 'a room'}` : 'direct message'
   }

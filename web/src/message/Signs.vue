@@ -43,7 +43,7 @@ function choose(sign: string, close: () => void): void {
 <template>
   <div
     v-if="message.reactions.length || message.canReact"
-    class="mt-1 flex flex-wrap items-center gap-1 print:mt-0"
+    class="mt-1 -ml-2 flex flex-wrap items-center gap-1 print:mt-0"
   >
     <button
       v-for="each in message.reactions"
@@ -58,7 +58,7 @@ function choose(sign: string, close: () => void): void {
     >
       {{ each.sign }} <span v-if="each.by.length > 1" class="ml-1">{{ each.by.length }}</span>
     </button>
-    <Floating v-if="message.canReact" test="react">
+    <Floating v-if="message.canReact" test="react" quiet>
       <template #button>
         <SmilePlus :size="16" aria-hidden="true" class="text-ink-soft" />
         <span class="sr-only">React to this message</span>

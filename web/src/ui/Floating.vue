@@ -3,10 +3,12 @@ import { PopoverContent, PopoverRoot, PopoverTrigger } from 'reka-ui'
 import { ref } from 'vue'
 
 /** A button with a panel that places itself where there is room, and gives the focus back when it closes. */
-const { letter = '' } = defineProps<{
+const { letter = '', quiet } = defineProps<{
   /** The letter that leads to the button within a form. */
   letter?: string
   test: string
+  /** Whether the button has no border until it is pointed at. */
+  quiet?: boolean
 }>()
 const open = ref(false)
 
@@ -28,7 +30,12 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <PopoverRoot v-model:open="open">
-    <PopoverTrigger class="part" :data-test="test" :data-letter="letter || undefined">
+    <PopoverTrigger
+      class="part"
+      :class="quiet ? 'border-transparent bg-transparent' : ''"
+      :data-test="test"
+      :data-letter="letter || undefined"
+    >
       <slot name="button" />
       <span v-if="letter" class="key">{{ letter.toUpperCase() }}</span>
     </PopoverTrigger>

@@ -134,9 +134,13 @@ final class SentencesRead {
         Span wanted = ask.wanted() < wantedEnd
                 ? sentence.spanOf(ask.wanted(), wantedEnd)
                 : new Span(sentence.span().toExclusive(), sentence.span().toExclusive());
+        // "@Ines Calloway could you": the ask begins behind the whole name.
+        int from = opening.isOne() && opening.toExclusive() < ask.to()
+                ? Math.max(ask.from(), opening.toExclusive())
+                : ask.from();
         return new Ask(
-                withoutCall(sentence, opening, ask.from()),
-                sentence.spanOf(ask.from(), Math.max(ask.to(), ask.from() + 1)),
+                withoutCall(sentence, opening, from),
+                sentence.spanOf(from, Math.max(ask.to(), from + 1)),
                 wanted,
                 ask.kind(),
                 answer.asked(),

@@ -23,6 +23,7 @@ import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.reading.ReadableMessage;
 
 /** Threads. */
 @RestController
@@ -101,7 +102,7 @@ class ThreadController {
                 reactions,
                 message.edited(),
                 message.removed(),
-                message.roomId() != null && !message.removed(),
+                message.roomId() != null && !message.removed() && !ReadableMessage.isInvitation(message.messageId()),
                 answersId);
     }
 
