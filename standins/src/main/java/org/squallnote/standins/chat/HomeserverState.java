@@ -199,7 +199,13 @@ public final class HomeserverState {
             content.set("reason", body.path("reason"));
         }
         String id = send(session, roomId, "m.room.redaction", transactionId, content);
-        find(roomId, target).ifPresent(event -> event.json().set("content", JSON.createObjectNode()));
+        find(roomId, target).ifPresent(event -> {
+            event.json().set("content", JSON.createObjectNode());
+            find(roomId, id)
+                    .ifPresent(redaction -> event.json()
+                            .putObject("unsigned")
+                            .set("redacted_because", redaction.json().deepCopy()));
+        });
         return id;
     }
 

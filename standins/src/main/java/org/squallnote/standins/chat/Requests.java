@@ -26,11 +26,13 @@ final class Requests implements HttpHandler {
     private final HomeserverState state;
     private final SyncAnswer sync;
     private final Media media;
+    private final PushRules pushRules;
 
     Requests(HomeserverState state) {
         this.state = state;
         this.sync = new SyncAnswer(state);
         this.media = new Media(state);
+        this.pushRules = new PushRules(state);
     }
 
     /** A request in parts; the path without {@code /_matrix/client/}, split and decoded. */
@@ -210,6 +212,39 @@ final class Requests implements HttpHandler {
         if (request.path().size() > 3 && request.path().get(1).equals("user")) {
             return user(session, request);
         }
+        if (request.path().size() > 1 && request.path().get(1).equals("pushrules")) {
+            boolean says = request.method().equals("PUT");
+            return pushRules.answer(
+                    request.method(),
+                    request.path().subList(2, request.path().size()),
+                    session.userId(),
+                    says ? request.body() : empty);
+        }
+        return aboutTheServer(session, request);
+    }
+
+    /** What clients ask of a server before they ask anything of a room. */
+    private JsonNode aboutTheServer(HomeserverState.Session session, Request request) throws MatrixError {
+        ObjectNode answer = HomeserverState.JSON.createObjectNode();
+        if (request.is("GET", "v3", "capabilities")) {
+            ObjectNode capabilities = answer.putObject("capabilities");
+            capabilities.putObject("m.change_password").put("enabled", false);
+            capabilities
+                    .putObject("m.room_versions")
+                    .put("default", "11")
+                    .putObject("available")
+                    .put("11", "stable");
+            return answer;
+        }
+        if (request.is("GET", "v3", "profile", "*")) {
+            return answer.put("displayname", state.nameOf(request.path().get(2)));
+        }
+        if (request.is("GET", "v3", "devices", "*")) {
+            return answer.put("device_id", session.deviceId());
+        }
+        if (request.is("GET", "v3", "voip", "turnServer")) {
+            return answer; // There is none, which the specification allows.
+        }
         throw unknown();
     }
 
@@ -301,6 +336,9 @@ final class Requests implements HttpHandler {
         if (request.is("POST", "v3", "rooms", "*", "receipt", "m.read", "*")) {
             state.setReadMarker(session.userId(), roomId, request.path().get(5));
             return empty;
+        }
+        if (request.is("PUT", "v3", "rooms", "*", "typing", "*")) {
+            return empty; // Told to nobody.
         }
         if (request.is("POST", "v3", "rooms", "*", "invite")) {
             state.setMembership(

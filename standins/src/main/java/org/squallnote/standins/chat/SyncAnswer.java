@@ -128,7 +128,11 @@ final class SyncAnswer {
     /** The event as a client gets it: with its transaction for the device that sent it, and with bundled relations. */
     ObjectNode clientFormat(HomeserverState.Session session, RoomEvent event) {
         ObjectNode json = event.json().deepCopy();
-        ObjectNode unsigned = json.putObject("unsigned");
+        ObjectNode unsigned = json.withObject("/unsigned");
+        if (event.type().equals("m.room.redaction")) {
+            // Room version 11 has it in the content; clients are told in the older place as well.
+            json.set("redacts", json.path("content").path("redacts"));
+        }
         event.transaction()
                 .filter(transaction -> transaction.startsWith(session.token() + " "))
                 .ifPresent(transaction -> unsigned.put(
