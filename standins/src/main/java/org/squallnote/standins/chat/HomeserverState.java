@@ -306,8 +306,9 @@ public final class HomeserverState {
 
     synchronized void putAccountData(String userId, String type, ObjectNode content) {
         accountData(userId).put(type, content);
+        // In no room, but in its place in the order: whoever waits for news is woken, once.
+        append("", JSON.createObjectNode(), Optional.empty());
         accountDataAt.put(userId, (long) events.size());
-        notifyAll();
     }
 
     synchronized Map<String, ObjectNode> accountDataOf(String userId) {
@@ -315,7 +316,7 @@ public final class HomeserverState {
     }
 
     synchronized boolean accountDataChangedSince(String userId, long position) {
-        return accountDataAt.getOrDefault(userId, 0L) >= position;
+        return accountDataAt.getOrDefault(userId, 0L) > position;
     }
 
     synchronized String addFilter(String userId, ObjectNode filter) {
