@@ -6,11 +6,20 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
@@ -19,6 +28,7 @@ import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
+import org.squallnote.core.thread.ChatConversations;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.ChatArrivals;
 import org.squallnote.sources.chat.ChatEvent;
@@ -252,5 +262,55 @@ class ChatArrivalsTest extends ServerTest {
 
     private boolean asks(String event) {
         return get(me, "/api/messages/" + messageOf(event)).path("asksMe").asBoolean();
+    }
+
+    /** Talk that goes on for days, cut in another order than it was said in, is cut as if it had come in order. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1, 2, 3, 4, 5, 6, 7})
+    void conversationsAreCutTheSameWhateverComesFirst(int seed) {
+        Random random = new Random(seed);
+        List<ChatEvent.Message> talk = talk(random, "$" + seed + "-");
+        List<ChatEvent.Message> shuffled = new ArrayList<>(talk);
+        Collections.shuffle(shuffled, random);
+        for (int from = 0; from < shuffled.size(); from += 17) {
+            arrive(shuffled.subList(from, Math.min(from + 17, shuffled.size())).toArray(ChatEvent[]::new));
+        }
+        assertThat(conversations()).isEqualTo(wanted(talk));
+    }
+
+    private static List<ChatEvent.Message> talk(Random random, String prefix) {
+        List<ChatEvent.Message> talk = new ArrayList<>();
+        int minute = 0;
+        for (int i = 0; i < 120; i++) {
+            // Mostly so dense that no quiet hours part it, for days.
+            minute += random.nextInt(10) == 0 ? 60 + random.nextInt(400) : 30 + random.nextInt(150);
+            String answers = i > 0 && random.nextInt(12) == 0 ? prefix + random.nextInt(i) : null;
+            String thread = i > 0 && random.nextInt(15) == 0 ? prefix + random.nextInt(i) : null;
+            talk.add(says(prefix + i, i % 2 == 0 ? BO : TILDA, minute, "The tide is high.", thread, answers, false));
+        }
+        return talk;
+    }
+
+    private static Set<Set<String>> wanted(List<ChatEvent.Message> talk) {
+        return ChatConversations.of(talk.stream()
+                        .map(message -> new ChatConversations.ChatMessage(
+                                message.eventId(),
+                                message.sentAt(),
+                                message.threadRoot(),
+                                message.answers().or(message::threadRoot)))
+                        .toList())
+                .stream()
+                .map(Set::copyOf)
+                .collect(Collectors.toSet());
+    }
+
+    private Set<Set<String>> conversations() {
+        Map<Object, Set<String>> byThread = new HashMap<>();
+        for (Map<String, Object> row :
+                jdbc.queryForList("select message_id, thread_id from message where owner = ?", me.accountId())) {
+            byThread.computeIfAbsent(row.get("thread_id"), thread -> new HashSet<>())
+                    .add(String.valueOf(row.get("message_id")));
+        }
+        return Set.copyOf(byThread.values());
     }
 }

@@ -113,6 +113,10 @@ class QueryPlansTest extends StoreTest {
                         Map.of("owner", ID, "address", "x", "before", CLOCK_CHANGE)),
                 Arguments.of(
                         MessageStore.class,
+                        "threadsAnswering",
+                        Map.of("owner", ID, "roomId", "r", "eventIds", List.of("a", "b"))),
+                Arguments.of(
+                        MessageStore.class,
                         "newestBeforeUndecided",
                         Map.of("owner", ID, "roomId", "r", "farAway", CLOCK_CHANGE)),
                 Arguments.of(MessageStore.class, "hasTalked", Map.of("owner", ID, "address", "x")),

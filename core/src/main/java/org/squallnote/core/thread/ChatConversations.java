@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Cuts the messages of one room into conversations.
@@ -18,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * <p>What belongs to a thread of the protocol, its root included, is a conversation of its own, apart from the room's
  * other talk and however long it is quiet. Any other message belongs to what it replies to. Without a reply it goes on
  * with the conversation that was last added to in the room, unless four quiet hours have passed: then it starts a new
- * one.
+ * one. An answer to an older conversation does not draw the next plain message into it, unless the room was quiet before.
  */
 public final class ChatConversations {
 
@@ -71,7 +70,8 @@ public final class ChatConversations {
             }
             conversation.add(message.id());
             conversationOf.put(message.id(), conversation);
-            running = runningAfter(running, conversation, answered);
+            boolean goesOn = running != null && !isQuiet(lastAt, message.sentAt());
+            running = answered != null && goesOn ? running : conversation;
             lastAt = message.sentAt();
         }
         return conversations.stream().map(List::copyOf).toList();
@@ -83,13 +83,8 @@ public final class ChatConversations {
         return conversation;
     }
 
-    /** An answer to an older conversation does not draw the room's next plain message into it. */
-    private static List<String> runningAfter(
-            @Nullable List<String> running, List<String> conversation, @Nullable List<String> answered) {
-        return answered != null && running != null ? running : conversation;
-    }
-
-    private static boolean isQuiet(Instant lastAt, Instant sentAt) {
+    /** Whether a room in which nothing was said between two moments was quiet. */
+    public static boolean isQuiet(Instant lastAt, Instant sentAt) {
         return Duration.between(lastAt, sentAt).compareTo(QUIET) >= 0;
     }
 }

@@ -24,6 +24,13 @@ class ChatConversationsTest {
     }
 
     @Test
+    void afterQuietHoursTalkGoesOnWithWhatWasAnswered() {
+        assertThat(ChatConversations.of(
+                        List.of(at("a", "01:00"), at("b", "06:00"), reply("c", "12:00", "a"), at("d", "12:10"))))
+                .containsExactly(List.of("a", "c", "d"), List.of("b"));
+    }
+
+    @Test
     void theOrderOfArrivalDoesNotMatter() {
         assertThat(ChatConversations.of(List.of(reply("c", "18:00", "a"), at("b", "12:00"), at("a", "06:00"))))
                 .containsExactly(List.of("a", "c"), List.of("b"));

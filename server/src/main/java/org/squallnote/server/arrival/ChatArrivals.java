@@ -1,19 +1,15 @@
 package org.squallnote.server.arrival;
 
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.ChatChange;
@@ -50,9 +46,6 @@ import org.squallnote.store.source.SourceStore;
 /** Takes in chat events. Must run inside {@link org.squallnote.server.command.OwnerLocks#write}. */
 @Component
 public class ChatArrivals {
-
-    /** How far around new messages a room is cut into conversations again. */
-    private static final Duration WINDOW = Duration.ofDays(2);
 
     private final MessageStore messages;
     private final SourceStore sources;
@@ -248,7 +241,7 @@ public class ChatArrivals {
                 invitation.raw());
     }
 
-    private static String identity(String eventId) {
+    static String identity(String eventId) {
         return "c:" + eventId;
     }
 
@@ -340,45 +333,14 @@ public class ChatArrivals {
 
     /** Cuts the room into conversations again around the new messages. */
     private Set<UUID> rethread(UUID owner, String roomId, List<StoredMessage> fresh) {
-        Instant first = fresh.stream()
-                .map(StoredMessage::sentAt)
-                .min(Instant::compareTo)
-                .orElseThrow();
-        Instant last = fresh.stream()
-                .map(StoredMessage::sentAt)
-                .max(Instant::compareTo)
-                .orElseThrow();
-        Map<String, ThreadingRow> rows = new TreeMap<>();
-        messages.inRoom(owner, roomId, first.minus(WINDOW), last.plus(WINDOW))
-                .forEach(row -> rows.put(row.messageId(), row));
-        addAnswered(owner, rows);
+        Map<String, ThreadingRow> rows = new RoomRegion(messages, owner, roomId).around(fresh);
         List<ChatConversations.ChatMessage> chat = rows.values().stream()
                 .map(row -> new ChatConversations.ChatMessage(
-                        row.messageId(), row.sentAt(), rootOf(row), Optional.ofNullable(row.answers())))
+                        row.messageId(), row.sentAt(), RoomRegion.rootOf(row), Optional.ofNullable(row.answers())))
                 .toList();
         List<List<ThreadingRow>> conversations = ChatConversations.of(chat).stream()
                 .map(conversation -> conversation.stream().map(rows::get).toList())
                 .toList();
         return assignment.assign(owner, conversations, row -> row.threadId().equals(MailThreads.UNTHREADED));
-    }
-
-    /** The root of the thread that a message of a room belongs to. */
-    private static Optional<String> rootOf(ThreadingRow row) {
-        return row.refs().list().stream().findFirst();
-    }
-
-    /** Adds the messages outside of the window that are answered from within, with what they belong to. */
-    private void addAnswered(UUID owner, Map<String, ThreadingRow> rows) {
-        Set<UUID> threads = new HashSet<>();
-        for (ThreadingRow row : List.copyOf(rows.values())) {
-            Stream.concat(rootOf(row).stream(), Optional.ofNullable(row.answers()).stream())
-                    .filter(id -> !rows.containsKey(id))
-                    .forEach(id -> messages.byIdentity(owner, identity(id))
-                            .ifPresent(message -> threads.add(message.threadId())));
-        }
-        threads.remove(MailThreads.UNTHREADED);
-        if (!threads.isEmpty()) {
-            messages.threadingInThreads(owner, threads).forEach(row -> rows.putIfAbsent(row.messageId(), row));
-        }
     }
 }

@@ -264,6 +264,10 @@ public interface MessageStore {
     /** The invitations into a room that wait for a decision. */
     List<StoredMessage> invitations(@Param("owner") UUID owner, @Param("roomId") String roomId);
 
+    /** The threads of what answers one of these events. */
+    List<UUID> threadsAnswering(
+            @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("eventIds") List<String> eventIds);
+
     /** Whether a person has written in chat from that address. */
     boolean hasTalked(@Param("owner") UUID owner, @Param("address") String address);
 
