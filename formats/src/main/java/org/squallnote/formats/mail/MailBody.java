@@ -76,6 +76,8 @@ final class MailBody {
         String text = plain.toString().strip();
         if (text.isEmpty() && html != null) {
             text = HtmlText.of(html);
+        } else if (html != null) {
+            text = RunTogether.mended(text, html);
         }
         if (text.isEmpty() && calendar != null && calendarMethod != null) {
             text = CalendarWords.of(calendar, calendarMethod);

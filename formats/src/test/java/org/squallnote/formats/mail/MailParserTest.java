@@ -78,6 +78,31 @@ class MailParserTest {
     }
 
     @Test
+    void aPlainPartInWhichParagraphsRunTogetherIsMendedByItsHtml() {
+        String plain =
+                "Dear Ines, the proof of the booklet is attached and the sponsors have seen it. Please check pages"
+                        + " 4 and 5 and the names of the sponsors. To have it in time we go to press on Thursday. Could you give us"
+                        + " your approval until then? Greta Holm Holm Print";
+        String html = "<p>Dear Ines,</p><p>the proof of the booklet is attached and the sponsors have seen it. Please"
+                + " check <b>pages 4 and 5</b> and the names of the sponsors.</p><p>To have it in time we go to press on"
+                + " Thursday. Could you give us your approval until then?</p><p>Greta Holm<br>Holm Print</p>";
+        assertThat(alternatives(plain, html))
+                .startsWith("Dear Ines,\n\nthe proof")
+                .endsWith("until then?\n\nGreta Holm\nHolm Print");
+        assertThat(alternatives(plain, html.replace("Thursday", "Friday, which is nearly a week from now, so there")))
+                .as("what says something else is left alone")
+                .isEqualTo(plain);
+        assertThat(alternatives("Dear Ines,\n\nall is well.", "<p>Dear Ines,</p><p>all</p><p>is</p><p>well</p>"))
+                .isEqualTo("Dear Ines,\n\nall is well.");
+    }
+
+    private static String alternatives(String plain, String html) {
+        return parse("Content-Type: multipart/alternative; boundary=b\n\n--b\nContent-Type: text/plain\n\n" + plain
+                        + "\n--b\nContent-Type: text/html\n\n" + html + "\n--b--\n")
+                .text();
+    }
+
+    @Test
     void seesReportsAndInvitations() {
         ParsedMail bounce = parse("""
                 Content-Type: multipart/report; report-type=delivery-status; boundary=b
