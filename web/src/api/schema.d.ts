@@ -1510,6 +1510,7 @@ export interface components {
             byDay: string | null;
             /** Format: time-local */
             byTime: string | null;
+            late: boolean;
             promised: boolean;
             what: string;
         };
@@ -1703,6 +1704,7 @@ export interface components {
             byDay: string | null;
             /** Format: time-local */
             byTime: string | null;
+            late: boolean;
             what: string;
             answeredBy: string | null;
         };

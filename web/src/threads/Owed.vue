@@ -16,7 +16,9 @@ const { line } = defineProps<{ line: ThreadLine }>()
     <template v-for="debt in line.debts" :key="debt.messageId + debt.reason">
       <dt class="text-kelp font-semibold">I owe {{ debt.to }}</dt>
       <dd>
-        <b v-if="debt.byDay" class="text-brass-ink mr-1">{{ byText(debt) }}</b>
+        <b v-if="debt.byDay" class="mr-1" :class="debt.late ? 'text-rust' : 'text-brass-ink'">{{
+          byText(debt)
+        }}</b>
         <span class="wrap-anywhere">{{ debtText(debt) }}</span>
         <span class="text-ink-soft"> since {{ moment(debt.since) }}</span>
         <span v-if="debt.answeredBy" class="text-ink-soft"

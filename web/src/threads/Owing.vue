@@ -15,9 +15,9 @@ const { line, closed } = defineProps<{ line: ThreadLine; closed: boolean }>()
       class="truncate"
       :title="`${debt.to}: ${debtText(debt)}`"
     >
-      <b v-if="debt.byDay" class="text-brass-ink mr-1">{{ byText(debt) }}</b><bdi>{{
-        debtText(debt)
-      }}</bdi>
+      <b v-if="debt.byDay" class="mr-1" :class="debt.late ? 'text-rust' : 'text-brass-ink'">{{
+        byText(debt)
+      }}</b><bdi>{{ debtText(debt) }}</bdi>
       <span v-if="debt.answeredBy" class="text-ink-soft"> answered by {{ debt.answeredBy }}</span>
     </p>
     <p

@@ -19,9 +19,13 @@ describe('what is owed, in words', () => {
   })
 
   it('has a day only where one was said', () => {
-    expect(byText({ byDay: null, byTime: null })).toBe('')
-    expect(byText({ byDay: '2026-03-06', byTime: '15:00' })).toMatch(/^by .*6 Mar.*15:00$/)
+    expect(byText({ byDay: null, byTime: null, late: false })).toBe('')
+    expect(byText({ byDay: '2026-03-06', byTime: '15:00', late: false })).toMatch(
+      /^by .*6 Mar.*15:00$/,
+    )
+    expect(byText({ byDay: '2026-03-06', byTime: null, late: true })).toMatch(/^late: .*6 Mar/)
     const one = { what: 'the plans', promised: true, byDay: '2026-03-06', byTime: null }
+    expect(awaitedText({ ...one, late: true } as AwaitedView)).toMatch(/^late: promised by/)
     expect(awaitedText(one as AwaitedView)).toMatch(/^promised by .*6 Mar.* “the plans”$/)
   })
 

@@ -28,15 +28,17 @@ export function debtText(debt: DebtView): string {
   return [OWED[debt.reason], what].filter(Boolean).join(': ')
 }
 
-/** By when, in words; empty when nothing was said. */
-export function byText(one: Pick<DebtView, 'byDay' | 'byTime'>): string {
-  return one.byDay ? `by ${replyBy(one.byDay, one.byTime)}` : ''
+/** By when, in words, and whether that is over; empty when nothing was said. */
+export function byText(one: Pick<DebtView, 'byDay' | 'byTime' | 'late'>): string {
+  return one.byDay ? `${one.late ? 'late:' : 'by'} ${replyBy(one.byDay, one.byTime)}` : ''
 }
 
 /** What somebody owes me, in words. */
 export function awaitedText(one: AwaitedView): string {
   const what = one.what ? `“${one.what}”` : ''
-  return [one.promised ? 'promised' : '', byText(one), what].filter(Boolean).join(' ')
+  const promised = one.promised ? 'promised' : ''
+  const by = one.byDay ? `by ${replyBy(one.byDay, one.byTime)}` : ''
+  return [one.late ? 'late:' : '', promised, by, what].filter(Boolean).join(' ')
 }
 
 /** Whose turn it is, in words. */

@@ -90,7 +90,7 @@ class MessageStoreTest extends StoreTest {
     void whatItsWriterHasRemovedSaysAndAsksNothing() {
         StoredMessage message = insertMail("r@x", thread, 1, Decision.UNDECIDED);
         messages.remove(owner, message);
-        assertThat(messages.edit(owner, message.id(), "again")).isZero();
+        assertThat(messages.edit(owner, message.id(), "again", "again")).isZero();
         StoredMessage now = messages.byId(owner, message.id()).orElseThrow();
         assertThat(now.body()).isEmpty();
         assertThat(now.asksMe()).isFalse();

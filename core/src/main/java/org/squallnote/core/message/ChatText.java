@@ -1,15 +1,40 @@
 package org.squallnote.core.message;
 
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+
 /** What a chat message is called where a mail has its subject. */
 public final class ChatText {
 
     private static final int LONGEST = 120;
 
+    private static final Pattern MENTION = Pattern.compile("^@[^\\s,:]{1,80}[,:]? ");
+
     private ChatText() {}
 
-    /** The beginning of a text on one line. */
-    public static String beginning(String text) {
+    /**
+     * The beginning of a text on one line, without the mention that it opens with.
+     *
+     * @param people those of the room, whose names may have several words
+     */
+    public static String beginning(String text, List<Party> people) {
         String line = text.replaceAll("\\s+", " ").strip();
-        return line.length() > LONGEST ? line.substring(0, LONGEST - 1) + "…" : line;
+        String said = withoutMention(line, people);
+        String shown = said.isBlank() ? line : said;
+        return shown.length() > LONGEST ? shown.substring(0, LONGEST - 1) + "…" : shown;
+    }
+
+    private static String withoutMention(String line, List<Party> people) {
+        if (!line.startsWith("@")) {
+            return line;
+        }
+        Optional<String> name = people.stream()
+                .map(Party::name)
+                .filter(each -> !each.isBlank() && line.regionMatches(true, 1, each, 0, each.length()))
+                .max(Comparator.comparingInt(String::length));
+        return name.map(found -> line.substring(1 + found.length()).replaceFirst("^[,:]? ?", ""))
+                .orElseGet(() -> MENTION.matcher(line).replaceFirst(""));
     }
 }

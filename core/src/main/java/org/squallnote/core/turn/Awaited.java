@@ -26,6 +26,11 @@ public record Awaited(
         String what,
         boolean openToAll) {
 
+    /** Whether the day is over, at a local moment. */
+    public boolean isLate(LocalDateTime now) {
+        return by.filter(now::isAfter).isPresent();
+    }
+
     Awaited promisedBy(TurnEvent promise) {
         return new Awaited(party, messageId, since, promise.facts().promisedBy().or(() -> by), true, what, openToAll);
     }

@@ -46,6 +46,11 @@ public record Debt(
         others = Set.copyOf(others);
     }
 
+    /** Whether it is over, at a local moment. */
+    public boolean isLate(LocalDateTime now) {
+        return by.filter(now::isAfter).isPresent();
+    }
+
     Debt promisedBy(Optional<LocalDateTime> day) {
         return new Debt(
                 reason, to, messageId, since, day.or(() -> by), what, others, openToAll, answeredBy, answeredIn);

@@ -177,7 +177,11 @@ public class ChatArrivals {
                 messages.forgetChanges(owner, change.target());
                 rawMails.forget(owner, message.id());
             } else if (message.fromAddress().equals(change.sender().toLowerCase(Locale.ROOT))) {
-                messages.edit(owner, message.id(), change.body());
+                messages.edit(
+                        owner,
+                        message.id(),
+                        change.body(),
+                        ChatText.beginning(change.body(), message.recipients().to()));
             }
             messages.byId(owner, message.id()).ifPresent(changed -> readings.refresh(reader, changed));
         });
@@ -287,7 +291,7 @@ public class ChatArrivals {
                 from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
                 from.address(),
                 new Recipients(others, List.of(), List.of(), List.of()),
-                ChatText.beginning(event.text()),
+                ChatText.beginning(event.text(), members),
                 "",
                 event.sentAt(),
                 event.sentAt(),

@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
  * Somebody who owes me something.
  *
  * @param byDay the day they promised or I named, with its time where it has one
+ * @param late whether that is over
  * @param what my ask or their promise in the writer's words
  */
 record AwaitedView(
@@ -19,5 +20,6 @@ record AwaitedView(
         long silenceWorkingMinutes,
         @Nullable LocalDate byDay,
         @Nullable LocalTime byTime,
+        boolean late,
         boolean promised,
         String what) {}

@@ -2,6 +2,7 @@ package org.squallnote.server.thread;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -12,6 +13,7 @@ import org.squallnote.core.turn.Debt;
  * Something I owe.
  *
  * @param byDay the deadline or the promised day, with its time where it has one
+ * @param late whether that is over
  * @param what the ask or the promise in the writer's words
  * @param answeredBy who answered in my place
  */
@@ -22,10 +24,11 @@ record DebtView(
         Instant since,
         @Nullable LocalDate byDay,
         @Nullable LocalTime byTime,
+        boolean late,
         String what,
         @Nullable String answeredBy) {
 
-    static DebtView of(Debt debt) {
+    static DebtView of(Debt debt, LocalDateTime now) {
         return new DebtView(
                 debt.reason(),
                 debt.to().displayName(),
@@ -33,6 +36,7 @@ record DebtView(
                 debt.since(),
                 By.day(debt.by()),
                 By.time(debt.by()),
+                debt.isLate(now),
                 debt.what(),
                 debt.answeredBy().map(Party::displayName).orElse(null));
     }

@@ -1,6 +1,7 @@
 package org.squallnote.server.thread;
 
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,13 +73,19 @@ record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime wo
                 thread.turn(),
                 thread.since(),
                 silence(Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt())),
-                thread.debts().list().stream().map(DebtView::of).toList(),
+                thread.debts().list().stream()
+                        .map(debt -> DebtView.of(debt, localNow()))
+                        .toList(),
                 thread.awaited().list().stream().map(one -> awaited(one, names)).toList(),
                 thread.reopenedBy() != null,
                 thread.turn() == Turn.CLOSED ? thread.handReason() : null,
                 thread.messageCount(),
                 trace,
                 thread.version());
+    }
+
+    private LocalDateTime localNow() {
+        return LocalDateTime.ofInstant(now, workingTime.zone());
     }
 
     private long silence(Instant since) {
@@ -94,6 +101,7 @@ record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime wo
                 silence(one.since()),
                 By.day(one.by()),
                 By.time(one.by()),
+                one.isLate(localNow()),
                 one.promised(),
                 one.what());
     }

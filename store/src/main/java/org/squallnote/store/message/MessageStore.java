@@ -15,7 +15,6 @@ import org.squallnote.core.intake.IntakeCount;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.ChatChange;
-import org.squallnote.core.message.ChatText;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Files;
 import org.squallnote.core.message.LinkRow;
@@ -111,12 +110,8 @@ public interface MessageStore {
     /** Takes an undecided message out of Intake until a day; null brings it back. */
     int putOff(@Param("owner") UUID owner, @Param("id") UUID id, @Param("until") @Nullable LocalDate until);
 
-    /** The new text of a chat message whose writer changed it. */
-    default int edit(UUID owner, UUID id, String body) {
-        return editTo(owner, id, body, ChatText.beginning(body));
-    }
-
-    int editTo(
+    /** The new text of a chat message whose writer changed it, and what the message is called by it. */
+    int edit(
             @Param("owner") UUID owner,
             @Param("id") UUID id,
             @Param("body") String body,
