@@ -724,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/send-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sendAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/source": {
         parameters: {
             query?: never;
@@ -829,7 +845,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["sendAgain"];
+        post: operations["sendAgain_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1475,6 +1491,10 @@ export interface components {
         Added: {
             passkeys: components["schemas"]["PasskeyView"][];
             recoveryCodes: string[];
+        };
+        AgainRequest: {
+            /** Format: email */
+            address: string;
         };
         Answer: {
             handle: string;
@@ -3783,6 +3803,35 @@ export interface operations {
             };
         };
     };
+    sendAgain: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     source: {
         parameters: {
             query?: never;
@@ -3935,7 +3984,7 @@ export interface operations {
             };
         };
     };
-    sendAgain: {
+    sendAgain_1: {
         parameters: {
             query?: never;
             header: {

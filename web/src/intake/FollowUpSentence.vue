@@ -68,8 +68,8 @@ function shared() {
 
 onMounted(() => accepting.value?.focus())
 
-/** After a choice Enter accepts again, instead of opening the same list once more. */
-watch([replyDay, replyTime, categoryId, effortMinutes, forReply, firm, each], async () => {
+/** After a choice Enter accepts again, instead of opening the same list once more; also where it changed nothing. */
+async function toAccepting(): Promise<void> {
   await nextTick()
   setTimeout(() => {
     const inPanel = document.activeElement?.closest('[data-keys="own"]')
@@ -77,7 +77,8 @@ watch([replyDay, replyTime, categoryId, effortMinutes, forReply, firm, each], as
       accepting.value?.focus()
     }
   })
-})
+}
+watch([forReply, firm, each], toAccepting)
 
 function onKey(event: KeyboardEvent): void {
   if (form.value) {
@@ -152,19 +153,31 @@ function accept(): void {
           :sender="sender"
           letter="r"
           @remember="(days) => emit('remember', days)"
+          @chosen="void toAccepting()"
         />
         <span v-if="reason" class="text-ink-soft" data-test="reply-by-reason">{{ reason }}</span>
         <span>·</span>
       </template>
       <span>in</span>
-      <CategoryControl v-model="categoryId" :categories="categories" above letter="c" />
+      <CategoryControl
+        v-model="categoryId"
+        :categories="categories"
+        above
+        letter="c"
+        @update:model-value="void toAccepting()"
+      />
       <span
         v-if="message.proposal.categoryReason && categoryId === message.proposal.categoryId"
         class="text-ink-soft"
         >{{ message.proposal.categoryReason }}</span
       >
       <span>· about</span>
-      <EffortControl v-model="effortMinutes" above letter="m" />
+      <EffortControl
+        v-model="effortMinutes"
+        above
+        letter="m"
+        @update:model-value="void toAccepting()"
+      />
       <button
         v-if="!each"
         type="button"

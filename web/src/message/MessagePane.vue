@@ -11,6 +11,7 @@ import { saveFile } from '@/message/saveFile'
 import { fileSize } from '@/message/size'
 import SubjectText from '@/message/SubjectText.vue'
 import RoomInvitation from '@/message/RoomInvitation.vue'
+import SendAgain from '@/message/SendAgain.vue'
 import Signs from '@/message/Signs.vue'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import { moment, replyBy, workingSpan } from '@/ui/time'
@@ -106,6 +107,10 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         {{ notice }}
       </p>
       <RoomInvitation v-if="message.roomInvitation" :message="message" />
+      <SendAgain
+        v-if="message.nature === 'BOUNCE' && message.decision === 'UNDECIDED'"
+        :message="message"
+      />
       <HandedOver v-if="message.handOver" :message="message" :hand-over="message.handOver" />
       <p v-if="message.followUps.length" class="mt-2 flex flex-wrap gap-2">
         <RouterLink

@@ -17,7 +17,7 @@ const { choices, sender, letter, brief } = defineProps<{
   /** Whether a full day or a day off is told by a word, with the rest behind it. */
   brief?: boolean
 }>()
-const emit = defineEmits<{ remember: [days: number] }>()
+const emit = defineEmits<{ remember: [days: number]; chosen: [] }>()
 const always = ref(2)
 const chosenDay = defineModel<string | null>('day', { required: true })
 const chosenTime = defineModel<string | null>('time', { required: true })
@@ -38,6 +38,7 @@ function choose(isoDay: string | null, at: string | null, close: () => void): vo
   chosenDay.value = isoDay
   time.value = isoDay === null ? '' : (at ?? time.value)
   close()
+  emit('chosen')
 }
 </script>
 

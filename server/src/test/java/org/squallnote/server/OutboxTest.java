@@ -114,6 +114,55 @@ class OutboxTest extends ServerTest {
     }
 
     @Test
+    void whatWasNotDeliveredIsSentAgainToAnotherAddress() throws Exception {
+        server.put(ME, "Sent", ("""
+                Message-ID: <fees@merrowquay.example>
+                From: <ines.own@merrowquay.example>
+                To: <wilma@gone.example>
+                Subject: Mooring fees
+
+                The fees are due.
+                """).replace("\n", "\r\n").getBytes(StandardCharsets.UTF_8), MONDAY);
+        server.put(ME, "INBOX", ("""
+                Message-ID: <report@gone.example>
+                From: Mail Delivery System <MAILER-DAEMON@gone.example>
+                To: <ines.own@merrowquay.example>
+                References: <fees@merrowquay.example>
+                Subject: Undelivered: Mooring fees
+                Content-Type: multipart/report; report-type=delivery-status; boundary=b
+
+                --b
+                Content-Type: text/plain
+
+                wilma@gone.example could not be reached.
+                --b
+                Content-Type: message/delivery-status
+
+                Reporting-MTA: dns; gone.example
+
+                Final-Recipient: rfc822; wilma@gone.example
+                Action: failed
+                Status: 5.1.1
+                --b--
+                """).replace("\n", "\r\n").getBytes(StandardCharsets.UTF_8), MONDAY.plusSeconds(60));
+        until(() -> count("select count(*) from message where owner = ? and nature = 'BOUNCE'") == 1
+                && count("select count(*) from message where owner = ? and direction = 'OUTGOING'") == 1);
+        String report = "/api/messages/" + messageId(me, "report@gone.example");
+        assertThat(refusal(me, HttpMethod.POST, report + "/send-again", "{\"address\":\"wilma at home\"}"))
+                .contains("address");
+        change(me, HttpMethod.POST, report + "/send-again", "{\"address\":\"" + TILDA + "\"}");
+        until(() -> server.messages(TILDA, "INBOX").size() == 1);
+        MimeMessage again = server.messages(TILDA, "INBOX").get(0);
+        assertThat(again.getSubject()).isEqualTo("Mooring fees");
+        assertThat(again.getHeader("References", " ")).contains("fees@merrowquay.example");
+        assertThat(text(again)).contains("The fees are due.");
+        assertThat(get(me, report).path("decision").asString("")).isEqualTo("ANSWERED");
+        until(() -> count("select count(*) from message where owner = ? and direction = 'OUTGOING'") == 2);
+        assertThat(count("select count(distinct thread_id) from message where owner = ? and direction = 'OUTGOING'"))
+                .isEqualTo(1);
+    }
+
+    @Test
     void aDecidedMailIsArchivedAndUndoBringsItBack() throws Exception {
         String command = change(me, HttpMethod.POST, "/api/messages/" + message() + "/nothing", "");
         until(() -> server.messages(ME, "INBOX").isEmpty()

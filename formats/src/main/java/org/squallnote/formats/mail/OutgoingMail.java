@@ -49,8 +49,7 @@ public record OutgoingMail(
     public record Attachment(String name, String type, byte[] content) {}
 
     /** RFC 5322 section 3.3, with the zone of whoever writes. */
-    private static final DateTimeFormatter DATE =
-            DateTimeFormatter.ofPattern("EEE, d MMM uuuu HH:mm:ss xx", Locale.ENGLISH);
+    static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE, d MMM uuuu HH:mm:ss xx", Locale.ENGLISH);
 
     private static final Session SESSION = Session.getInstance(new Properties());
 
@@ -150,7 +149,7 @@ public record OutgoingMail(
         return address;
     }
 
-    private static String folded(List<String> ids) {
+    static String folded(List<String> ids) {
         StringBuilder value = new StringBuilder();
         for (String id : ids) {
             value.append(value.length() == 0 ? "" : "\r\n ")

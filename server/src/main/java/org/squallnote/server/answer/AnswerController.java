@@ -33,8 +33,10 @@ class AnswerController {
 
     private final Answers answers;
     private final AsksInAnswers askedBack;
+    private final Undelivered undelivered;
 
-    AnswerController(Answers answers, AsksInAnswers askedBack) {
+    AnswerController(Answers answers, AsksInAnswers askedBack, Undelivered undelivered) {
+        this.undelivered = undelivered;
         this.answers = answers;
         this.askedBack = askedBack;
     }
@@ -81,6 +83,22 @@ class AnswerController {
             @PathVariable UUID id,
             @Valid @RequestBody AnswerRequest body) {
         return answers.answer(me, commandId, id, body.written());
+    }
+
+    /**
+     * Another address for a mail of mine that did not arrive.
+     *
+     * @param address to whom it goes now
+     */
+    record AgainRequest(@NotBlank @Email @Size(max = 320) String address) {}
+
+    @PostMapping("/api/messages/{id}/send-again")
+    Done sendAgain(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody AgainRequest body) {
+        return undelivered.sendAgain(me, commandId, id, body.address().strip());
     }
 
     @PutMapping("/api/messages/{id}/draft")

@@ -31,6 +31,9 @@ public final class ChatClient {
     /** An answer larger than this is refused, in bytes. */
     private static final int LARGEST_ANSWER = 64 * 1024 * 1024;
 
+    /** A server that has begun to answer may be silent for so long. */
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+
     private static final Duration PLAIN_TIMEOUT = Duration.ofSeconds(30);
 
     private final HttpClient http = HttpClient.newBuilder()
@@ -196,7 +199,7 @@ public final class ChatClient {
 
     private static InputStream fileOf(HttpResponse<InputStream> answer) throws IOException, ChatProblem {
         if (answer.statusCode() == 200) {
-            return new CappedStream(answer.body(), LARGEST_FILE);
+            return new CappedStream(new PatientStream(answer.body(), PATIENCE), LARGEST_FILE);
         }
         read(answer);
         throw new ChatProblem(
@@ -272,7 +275,7 @@ public final class ChatClient {
     }
 
     private static JsonNode read(HttpResponse<InputStream> answer) throws IOException, ChatProblem {
-        try (InputStream in = answer.body()) {
+        try (InputStream in = new PatientStream(answer.body(), PATIENCE)) {
             return read(answer.statusCode(), in.readNBytes(LARGEST_ANSWER + 1));
         }
     }

@@ -11,6 +11,8 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.Duration;
+import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -36,6 +38,48 @@ class ChatMediaTest {
             }
             assertThatThrownBy(() -> client.media(new MediaAddress("merrowquay.example", "gone")))
                     .isInstanceOf(ChatProblem.class);
+        }
+    }
+
+    @Test
+    void aServerThatFallsSilentIsGivenUp() throws Exception {
+        try (InputStream in = new PatientStream(new SilentStream(), Duration.ofMillis(20))) {
+            assertThatThrownBy(in::read).isInstanceOf(IOException.class).hasMessageContaining("said nothing");
+        }
+    }
+
+    @Test
+    void aServerThatTalksIsHeardToItsEnd() throws Exception {
+        try (InputStream in = new PatientStream(new ByteArrayInputStream(TIDE), Duration.ofSeconds(30))) {
+            assertThat(in.read()).isEqualTo('h');
+            assertThat(in.readAllBytes()).hasSize(TIDE.length - 1);
+            assertThat(in.read()).isEqualTo(-1);
+        }
+    }
+
+    /** Says nothing until it is closed, as a connection does to a server that hangs. */
+    private static final class SilentStream extends InputStream {
+
+        private final CountDownLatch closed = new CountDownLatch(1);
+
+        @Override
+        public int read() throws IOException {
+            try {
+                closed.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            throw new IOException("closed");
+        }
+
+        @Override
+        public int read(byte[] bytes, int from, int length) throws IOException {
+            return read();
+        }
+
+        @Override
+        public void close() {
+            closed.countDown();
         }
     }
 
