@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.source.ArchiveRule;
@@ -162,6 +163,28 @@ class ChatArrivalsTest extends ServerTest {
         assertThat(message.path("removed").asBoolean(false)).isTrue();
         assertThat(message.path("asksMe").asBoolean(true)).isFalse();
         assertThat(line("$1").path("heap").asString("")).isEqualTo("TO_READ");
+    }
+
+    @Test
+    void whatARecipeMadeByItselfStaysWithoutTheWords() {
+        String recipe = """
+                {"name":"Heron","letter":null,"place":1,"automatic":true,"conditions":{"sender":"","domain":"","list":"",
+                "room":"","words":["heron"]},"steps":[{"kind":"FOLLOW_UP","title":"","place":"","folder":"","address":"",
+                "note":""}]}""";
+        change(me, HttpMethod.PUT, "/api/recipes/" + UUID.randomUUID() + "?version=0", recipe);
+        arrive(says("$1", BO, 0, "Ines, could you hide the heron statue?"));
+        String id = get(me, "/api/messages/" + messageOf("$1"))
+                .path("followUps")
+                .path(0)
+                .path("id")
+                .asString("");
+        assertThat(String.valueOf(get(me, "/api/follow-ups/" + id))).contains("heron statue");
+        arrive(new ChatEvent.Removal("$3", ROOM, BO, NINE.plusSeconds(120), "$1"));
+        assertThat(String.valueOf(get(me, "/api/follow-ups/" + id)))
+                .doesNotContain("heron statue")
+                .contains("What Bo Lindgren has taken back");
+        assertThat(get(me, "/api/recipes/runs").path(0).path("about").asString("x"))
+                .isEmpty();
     }
 
     @Test

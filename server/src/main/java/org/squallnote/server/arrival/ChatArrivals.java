@@ -57,6 +57,7 @@ public class ChatArrivals {
     private final LiveEvents live;
     private final UuidV7 ids;
     private final RawMails rawMails;
+    private final TakenBack takenBack;
 
     ChatArrivals(
             MessageStore messages,
@@ -68,7 +69,9 @@ public class ChatArrivals {
             IntakeGate gate,
             LiveEvents live,
             UuidV7 ids,
-            RawMails rawMails) {
+            RawMails rawMails,
+            TakenBack takenBack) {
+        this.takenBack = takenBack;
         this.rawMails = rawMails;
         this.messages = messages;
         this.sources = sources;
@@ -167,15 +170,14 @@ public class ChatArrivals {
         // In the order in which they were made, since reading backwards meets the last edit first.
         messages.changesOf(owner, change.target()).forEach(each -> apply(owner, each, reader));
         refreshTurn(owner, change.target());
-        live.changed(owner, List.of(Topic.INTAKE));
+        live.changed(owner, List.of(Topic.INTAKE, Topic.FOLLOW_UPS));
     }
 
     private void apply(UUID owner, ChatChange change, AccountReader reader) {
         messages.byIdentity(owner, identity(change.target())).ifPresent(message -> {
             if (change.removal()) {
-                messages.remove(owner, message);
+                takenBack.forget(owner, message);
                 messages.forgetChanges(owner, change.target());
-                rawMails.forget(owner, message.id());
             } else if (message.fromAddress().equals(change.sender().toLowerCase(Locale.ROOT))) {
                 messages.edit(
                         owner,
@@ -190,8 +192,7 @@ public class ChatArrivals {
     /** An invitation that was taken back, or declined elsewhere, waits for nothing. */
     private void withdraw(UUID owner, StoredMessage invitation, Instant at, AccountReader reader) {
         messages.decide(owner, invitation.id(), Decision.NOTHING, at);
-        messages.remove(owner, invitation);
-        rawMails.forget(owner, invitation.id());
+        takenBack.forget(owner, invitation);
         messages.byId(owner, invitation.id()).ifPresent(gone -> readings.refresh(reader, gone));
         turns.refresh(owner, invitation.threadId());
         live.changed(owner, List.of(Topic.INTAKE));

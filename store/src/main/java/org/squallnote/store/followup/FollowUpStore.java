@@ -48,4 +48,11 @@ public interface FollowUpStore {
 
     /** The messages and writers that one follow-up came from. */
     List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    /** Replaces what was kept of a message in all follow-ups that came from it, with the sentences they were about. */
+    int keepOtherwise(
+            @Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("snapshot") String snapshot);
+
+    /** Gives the open follow-ups of a message another title. */
+    int retitle(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("title") String title);
 }
