@@ -58,12 +58,17 @@ const FULL = {
   full: true,
 }
 
-function open() {
+const CHOICES = [
+  { label: 'Today', day: '2026-03-04' },
+  { label: 'Next working day', day: '2026-03-05' },
+]
+
+function open(choices: typeof CHOICES = []) {
   const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
   queryClient.setQueryData(['day', FULL.day], FULL)
   queryClient.setQueryData(['follow-ups'], { open: [], later: [], ended: [], undated: 0 })
   return mount(FollowUpSentence, {
-    props: { message, categories, choices: [] },
+    props: { message, categories, choices },
     attachTo: document.body,
     global: { plugins: [[VueQueryPlugin, { queryClient }]] },
   })
@@ -112,5 +117,14 @@ describe('the sentence', () => {
     expect(accepted(wrapper)).toBeUndefined()
     await wrapper.find('form').trigger('keydown', { key: 'Escape' })
     expect(wrapper.emitted('cancel')).toHaveLength(1)
+  })
+
+  it('takes a day by its digit, but not while something is typed', async () => {
+    const wrapper = open(CHOICES)
+    await wrapper.find('[data-test=title]').trigger('keydown', { key: '1' })
+    await wrapper.find('[data-test=accept]').trigger('keydown', { key: '9' })
+    await wrapper.find('[data-test=accept]').trigger('keydown', { key: '2' })
+    await wrapper.find('form').trigger('submit')
+    expect(accepted(wrapper)).toMatchObject({ replyDay: '2026-03-05' })
   })
 })

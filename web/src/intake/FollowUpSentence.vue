@@ -13,6 +13,8 @@ import { madeOf, rowsOf } from '@/intake/asks'
 import EachAsk from '@/intake/EachAsk.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
+import { choiceOf, numbered } from '@/ui/dayChoices'
+import { isCommandKey } from '@/ui/keys'
 import { followLetter } from '@/ui/letters'
 import ReplyByControl from '@/ui/ReplyByControl.vue'
 
@@ -66,6 +68,8 @@ function shared() {
   }
 }
 
+const offered = computed(() => numbered(choices, ''))
+
 onMounted(() => accepting.value?.focus())
 
 /** After a choice Enter accepts again, instead of opening the same list once more; also where it changed nothing. */
@@ -80,8 +84,22 @@ async function toAccepting(): Promise<void> {
 }
 watch([forReply, firm, each], toAccepting)
 
+/** A digit takes the day that it means in every control, without one being opened. */
+function takeDay(event: KeyboardEvent): boolean {
+  const choice = isCommandKey(event) ? choiceOf(event.key, offered.value) : undefined
+  const day = offered.value.find((each) => each.number === choice)?.day
+  if (each.value || day === undefined) {
+    return false
+  }
+  event.preventDefault()
+  event.stopPropagation()
+  replyDay.value = day
+  void toAccepting()
+  return true
+}
+
 function onKey(event: KeyboardEvent): void {
-  if (form.value) {
+  if (form.value && !takeDay(event)) {
     followLetter(event, form.value)
   }
 }
@@ -155,6 +173,12 @@ function accept(): void {
           @remember="(days) => emit('remember', days)"
           @chosen="void toAccepting()"
         />
+        <span
+          v-if="offered.length"
+          class="key max-sm:hidden"
+          title="A digit takes a day at once: the same one as in the list behind the date"
+          >1–{{ offered.length }}</span
+        >
         <span v-if="reason" class="text-ink-soft" data-test="reply-by-reason">{{ reason }}</span>
         <span>·</span>
       </template>

@@ -32,7 +32,7 @@ const send = () =>
     data-test="send-again"
     @submit.prevent="void send()"
   >
-    <label class="flex min-w-0 flex-1 flex-wrap items-center gap-2"
+    <label class="flex min-w-0 flex-wrap items-center gap-2"
       >Your mail did not arrive. Send it, as it was, to
       <input
         v-model.trim="address"
