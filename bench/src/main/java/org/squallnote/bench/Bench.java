@@ -11,6 +11,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -130,12 +131,15 @@ public final class Bench {
                 count(jdbc, "select count(*) from thread where owner = ?", account.id()));
         List<HttpRequest> intake = List.of(request(account, "/api/intake").build());
         view("Intake with all of these", intake);
-        jdbc.update(
-                "update message set decision = 'NOTHING' where owner = ? and decision = 'UNDECIDED' and id not in (select"
-                        + " id from message where owner = ? and decision = 'UNDECIDED' order by sent_at desc fetch first "
-                        + UNDECIDED + " rows only)",
-                account.id(),
+        OffsetDateTime before = jdbc.queryForObject(
+                "select sent_at from message where owner = ? and decision = 'UNDECIDED' order by sent_at desc offset "
+                        + UNDECIDED + " rows fetch first 1 rows only",
+                OffsetDateTime.class,
                 account.id());
+        jdbc.update(
+                "update message set decision = 'NOTHING' where owner = ? and decision = 'UNDECIDED' and sent_at <= ?",
+                account.id(),
+                before);
         view("Intake with " + UNDECIDED + " undecided", intake);
         view(
                 "A thread",
