@@ -1291,7 +1291,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["settings_1"];
         put: operations["changeChat"];
         post: operations["addChat"];
         delete?: never;
@@ -1323,7 +1323,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["settings_2"];
         put: operations["changeMail"];
         post: operations["addMail"];
         delete?: never;
@@ -1663,6 +1663,9 @@ export interface components {
         ChatTestResult: {
             passed: boolean;
             steps: components["schemas"]["ProbeStep"][];
+        };
+        ChatView: {
+            homeserver: string;
         };
         Code: {
             code: string;
@@ -2368,8 +2371,6 @@ export interface components {
             daysBack: number;
             /** @enum {string} */
             archiveRule: "AT_ONCE" | "WHEN_ENDED" | "NEVER";
-            mail: components["schemas"]["MailView"] | null;
-            homeserver: string | null;
             /** Format: int32 */
             version: number;
         };
@@ -4836,6 +4837,28 @@ export interface operations {
             };
         };
     };
+    settings_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChatView"];
+                };
+            };
+        };
+    };
     changeChat: {
         parameters: {
             query: {
@@ -4918,6 +4941,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MailTestResult"];
+                };
+            };
+        };
+    };
+    settings_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailView"];
                 };
             };
         };

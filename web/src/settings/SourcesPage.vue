@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { FileText, Mail, MessagesSquare } from '@lucide/vue'
-import { ref, useTemplateRef } from 'vue'
+import { FileText } from '@lucide/vue'
+import { ref, shallowRef, useTemplateRef } from 'vue'
 import { client, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
 import { importFile } from '@/api/files'
 import { useSources } from '@/api/queries'
-import ChatRooms from '@/settings/ChatRooms.vue'
-import ChatSourceForm from '@/settings/ChatSourceForm.vue'
-import MailSourceForm from '@/settings/MailSourceForm.vue'
+import { KINDS, type SourceKind } from '@/settings/kinds/kinds'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
 const sources = useSources()
-const adding = ref<'mail' | 'chat' | undefined>()
+const adding = shallowRef<SourceKind | undefined>()
 const editing = ref<string | undefined>()
 const leaving = ref<string | undefined>()
 const files = useTemplateRef<HTMLInputElement>('files')
@@ -30,6 +28,10 @@ const STATUS_WORD: Record<SourceView['status'], string> = {
   LIVE: 'live',
   TROUBLE: 'trouble',
   IDLE: 'files',
+}
+
+function kindOf(source: SourceView): SourceKind | undefined {
+  return KINDS.find((each) => each.kind === source.kind)
 }
 
 function disconnect(source: SourceView): void {
@@ -69,11 +71,7 @@ function takeFiles(event: Event): void {
       data-test="source"
     >
       <div class="flex flex-wrap items-center gap-x-3 gap-y-1 px-3 py-2">
-        <component
-          :is="source.kind === 'CHAT' ? MessagesSquare : source.kind === 'MAIL' ? Mail : FileText"
-          :size="17"
-          aria-hidden="true"
-        />
+        <component :is="kindOf(source)?.icon ?? FileText" :size="17" aria-hidden="true" />
         <b>{{ source.name }}</b>
         <span class="text-ink-soft min-w-0 truncate">{{ source.address }}</span>
         <span :class="STATUS_CLASS[source.status]" :data-status="source.status">{{
@@ -114,11 +112,7 @@ function takeFiles(event: Event): void {
         <button class="btn btn-quiet" type="button" @click="leaving = undefined">Keep it</button>
       </div>
       <div v-if="editing === source.id" class="border-line border-t p-3">
-        <MailSourceForm v-if="source.mail" :source="source" @done="editing = undefined" />
-        <template v-else>
-          <ChatSourceForm :source="source" @done="editing = undefined" />
-          <ChatRooms :source="source" />
-        </template>
+        <component :is="kindOf(source)?.settings" :source="source" @done="editing = undefined" />
       </div>
     </li>
   </ul>
@@ -127,18 +121,20 @@ function takeFiles(event: Event): void {
   </p>
 
   <div v-if="adding" class="bg-surface border-line mt-3 rounded border p-3">
-    <h2 class="mb-2 font-semibold">
-      {{ adding === 'mail' ? 'Add a mail account' : 'Add a chat account' }}
-    </h2>
-    <MailSourceForm v-if="adding === 'mail'" @done="adding = undefined" />
-    <ChatSourceForm v-else @done="adding = undefined" />
+    <h2 class="mb-2 font-semibold">Add {{ adding.name }}</h2>
+    <component :is="adding.settings" @done="adding = undefined" />
   </div>
   <div v-else class="mt-3 flex flex-wrap gap-2">
-    <button class="btn btn-main" type="button" data-test="add-mail" @click="adding = 'mail'">
-      Add a mail account
-    </button>
-    <button class="btn" type="button" data-test="add-chat" @click="adding = 'chat'">
-      Add a chat account
+    <button
+      v-for="(kind, place) in KINDS"
+      :key="kind.kind"
+      class="btn"
+      :class="place === 0 ? 'btn-main' : ''"
+      type="button"
+      :data-test="`add-${kind.kind.toLowerCase()}`"
+      @click="adding = kind"
+    >
+      Add {{ kind.name }}
     </button>
     <button class="btn" type="button" @click="files?.click()">Import .eml or mbox files</button>
     <input

@@ -14,7 +14,7 @@ import org.squallnote.server.problem.Refusal;
 
 /** Tries servers away from the threads that answer requests, a few at a time, and gives an answer in time. */
 @Component
-class BoundedProbe {
+public class BoundedProbe {
 
     private static final Duration LONGEST = Duration.ofSeconds(15);
     private static final int AT_ONCE = 8;
@@ -27,7 +27,7 @@ class BoundedProbe {
             });
 
     /** Runs a test; what takes longer than a quarter of a minute is given up. */
-    <T> CompletableFuture<T> run(Supplier<T> test) {
+    public <T> CompletableFuture<T> run(Supplier<T> test) {
         try {
             return CompletableFuture.supplyAsync(test, workers)
                     .orTimeout(LONGEST.toSeconds(), TimeUnit.SECONDS)

@@ -6,11 +6,10 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.Reaches;
 import org.squallnote.sources.Reach;
-import org.squallnote.sources.mail.MailSettings;
 
 /** Refuses a source whose servers its owner may not have connected to, at the field that names them. */
 @Component
-class Destinations {
+public class Destinations {
 
     private final Reaches reaches;
 
@@ -18,21 +17,22 @@ class Destinations {
         this.reaches = reaches;
     }
 
-    void check(SignedIn me, MailSettings settings) {
-        check(me, settings.imap().host(), "imap.host");
-        check(me, settings.smtp().host(), "smtp.host");
-    }
-
-    void checkAddress(SignedIn me, String address) {
+    /**
+     * Checks a web address.
+     *
+     * @param field the field of the form that it stands in
+     */
+    public void checkAddress(SignedIn me, String address, String field) {
         try {
             String host = URI.create(address.strip()).getHost();
-            check(me, host == null ? "" : host, "homeserver");
+            check(me, host == null ? "" : host, field);
         } catch (IllegalArgumentException e) {
-            throw Refusal.field("homeserver", "\"" + address.strip() + "\" is not a web address.");
+            throw Refusal.field(field, "\"" + address.strip() + "\" is not a web address.");
         }
     }
 
-    private void check(SignedIn me, String host, String field) {
+    /** Checks a host. */
+    public void check(SignedIn me, String host, String field) {
         try {
             reaches.of(me.accountId()).check(host);
         } catch (Reach.OutOfReachException e) {

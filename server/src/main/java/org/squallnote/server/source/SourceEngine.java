@@ -6,7 +6,7 @@ import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.outbox.OutboxRunner;
 
 /** How sources of one kind are read and sent by. A kind without one is neither. */
-interface SourceEngine {
+public interface SourceEngine {
 
     /** What runs for a source. */
     record Running(AutoCloseable sync, OutboxRunner outbox) {}

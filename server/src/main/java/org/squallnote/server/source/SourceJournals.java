@@ -30,7 +30,7 @@ import org.squallnote.store.source.SourceStore;
 
 /** Makes the journals through which the engines put down what they find. */
 @Component
-class SourceJournals {
+public class SourceJournals {
 
     private static final String SYNC = "sync";
 
@@ -59,7 +59,8 @@ class SourceJournals {
         this.live = live;
     }
 
-    MailJournal mail(Source source, Optional<String> sentFolder) {
+    /** Where a mail account's news is put down. */
+    public MailJournal mail(Source source, Optional<String> sentFolder) {
         UUID owner = source.owner();
         UUID id = source.id();
         return new MailJournal() {
@@ -109,7 +110,8 @@ class SourceJournals {
         return source.daysBack() + " days of " + folder;
     }
 
-    ChatJournal chat(Source source) {
+    /** Where a chat account's news is put down. */
+    public ChatJournal chat(Source source) {
         UUID owner = source.owner();
         UUID id = source.id();
         return new ChatJournal() {
@@ -163,7 +165,7 @@ class SourceJournals {
         };
     }
 
-    SyncStatus status(Source source) {
+    public SyncStatus status(Source source) {
         return new SyncStatus() {
             @Override
             public void reading(int done, int total) {

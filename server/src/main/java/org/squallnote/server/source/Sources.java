@@ -20,67 +20,34 @@ import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
-import org.squallnote.server.secret.SourceSecrets;
-import org.squallnote.sources.chat.ChatClient;
-import org.squallnote.sources.chat.ChatSettings;
-import org.squallnote.sources.mail.MailAccount;
-import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.source.SourceStore;
 
 /** Adds, changes and disconnects sources. */
 @Component
-class Sources {
+public class Sources {
 
     private final SourceStore store;
-    private final SourceSecrets secrets;
     private final Commands commands;
     private final SourceEngines engines;
     private final MessageStore messages;
 
-    Sources(SourceStore store, SourceSecrets secrets, Commands commands, SourceEngines engines, MessageStore messages) {
+    Sources(SourceStore store, Commands commands, SourceEngines engines, MessageStore messages) {
         this.messages = messages;
         this.store = store;
-        this.secrets = secrets;
         this.commands = commands;
         this.engines = engines;
     }
 
     /** What is the same for all kinds. */
-    record Common(UUID id, String name, int daysBack, ArchiveRule archiveRule) {}
+    public record Common(UUID id, String name, int daysBack, ArchiveRule archiveRule) {}
 
     int countMessages(Source source) {
         return messages.countInSource(source.owner(), source.id());
     }
 
-    Done addMail(SignedIn me, UUID commandId, Common common, MailAccount account) {
-        return add(
-                me,
-                commandId,
-                source(
-                        me,
-                        common,
-                        SourceKind.MAIL,
-                        account.address(),
-                        secrets.write(account.settings()),
-                        secrets.encrypt(common.id(), account.password())));
-    }
-
-    Done addChat(
-            SignedIn me,
-            UUID commandId,
-            Common common,
-            String homeserver,
-            ChatClient.SignedIn signedIn,
-            String user,
-            String password) {
-        ChatSettings settings = new ChatSettings(homeserver, signedIn.userId(), signedIn.deviceId());
-        byte[] secret = secrets.encrypt(common.id(), new SourceSecrets.ChatSecret(user, password, signedIn.token()));
-        return add(
-                me, commandId, source(me, common, SourceKind.CHAT, signedIn.userId(), secrets.write(settings), secret));
-    }
-
-    private Source source(SignedIn me, Common common, SourceKind kind, String address, String settings, byte[] secret) {
+    /** A source of that kind that is not connected yet. */
+    public Source source(SignedIn me, Common common, SourceKind kind, String address, String settings, byte[] secret) {
         return new Source(
                 common.id(),
                 me.accountId(),
@@ -100,7 +67,8 @@ class Sources {
                 0);
     }
 
-    private Done add(SignedIn me, UUID commandId, Source source) {
+    /** Connects a source, unless its address is connected already. */
+    public Done add(SignedIn me, UUID commandId, Source source) {
         boolean taken = store.of(me.accountId()).stream()
                 .anyMatch(other ->
                         other.address().equals(source.address()) && !other.id().equals(source.id()));
@@ -115,45 +83,6 @@ class Sources {
         });
         restart(me, source.id());
         return done;
-    }
-
-    /**
-     * Changes the settings of a mail account; an empty password keeps the one that is stored, as long as it goes to where
-     * it went before.
-     */
-    Done changeMail(SignedIn me, UUID commandId, Common common, int version, MailAccount account) {
-        if (account.password().isEmpty()) {
-            keptFor(get(me, common.id()), account.settings());
-        }
-        return change(me, commandId, common.id(), version, "Changed the settings of " + common.name(), old -> {
-            byte[] secret = account.password().isEmpty() ? old.secret() : secrets.encrypt(old.id(), account.password());
-            return with(
-                    old,
-                    common.name(),
-                    secrets.write(account.settings()),
-                    secret,
-                    common.daysBack(),
-                    common.archiveRule(),
-                    null);
-        });
-    }
-
-    /** Changes what can be changed of a chat account without signing in again. */
-    Done changeChat(SignedIn me, UUID commandId, Common common, int version) {
-        return change(
-                me,
-                commandId,
-                common.id(),
-                version,
-                "Changed the settings of " + common.name(),
-                old -> with(
-                        old,
-                        common.name(),
-                        old.settings(),
-                        old.secret(),
-                        common.daysBack(),
-                        common.archiveRule(),
-                        null));
     }
 
     /** Disconnects a source: its messages stay, its password goes. */
@@ -174,8 +103,8 @@ class Sources {
                         engines.now()));
     }
 
-    private Done change(
-            SignedIn me, UUID commandId, UUID id, int version, String label, UnaryOperator<Source> changed) {
+    /** Changes a source, as long as nobody else has meanwhile, and starts its engine anew. */
+    public Done change(SignedIn me, UUID commandId, UUID id, int version, String label, UnaryOperator<Source> changed) {
         Done done = commands.run(me, commandId, "source-changed", changes -> {
             Source old = get(me, id);
             Source now = changed.apply(old);
@@ -198,30 +127,28 @@ class Sources {
         return store.byId(me.accountId(), id).orElseThrow(() -> Refusal.notFound("source"));
     }
 
+    /** A source of mine of that kind. */
+    public Source get(SignedIn me, UUID id, SourceKind kind) {
+        return find(me, id, kind).orElseThrow(() -> Refusal.notFound("source"));
+    }
+
+    /** A source of mine of that kind, where there is one. */
+    public Optional<Source> find(SignedIn me, UUID id, SourceKind kind) {
+        return store.byId(me.accountId(), id).filter(source -> source.kind() == kind);
+    }
+
     List<Source> all(SignedIn me) {
         return store.of(me.accountId());
     }
 
-    /** The stored mail settings with the stored password, for a test without entering it again. */
-    Optional<MailAccount> stored(SignedIn me, @Nullable UUID id, MailSettings settings, String address) {
-        return Optional.ofNullable(id)
-                .flatMap(known -> store.byId(me.accountId(), known))
-                .map(source -> new MailAccount(address, settings, keptFor(source, settings)));
-    }
-
-    /** The stored password; it is given to no server, user or certificate but those that it was entered for. */
-    private String keptFor(Source source, MailSettings settings) {
-        if (source.removedAt() != null || !secrets.mailSettings(source).hasSameDestination(settings)) {
-            throw Refusal.field(
-                    "password",
-                    "A server, the user or the certificate is another one now, so the password is needed again. Nothing was"
-                            + " sent or changed.");
-        }
-        return secrets.mailAccount(source).password();
-    }
-
-    static Source withSecret(Source s, byte[] secret) {
+    /** A source with another secret. */
+    public static Source withSecret(Source s, byte[] secret) {
         return with(s, s.name(), s.settings(), secret, s.daysBack(), s.archiveRule(), s.removedAt());
+    }
+
+    /** A source as its settings have become. */
+    public static Source with(Source s, Common common, String settings, byte[] secret) {
+        return with(s, common.name(), settings, secret, common.daysBack(), common.archiveRule(), null);
     }
 
     private static Source with(

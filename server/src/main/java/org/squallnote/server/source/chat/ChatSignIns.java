@@ -1,4 +1,4 @@
-package org.squallnote.server.source;
+package org.squallnote.server.source.chat;
 
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -6,6 +6,7 @@ import org.squallnote.core.source.Source;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.secret.Reaches;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.server.source.Sources;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatProblem;

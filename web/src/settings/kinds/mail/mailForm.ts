@@ -1,4 +1,4 @@
-import type { MailForm, SourceView } from '@/api/client'
+import type { MailForm, MailView, SourceView } from '@/api/client'
 
 /** A form for a new mail account, with the ports that most servers use. */
 export function emptyMailForm(): MailForm {
@@ -21,20 +21,17 @@ export function emptyMailForm(): MailForm {
 }
 
 /** The form of a connected account; its password is not known here. */
-export function mailFormOf(source: SourceView): MailForm {
-  const mail = source.mail
-  return mail
-    ? {
-        name: source.name,
-        address: source.address,
-        daysBack: source.daysBack,
-        archiveRule: source.archiveRule,
-        password: '',
-        ...mail,
-        imap: { ...mail.imap },
-        smtp: { ...mail.smtp },
-      }
-    : emptyMailForm()
+export function mailFormOf(source: SourceView, set: MailView): MailForm {
+  return {
+    name: source.name,
+    address: source.address,
+    daysBack: source.daysBack,
+    archiveRule: source.archiveRule,
+    password: '',
+    ...set,
+    imap: { ...set.imap },
+    smtp: { ...set.smtp },
+  }
 }
 
 type Encryption = MailForm['imap']['encryption']

@@ -1,4 +1,4 @@
-package org.squallnote.server.source;
+package org.squallnote.server.source.mail;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -9,6 +9,8 @@ import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.server.source.SourceEngine;
+import org.squallnote.server.source.SourceJournals;
 import org.squallnote.sources.mail.MailSettings;
 import org.squallnote.sources.mail.MailSync;
 

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { client, newId, unwrap, type SourceView, type ProbeStep } from '@/api/client'
+import { client, newId, unwrap, type ChatView, type SourceView, type ProbeStep } from '@/api/client'
 import { run } from '@/api/commands'
-import { READ_MARKER_RULES } from '@/settings/readMarker'
+import { READ_MARKER_RULES } from '@/settings/kinds/chat/readMarker'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 
-const { source } = defineProps<{ source?: SourceView }>()
+const { source, set } = defineProps<{ source?: SourceView; set?: ChatView }>()
 const emit = defineEmits<{ done: [] }>()
 const form = reactive({
   name: source?.name ?? '',
-  homeserver: source?.homeserver ?? 'https://',
+  homeserver: set?.homeserver ?? 'https://',
   user: '',
   password: '',
   accessToken: '',

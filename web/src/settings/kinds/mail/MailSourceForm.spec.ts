@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import MailSourceForm from '@/settings/MailSourceForm.vue'
+import MailSourceForm from '@/settings/kinds/mail/MailSourceForm.vue'
 import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
 
 afterEach(() => {

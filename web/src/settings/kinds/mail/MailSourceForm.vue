@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import { computed, reactive, ref, watch } from 'vue'
-import { client, newId, unwrap, type MailTestResult, type SourceView } from '@/api/client'
+import {
+  client,
+  newId,
+  unwrap,
+  type MailTestResult,
+  type MailView,
+  type SourceView,
+} from '@/api/client'
 import { run } from '@/api/commands'
-import { emptyMailForm, mailFormOf, portFor } from '@/settings/mailForm'
+import { emptyMailForm, mailFormOf, portFor } from '@/settings/kinds/mail/mailForm'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 
-const { source } = defineProps<{ source?: SourceView }>()
+const { source, set } = defineProps<{ source?: SourceView; set?: MailView }>()
 const emit = defineEmits<{ done: [] }>()
-const form = reactive(source ? mailFormOf(source) : emptyMailForm())
+const form = reactive(source && set ? mailFormOf(source, set) : emptyMailForm())
 const result = ref<MailTestResult | undefined>()
 const errors = useFieldErrors()
 /** The server's own folder for drafts comes first. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { portFor } from '@/settings/mailForm'
+import { portFor } from '@/settings/kinds/mail/mailForm'
 
 describe('ports', () => {
   it('follow the encryption until somebody sets another one', () => {

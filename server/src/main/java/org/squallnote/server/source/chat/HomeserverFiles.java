@@ -1,4 +1,4 @@
-package org.squallnote.server.source;
+package org.squallnote.server.source.chat;
 
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,4 +1,4 @@
-package org.squallnote.server.source;
+package org.squallnote.server.source.chat;
 
 import java.time.Instant;
 import java.util.Locale;
@@ -8,6 +8,8 @@ import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.server.source.SourceEngine;
+import org.squallnote.server.source.SourceJournals;
 import org.squallnote.sources.chat.ChatSync;
 
 /** Reads chat accounts and sends by them. */
