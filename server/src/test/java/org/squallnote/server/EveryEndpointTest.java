@@ -34,10 +34,12 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("/api/categories/", "{\"name\":\"Stolen\",\"hue\":\"MOSS\",\"letter\":null}"),
             Map.entry(
                     "/api/sources/chat/",
-                    "{\"name\":\"x\",\"homeserver\":\"http://127.0.0.1:1\",\"user\":\"x\",\"password\":\"x\",\"accessToken\":\"\",\"daysBack\":9}"),
+                    "{\"name\":\"x\",\"homeserver\":\"http://127.0.0.1:1\",\"user\":\"x\",\"password\":\"x\",\"accessToken\":\"\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}"),
             Map.entry(
                     "/api/sources/mail/",
                     "{\"name\":\"x\",\"address\":\"x@x.example\",\"fromName\":\"x\",\"imap\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"smtp\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"user\":\"x\",\"password\":\"x\",\"inbox\":\"INBOX\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}"),
+            Map.entry("/reactions", "{\"sign\":\"x\"}"),
+            Map.entry("/send-again", "{\"address\":\"x@x.example\"}"),
             Map.entry("/remove", "{\"currentPassword\":\"x\"}"));
 
     @Autowired
@@ -167,7 +169,7 @@ class EveryEndpointTest extends ServerTest {
                 .replace("{index}", "0")
                 .replaceAll("\\{\\w+}", id);
         return path
-                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&name=x&type=a/b&into="
+                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&name=x&type=a/b&accept=true&sign=x&room=x&into="
                 + UUID.randomUUID();
     }
 
