@@ -160,6 +160,31 @@ class ChatRoomsTest extends ServerTest {
     }
 
     @Test
+    void readingFurtherBackLaterBringsWhatIsOlder() throws Exception {
+        String old = state.addRoom(Optional.of("Old quay"), List.of(ines, bo), MONDAY.minus(Duration.ofDays(40)));
+        for (int day = 30; day > 0; day--) {
+            for (int i = 0; i < 10; i++) {
+                state.addEvent(
+                        old,
+                        bo,
+                        "m.room.message",
+                        json.createObjectNode().put("msgtype", "m.text").put("body", "day " + day + ", " + i),
+                        MONDAY.minus(Duration.ofHours(24L * day + 12)).plusSeconds(i));
+            }
+        }
+        until(() -> count("message where owner = ? and body like 'day %'") == 60);
+        int version = get(me, "/api/sources").path(0).path("version").asInt(0);
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/sources/chat/" + source + "?version=" + version,
+                "{\"name\":\"Chat\",\"daysBack\":60,\"archiveRule\":\"NEVER\"}");
+        until(() -> count("message where owner = ? and body like 'day %'") == 300);
+        until(() -> get(me, "/api/sources").path(0).path("status").asString("").equals("LIVE"));
+        assertThat(count("chat_gap where owner = ?")).isZero();
+    }
+
+    @Test
     void aRoomIsLeftAndWhatWasSaidStays() throws Exception {
         arrived(says("The tide is high."));
         change(me, HttpMethod.POST, "/api/sources/" + source + "/rooms/leave?room=" + room, "");
@@ -243,7 +268,8 @@ class ChatRoomsTest extends ServerTest {
         long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime())
-                    .as(() -> "waited too long; the outbox: " + get(me, "/api/outbox"))
+                    .as(() -> "waited too long; messages: " + count("message where owner = ?") + ", the outbox: "
+                            + get(me, "/api/outbox"))
                     .isLessThan(end);
             Thread.sleep(50);
         }

@@ -34,6 +34,9 @@ public class SourceJournals {
 
     private static final String SYNC = "sync";
 
+    /** How many days the rooms have been read back as a whole. */
+    private static final String READ_BACK = "read back";
+
     private final SourceStore sources;
     private final MessageStore messages;
     private final MailArrivals mailArrivals;
@@ -117,7 +120,10 @@ public class SourceJournals {
         return new ChatJournal() {
             @Override
             public Optional<String> syncToken() {
-                return sources.cursor(owner, id, SYNC).map(Cursor::token);
+                // Whoever wants more days than before begins anew, to learn where each room's past goes on.
+                return sources.cursor(owner, id, SYNC)
+                        .filter(cursor -> cursor.uidValidity() == 0 || cursor.uidValidity() >= source.daysBack())
+                        .map(Cursor::token);
             }
 
             @Override
@@ -148,7 +154,8 @@ public class SourceJournals {
                     }
                     chatArrivals.takeIn(source, events);
                     gaps.forEach(gap -> sources.saveGap(owner, id, new ChatGap(gap.roomId(), gap.token())));
-                    sources.saveCursor(owner, id, new Cursor(SYNC, 0, nextToken));
+                    sources.saveCursor(owner, id, new Cursor(SYNC, source.daysBack(), nextToken));
+                    noteWhatIsReadBack();
                 });
             }
 
@@ -157,10 +164,20 @@ public class SourceJournals {
                 return locks.write(owner, () -> {
                     boolean known = chatArrivals.takeIn(source, events);
                     sources.deleteGap(owner, id, new ChatGap(gap.roomId(), gap.token()));
-                    rest.filter(more -> !known)
+                    boolean further = sources.cursor(owner, id, READ_BACK)
+                            .filter(cursor -> cursor.uidValidity() < source.daysBack())
+                            .isPresent();
+                    rest.filter(more -> !known || further)
                             .ifPresent(more -> sources.saveGap(owner, id, new ChatGap(more.roomId(), more.token())));
+                    noteWhatIsReadBack();
                     return known;
                 });
+            }
+
+            private void noteWhatIsReadBack() {
+                if (sources.gaps(owner, id).isEmpty()) {
+                    sources.saveCursor(owner, id, new Cursor(READ_BACK, source.daysBack(), ""));
+                }
             }
         };
     }
