@@ -19,11 +19,14 @@ class Stream extends EventTarget {
 }
 
 const asked: string[] = []
+const predicates: ((query: { queryKey: string[] }) => boolean)[] = []
 beforeEach(() => {
   vi.stubGlobal('EventSource', Stream)
   vi.spyOn(queryClient, 'invalidateQueries').mockImplementation(((filter?: {
-    queryKey: string[]
+    queryKey?: string[]
+    predicate?: (query: { queryKey: string[] }) => boolean
   }) => {
+    predicates.push(filter?.predicate ?? (() => true))
     asked.push(...(filter?.queryKey ?? ['everything']))
     return Promise.resolve()
   }) as never)
@@ -64,5 +67,13 @@ describe('what changes elsewhere', () => {
   it('may be anything after a change that nobody knows the end of', () => {
     reloadAll()
     expect(asked).toEqual(expect.arrayContaining(['categories', 'sources', 'outbox', 'history']))
+  })
+
+  it('is asked for again once the stream is open, since nobody told of it before', () => {
+    Stream.last?.dispatchEvent(new Event('open'))
+    expect(asked).toEqual(['everything'])
+    const concerns = (name: string) => predicates.at(-1)?.({ queryKey: [name] })
+    expect(concerns('intake')).toBe(true)
+    expect(concerns('session')).toBe(false)
   })
 })

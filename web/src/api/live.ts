@@ -51,9 +51,15 @@ export function onHappened(listener: (commandId: string, label: string) => void)
   happenedListeners.add(listener)
 }
 
+/** What hardly changes while a page opens. */
+const UNCHANGING = new Set(['session', 'calendar'])
+
 let stream: EventSource | undefined
 
-/** Follows the server's stream of changes; after a break everything is asked for again. */
+/**
+ * Follows the server's stream of changes. What was asked for before it is open is asked for again, at the start as after
+ * a break: a change in between has told nobody.
+ */
 export function followChanges(): void {
   stream?.close()
   const events = new EventSource('/api/live')
@@ -61,10 +67,11 @@ export function followChanges(): void {
   let broken = false
   events.addEventListener('open', () => {
     connected.value = true
-    if (broken) {
-      broken = false
-      void queryClient.invalidateQueries()
-    }
+    const first = !broken
+    broken = false
+    void queryClient.invalidateQueries({
+      predicate: ({ queryKey }) => !first || !UNCHANGING.has(String(queryKey[0])),
+    })
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
     const changes = JSON.parse(event.data) as { commandId: string; topics: string[] }[]

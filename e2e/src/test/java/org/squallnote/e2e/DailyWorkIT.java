@@ -157,7 +157,7 @@ class DailyWorkIT {
         browser.toWindow(first);
         long sent = System.nanoTime();
         office.quay().life().write("ruben", "Spreaders", "Could the small crane be free on Thursday?");
-        browser.until(() -> listed().contains("Ruben Castile") ? true : null, "Ruben's message");
+        browser.row("[data-message][title*='Could the small crane be free']");
         System.out.printf("A message is on the screen %.1f s after it was sent%n", (System.nanoTime() - sent) / 1e9);
         browser.toWindow(second);
         openMessage("Ruben Castile", "Could the small crane be free");
