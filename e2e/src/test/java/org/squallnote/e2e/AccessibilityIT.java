@@ -43,6 +43,9 @@ class AccessibilityIT {
         office.close();
     }
 
+    /** WCAG 2.2, success criterion 2.5.8, in pixels. */
+    private static final int LEAST_TARGET = 24;
+
     @ParameterizedTest
     @CsvSource({
         "/intake, article",
@@ -67,6 +70,9 @@ class AccessibilityIT {
         "/threads, [data-row='0'] > [data-test=thread-message]",
         "/settings/sources, [data-test=source]",
         "/settings/sources, [data-test=add-mail] > [data-test=mail-form]",
+        "/settings/sources, [data-test=add-chat] > [data-test=chat-form]",
+        "/intake, [title*='surveyor on the gate'] > [data-test=react] > [data-sign]",
+        "/intake, [data-test=decide-follow-up] > [data-test=category] > [role=listbox]",
         "/settings/categories, [data-test=category-row]",
         "/settings/working-time, [data-test=working-time]",
         "/settings/senders, .key",
@@ -104,6 +110,45 @@ class AccessibilityIT {
                 .as("width of %s on 390 px", path)
                 .isEqualTo(390L);
         check(path + " on 390 px");
+        browser.size(1280, 800);
+    }
+
+    /** How far up and down from its middle each target is hit; what lies beside or over it is another one. */
+    private static final String SMALLEST_TARGET = """
+            const seen = [...document.querySelectorAll('button, a[href], input, select, textarea, summary')].filter((e) => {
+              const r = e.getBoundingClientRect();
+              return r.width > 0 && r.top > 50 && r.bottom < innerHeight - 60 && !e.closest('.sr-only') && !e.disabled;
+            });
+            const hit = (e, x, y) => { const at = document.elementFromPoint(x, y); return at && (e === at || e.contains(at) || (at.control ?? at.closest('label')?.control) === e); };
+            let least = [999, ''];
+            for (const e of seen) {
+              const r = e.getBoundingClientRect(), x = r.left + r.width / 2, y = r.top + r.height / 2;
+              if (!hit(e, x, y)) continue;
+              let up = 0, down = 0;
+              while (up < 30 && hit(e, x, y - up - 1)) up++;
+              while (down < 30 && hit(e, x, y + down + 1)) down++;
+              if (up + down + 1 < least[0]) least = [up + down + 1, e.outerHTML.slice(0, 90)];
+            }
+            return least;
+            """;
+
+    @ParameterizedTest
+    @CsvSource({
+        "/intake, [data-test=intake-list]",
+        "/follow-ups, [data-test=follow-up]",
+        "/threads, [data-test=threads]",
+        "/changes, [data-test=change]",
+        "/settings/sources, [data-test=source]"
+    })
+    void aThumbHitsWhatItMeans(String path, String view) {
+        browser.size(390, 844);
+        browser.open(path);
+        browser.find(view);
+        List<?> least = (List<?>) browser.js(SMALLEST_TARGET);
+        System.out.printf("Smallest target of %s on 390 px: %s px, %s%n", path, least.get(0), least.get(1));
+        assertThat(((Number) least.get(0)).intValue())
+                .as("%s: %s", path, least.get(1))
+                .isGreaterThanOrEqualTo(LEAST_TARGET);
         browser.size(1280, 800);
     }
 

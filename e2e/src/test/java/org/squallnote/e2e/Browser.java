@@ -103,8 +103,8 @@ final class Browser implements AutoCloseable {
                         return rows.get(0);
                     }
                     js("const list = document.querySelector('[data-rows]'); if (!list) return; const to ="
-                            + " list.scrollTop + list.clientHeight / 2; list.scrollTop = list.scrollTop +"
-                            + " list.clientHeight + 1 >= list.scrollHeight ? 0 : to");
+                            + " list.scrollTop + list.clientHeight / 2; const before = list.scrollTop;"
+                            + " list.scrollTop = to; if (list.scrollTop <= before) list.scrollTop = 0");
                     return null;
                 },
                 "a row " + css);
