@@ -64,13 +64,18 @@ export function followChanges(): void {
   stream?.close()
   const events = new EventSource('/api/live')
   stream = events
-  let broken = false
+  let first = true
+  let asked = false
   events.addEventListener('open', () => {
     connected.value = true
-    const first = !broken
-    broken = false
+    if (asked) {
+      return
+    }
+    asked = true
+    const all = !first
+    first = false
     void queryClient.invalidateQueries({
-      predicate: ({ queryKey }) => !first || !UNCHANGING.has(String(queryKey[0])),
+      predicate: ({ queryKey }) => all || !UNCHANGING.has(String(queryKey[0])),
     })
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
@@ -84,13 +89,12 @@ export function followChanges(): void {
     })
   })
   events.addEventListener('error', () => {
-    broken = true
+    asked = false
     connected.value = false
     if (events.readyState === EventSource.CLOSED) {
       setTimeout(() => {
         if (stream === events) {
           followChanges()
-          broken = true
           void queryClient.invalidateQueries({ queryKey: ['session'] })
         }
       }, 2_000)

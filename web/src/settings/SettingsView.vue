@@ -17,7 +17,7 @@ const shown = computed(
           v-for="page in SETTINGS_PAGES"
           :key="page.slug"
           :to="`/settings/${page.slug}`"
-          class="rounded px-2 py-1"
+          class="rounded px-2 py-1 max-sm:py-2.5"
           :class="page === shown ? 'bg-kelp-wash text-kelp font-semibold' : 'hover:text-kelp'"
           :aria-current="page === shown ? 'page' : undefined"
           >{{ page.name }}</RouterLink

@@ -138,6 +138,7 @@ class SittingIT {
                 "the typed date");
         assertThat(browser.textOf("[data-test=typed-day-read]")).contains("is a day off");
         browser.press(Keys.ENTER);
+        browser.untilGone("[data-test=typed-day]");
         assertThat(browser.textOf("[data-test=reply-by]")).contains("Sat 6 Mar 2027, 12:00");
         assertThat(browser.textOf("[data-test=day-notice]")).contains("is a day off");
         browser.type("[data-test=sentence] input", Keys.ESCAPE);
