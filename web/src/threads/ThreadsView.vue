@@ -129,7 +129,7 @@ useKeys(view.name, [
             <td class="px-3">
               <button
                 type="button"
-                class="print flex w-full items-center gap-2 truncate text-left max-sm:relative max-sm:pt-2 max-sm:after:absolute max-sm:after:inset-x-0 max-sm:after:-inset-y-2.5"
+                class="print flex w-full items-center gap-2 truncate text-left max-sm:pt-2"
                 :data-row="i"
                 :tabindex="i === cursor ? 0 : -1"
                 @focus="cursor = i"

@@ -43,8 +43,8 @@ class AccessibilityIT {
         office.close();
     }
 
-    /** What a thumb needs, in pixels; 44 are wanted, and borders take one or two. */
-    private static final int LEAST_TARGET = 40;
+    /** WCAG 2.2, success criterion 2.5.8, in pixels; 44 are wanted, which is why the smallest is printed. */
+    private static final int LEAST_TARGET = 24;
 
     @ParameterizedTest
     @CsvSource({
