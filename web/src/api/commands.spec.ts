@@ -52,4 +52,39 @@ describe('taking back', () => {
     expect(undone()).toEqual(['c2'])
     expect(server.sentTo('GET', '/api/commands/last')).toHaveLength(0)
   })
+
+  it('means the change that is not answered yet, however quick', async () => {
+    server.answers('GET', '/api/commands/last', { last: { commandId: 'c0', label: 'Earlier' } })
+    server.answers('POST', UNDO, { commandId: 'u3', label: 'Undone', topics: [] })
+    let answer: (done: unknown) => void = () => undefined
+    void run(
+      () =>
+        new Promise((resolve) => {
+          answer = resolve as never
+        }),
+    )
+    const undoing = undoLast()
+    await flushPromises()
+    expect(undone()).toEqual([])
+    answer({
+      data: { commandId: 'c3', label: 'Made', topics: [] },
+      response: new Response(null, { status: 200 }),
+    })
+    await undoing
+    expect(undone()).toEqual(['c3'])
+  })
+
+  it('goes one change further back with each press', async () => {
+    server.answers('POST', UNDO, { commandId: 'u4', label: 'Undone', topics: [] })
+    for (const commandId of ['c4', 'c5']) {
+      await run(() =>
+        Promise.resolve({
+          data: { commandId, label: 'Made', topics: [] },
+          response: new Response(null, { status: 200 }),
+        }),
+      )
+    }
+    await Promise.all([undoLast(), undoLast()])
+    expect(undone()).toEqual(['c5', 'c4'])
+  })
 })

@@ -4,11 +4,27 @@ import { showDone, showProblem } from '@/api/toasts'
 
 const undoables: string[] = []
 
+/** Changes that are not answered yet. */
+const underWay = new Set<Promise<unknown>>()
+
+function noted<T>(work: Promise<T>): Promise<T> {
+  underWay.add(work)
+  const over = () => underWay.delete(work)
+  work.then(over, over)
+  return work
+}
+
 function ownHeader(): { 'Idempotency-Key': string } {
   const id = newId()
   isOwn(id)
   return commandHeader(id)
 }
+
+type Call = (header: { 'Idempotency-Key': string }) => Promise<{
+  data?: Done
+  error?: unknown
+  response: Response
+}>
 
 /**
  * Runs a change: shows what it did with a way back, or what went wrong.
@@ -16,15 +32,19 @@ function ownHeader(): { 'Idempotency-Key': string } {
  * The request is repeated with the same identifier while the application does not answer, so that a change made in a
  * short outage is neither lost nor made twice.
  */
-export async function run(
-  call: (header: { 'Idempotency-Key': string }) => Promise<{
-    data?: Done
-    error?: unknown
-    response: Response
-  }>,
+export function run(
+  call: Call,
   undoable: 'undoable' | 'final' = 'undoable',
   /** Says a problem where it belongs; answers whether it did. */
   saysProblem: (problem: unknown) => boolean = () => false,
+): Promise<Done | undefined> {
+  return noted(attempted(call, undoable, saysProblem))
+}
+
+async function attempted(
+  call: Call,
+  undoable: 'undoable' | 'final',
+  saysProblem: (problem: unknown) => boolean,
 ): Promise<Done | undefined> {
   const header = ownHeader()
   for (let attempt = 0; ; attempt++) {
@@ -96,8 +116,15 @@ onHappened((commandId, label) => {
   showDone(label, () => undo(commandId))
 })
 
-/** Takes back the last change made in this page, or the last one at all when it has just been loaded. */
-export async function undoLast(): Promise<void> {
+/**
+ * Takes back the last change made in this page, or the last one at all when it has just been loaded. It waits for what is
+ * not answered yet: whoever is quick means that, and not the change before.
+ */
+export function undoLast(): Promise<void> {
+  return noted(Promise.allSettled([...underWay]).then(takeBackLast))
+}
+
+async function takeBackLast(): Promise<void> {
   const here = undoables.at(-1)
   if (here) {
     await undo(here)

@@ -1,3 +1,5 @@
+import { QueryObserver } from '@tanstack/vue-query'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { followChanges, isOwn, listen, reloadAll, stopFollowing } from '@/api/live'
 import { queryClient } from '@/api/queries'
@@ -18,62 +20,109 @@ class Stream extends EventTarget {
   }
 }
 
-const asked: string[] = []
-const predicates: ((query: { queryKey: string[] }) => boolean)[] = []
+/** How often each query was asked, all of them shown on the page. */
+const asked: Record<string, number> = {}
+const watched: (() => void)[] = []
+
+/** Shows something; what it answers comes when the test says so, or at once. */
+function show(name: string, answer: () => Promise<string> = () => Promise.resolve(name)): void {
+  const observer = new QueryObserver(queryClient, {
+    queryKey: [name],
+    staleTime: Infinity,
+    queryFn: () => {
+      asked[name] = (asked[name] ?? 0) + 1
+      return answer()
+    },
+  })
+  watched.push(observer.subscribe(() => undefined))
+}
+
+async function shown(...names: string[]): Promise<void> {
+  names.forEach((name) => {
+    show(name)
+  })
+  await flushPromises()
+  names.forEach((name) => (asked[name] = 0))
+}
+
+function askedAgain(): string[] {
+  return Object.entries(asked)
+    .filter(([, times]) => times > 0)
+    .map(([name, times]) => (times === 1 ? name : `${name} ${String(times)} times`))
+}
+
 beforeEach(() => {
   vi.stubGlobal('EventSource', Stream)
-  vi.spyOn(queryClient, 'invalidateQueries').mockImplementation(((filter?: {
-    queryKey?: string[]
-    predicate?: (query: { queryKey: string[] }) => boolean
-  }) => {
-    predicates.push(filter?.predicate ?? (() => true))
-    asked.push(...(filter?.queryKey ?? ['everything']))
-    return Promise.resolve()
-  }) as never)
   followChanges()
 })
 afterEach(() => {
   stopFollowing()
-  asked.length = 0
+  watched.splice(0).forEach((stop) => {
+    stop()
+  })
+  queryClient.clear()
+  Object.keys(asked).forEach((name) => Reflect.deleteProperty(asked, name))
   vi.unstubAllGlobals()
-  vi.restoreAllMocks()
 })
 
+const CHANGED = [{ commandId: 'theirs', topics: ['SOURCES'] }]
+
 describe('what changes elsewhere', () => {
-  it('is asked for again, once whatever says so', () => {
+  it('is asked for again, once whatever says so', async () => {
     listen({ CATEGORIES: ['of-a-view'] })
+    await shown('categories', 'of-a-view', 'sources', 'phrases')
     Stream.last?.says([
       { commandId: 'theirs', topics: ['CATEGORIES'] },
       { commandId: 'another', topics: ['CATEGORIES', 'SOURCES'] },
     ])
-    expect(asked).toEqual(['categories', 'of-a-view', 'sources'])
+    await flushPromises()
+    expect(askedAgain()).toEqual(['categories', 'of-a-view', 'sources'])
   })
 
-  it('is not asked for twice when this page has changed it', () => {
+  it('is not asked for twice when this page has changed it', async () => {
+    await shown('categories', 'sources')
     isOwn('mine')
-    Stream.last?.says([
-      { commandId: 'mine', topics: ['CATEGORIES'] },
-      { commandId: 'theirs', topics: ['SOURCES'] },
-    ])
-    expect(asked).toEqual(['sources'])
+    Stream.last?.says([{ commandId: 'mine', topics: ['CATEGORIES'] }, ...CHANGED])
+    await flushPromises()
+    expect(askedAgain()).toEqual(['sources'])
   })
 
-  it('may be everything after a break', () => {
+  it('is asked for once more when it was being asked for the first time', async () => {
+    const answers: ((value: string) => void)[] = []
+    show('sources', () => new Promise((resolve) => answers.push(resolve)))
+    Stream.last?.says(CHANGED)
+    await flushPromises()
+    expect(asked.sources).toBe(1)
+    answers[0]?.('from before the change')
+    await flushPromises()
+    expect(asked.sources).toBe(2)
+    answers[1]?.('new')
+    await flushPromises()
+    expect(queryClient.getQueryData(['sources'])).toBe('new')
+    expect(asked.sources).toBe(2)
+  })
+
+  it('may be everything after a break, also one that ended the stream', async () => {
+    await shown('session', 'sources')
     Stream.last?.dispatchEvent(new Event('error'))
     Stream.last?.dispatchEvent(new Event('open'))
-    expect(asked).toEqual(['everything'])
-  })
-
-  it('may be anything after a change that nobody knows the end of', () => {
-    reloadAll()
-    expect(asked).toEqual(expect.arrayContaining(['categories', 'sources', 'outbox', 'history']))
-  })
-
-  it('is asked for again once the stream is open, since nobody told of it before', () => {
     Stream.last?.dispatchEvent(new Event('open'))
-    expect(asked).toEqual(['everything'])
-    const concerns = (name: string) => predicates.at(-1)?.({ queryKey: [name] })
-    expect(concerns('intake')).toBe(true)
-    expect(concerns('session')).toBe(false)
+    await flushPromises()
+    expect(askedAgain()).toEqual(['session', 'sources'])
+  })
+
+  it('may be anything after a change that nobody knows the end of', async () => {
+    await shown('categories', 'sources', 'outbox', 'history', 'session')
+    reloadAll()
+    await flushPromises()
+    expect(askedAgain()).toEqual(['categories', 'sources', 'outbox', 'history', 'session'])
+  })
+
+  it('is asked for once the stream is open, since nobody told of it before', async () => {
+    await shown('session', 'sources')
+    Stream.last?.dispatchEvent(new Event('open'))
+    Stream.last?.dispatchEvent(new Event('open'))
+    await flushPromises()
+    expect(askedAgain()).toEqual(['sources'])
   })
 })

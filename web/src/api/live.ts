@@ -1,3 +1,4 @@
+import type { Query } from '@tanstack/vue-query'
 import { readonly, ref } from 'vue'
 import { queryClient } from '@/api/queries'
 
@@ -25,10 +26,28 @@ export function listen(topics: Readonly<Record<string, readonly string[]>>): voi
   listening.push(topics)
 }
 
+/**
+ * Asks again for what is shown. What is being asked for the first time is asked for once more when that is answered: its
+ * answer may be from before the change, and the query library would take it for the new one.
+ */
+function askAgain(concerns: (query: Query) => boolean): void {
+  const first = queryClient
+    .getQueryCache()
+    .findAll({ fetchStatus: 'fetching', predicate: concerns })
+    .filter((query) => query.state.data === undefined)
+  for (const query of first) {
+    const once = () => void queryClient.invalidateQueries({ queryKey: query.queryKey, exact: true })
+    query.promise?.then(once, once)
+  }
+  void queryClient.invalidateQueries({ predicate: concerns })
+}
+
 /** Asks again for everything that the named topics show. */
 export function reload(topics: string[]): void {
-  const keys = new Set(topics.flatMap((topic) => listening.flatMap((each) => each[topic] ?? [])))
-  keys.forEach((key) => void queryClient.invalidateQueries({ queryKey: [key] }))
+  const names = new Set(topics.flatMap((topic) => listening.flatMap((each) => each[topic] ?? [])))
+  if (names.size > 0) {
+    askAgain(({ queryKey }) => names.has(String(queryKey[0])))
+  }
 }
 
 /** Asks again for everything that changes can touch: after a change that may or may not have been made. */
@@ -51,10 +70,9 @@ export function onHappened(listener: (commandId: string, label: string) => void)
   happenedListeners.add(listener)
 }
 
-/** What hardly changes while a page opens. */
-const UNCHANGING = new Set(['session', 'calendar'])
-
 let stream: EventSource | undefined
+/** Whether the stream was lost, so that nothing known is sure any more. */
+let broken = false
 
 /**
  * Follows the server's stream of changes. What was asked for before it is open is asked for again, at the start as after
@@ -64,19 +82,16 @@ export function followChanges(): void {
   stream?.close()
   const events = new EventSource('/api/live')
   stream = events
-  let first = true
+  // The server's first event bears the same name as the opening itself.
   let asked = false
   events.addEventListener('open', () => {
     connected.value = true
-    if (asked) {
-      return
+    if (!asked) {
+      const all = broken
+      asked = true
+      broken = false
+      askAgain(({ queryKey }) => all || queryKey[0] !== 'session')
     }
-    asked = true
-    const all = !first
-    first = false
-    void queryClient.invalidateQueries({
-      predicate: ({ queryKey }) => all || !UNCHANGING.has(String(queryKey[0])),
-    })
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
     const changes = JSON.parse(event.data) as { commandId: string; topics: string[] }[]
@@ -90,6 +105,7 @@ export function followChanges(): void {
   })
   events.addEventListener('error', () => {
     asked = false
+    broken = true
     connected.value = false
     if (events.readyState === EventSource.CLOSED) {
       setTimeout(() => {
@@ -105,4 +121,5 @@ export function followChanges(): void {
 export function stopFollowing(): void {
   stream?.close()
   stream = undefined
+  broken = false
 }

@@ -6,8 +6,6 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 30_000,
-      // A page that nobody looked at may have been put to sleep, and its stream with it.
-      refetchOnWindowFocus: 'always',
       retry: (count, error) => error instanceof Problem && error.status === 0 && count < 3,
     },
   },
