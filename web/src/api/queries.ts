@@ -1,6 +1,6 @@
 import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { client, Problem, unwrap, type Turn } from '@/api/client'
+import { client, Problem, unwrap, type SourceView, type Turn } from '@/api/client'
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -125,6 +125,26 @@ export function useChanges(day: MaybeRefOrGetter<string | undefined>) {
 
 export function useSources() {
   return useQuery({ queryKey: ['sources'], queryFn: () => unwrap(client.GET('/api/sources')) })
+}
+
+/** What is set of a connected mail account. */
+export function useMailSettings(source: SourceView | undefined) {
+  return useQuery({
+    queryKey: ['sources', 'mail', source?.id],
+    queryFn: () =>
+      unwrap(client.GET('/api/sources/mail/{id}', { params: { path: { id: source?.id ?? '' } } })),
+    enabled: source !== undefined,
+  })
+}
+
+/** What is set of a connected chat account. */
+export function useChatSettings(source: SourceView | undefined) {
+  return useQuery({
+    queryKey: ['sources', 'chat', source?.id],
+    queryFn: () =>
+      unwrap(client.GET('/api/sources/chat/{id}', { params: { path: { id: source?.id ?? '' } } })),
+    enabled: source !== undefined,
+  })
 }
 
 /** The rooms of a chat account, asked for once somebody wants to see them. */

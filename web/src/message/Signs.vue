@@ -17,18 +17,33 @@ const OFFERED = [
 ]
 const typed = ref('')
 
+/** A second press while the first is under way would be a second sign. */
+const busy = ref(false)
+
+async function once(change: () => Promise<unknown>): Promise<void> {
+  if (!busy.value) {
+    busy.value = true
+    await change()
+    busy.value = false
+  }
+}
+
 const put = (sign: string) =>
-  run((header) =>
-    client.POST('/api/messages/{id}/reactions', {
-      params: { path: { id: message.id }, header },
-      body: { sign },
-    }),
+  once(() =>
+    run((header) =>
+      client.POST('/api/messages/{id}/reactions', {
+        params: { path: { id: message.id }, header },
+        body: { sign },
+      }),
+    ),
   )
 const takeOff = (sign: string) =>
-  run((header) =>
-    client.DELETE('/api/messages/{id}/reactions', {
-      params: { path: { id: message.id }, query: { sign }, header },
-    }),
+  once(() =>
+    run((header) =>
+      client.DELETE('/api/messages/{id}/reactions', {
+        params: { path: { id: message.id }, query: { sign }, header },
+      }),
+    ),
   )
 
 function choose(sign: string, close: () => void): void {

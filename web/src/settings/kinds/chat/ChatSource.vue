@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { client, unwrap, type SourceView } from '@/api/client'
+import type { SourceView } from '@/api/client'
+import { useChatSettings } from '@/api/queries'
 import ChatRooms from '@/settings/kinds/chat/ChatRooms.vue'
 import ChatSourceForm from '@/settings/kinds/chat/ChatSourceForm.vue'
 import Loading from '@/ui/Loading.vue'
@@ -8,12 +8,7 @@ import Loading from '@/ui/Loading.vue'
 /** The settings of a chat account with its rooms, or of a new one. */
 const { source } = defineProps<{ source?: SourceView }>()
 const emit = defineEmits<{ done: [] }>()
-const set = useQuery({
-  queryKey: ['sources', 'chat', source?.id, source?.version],
-  queryFn: () =>
-    unwrap(client.GET('/api/sources/chat/{id}', { params: { path: { id: source?.id ?? '' } } })),
-  enabled: source !== undefined,
-})
+const set = useChatSettings(source)
 </script>
 
 <template>

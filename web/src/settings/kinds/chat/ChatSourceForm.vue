@@ -2,7 +2,7 @@
 import { reactive, ref } from 'vue'
 import { client, newId, unwrap, type ChatView, type SourceView, type ProbeStep } from '@/api/client'
 import { run } from '@/api/commands'
-import { READ_MARKER_RULES } from '@/settings/kinds/chat/readMarker'
+import CommonFields from '@/settings/kinds/CommonFields.vue'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
@@ -21,6 +21,11 @@ const form = reactive({
 const steps = ref<readonly ProbeStep[]>([])
 const errors = useFieldErrors()
 const byToken = ref(false)
+const READ_MARKER_RULES = [
+  { value: 'NEVER', name: 'leave it where it is' },
+  { value: 'AT_ONCE', name: 'move it on once I have decided' },
+  { value: 'WHEN_ENDED', name: 'move it on when nothing is left to do' },
+] as const
 
 const test = () =>
   errors.attempt(async () => {
@@ -93,25 +98,12 @@ async function save(): Promise<void> {
           autocomplete="off"
           required
       /></label>
-      <label
-        >Read back this many days
-        <input
-          v-model.number="form.daysBack"
-          class="field"
-          name="daysBack"
-          type="number"
-          min="1"
-          max="3650"
-          required
-      /></label>
-      <label
-        >My marker of what is read
-        <select v-model="form.archiveRule" class="field" name="archiveRule">
-          <option v-for="rule in READ_MARKER_RULES" :key="rule.value" :value="rule.value">
-            {{ rule.name }}
-          </option>
-        </select>
-      </label>
+      <CommonFields
+        v-model:archive-rule="form.archiveRule"
+        v-model:days-back="form.daysBack"
+        on-decided="My marker of what is read"
+        :rules="READ_MARKER_RULES"
+      />
       <label v-if="!source" class="flex items-center gap-1.5 self-end"
         ><input v-model="byToken" type="checkbox" /> with an access token</label
       >

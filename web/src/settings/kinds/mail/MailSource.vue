@@ -1,18 +1,13 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { client, unwrap, type SourceView } from '@/api/client'
+import type { SourceView } from '@/api/client'
+import { useMailSettings } from '@/api/queries'
 import MailSourceForm from '@/settings/kinds/mail/MailSourceForm.vue'
 import Loading from '@/ui/Loading.vue'
 
 /** The settings of a mail account, or of a new one. */
 const { source } = defineProps<{ source?: SourceView }>()
 const emit = defineEmits<{ done: [] }>()
-const set = useQuery({
-  queryKey: ['sources', 'mail', source?.id, source?.version],
-  queryFn: () =>
-    unwrap(client.GET('/api/sources/mail/{id}', { params: { path: { id: source?.id ?? '' } } })),
-  enabled: source !== undefined,
-})
+const set = useMailSettings(source)
 </script>
 
 <template>

@@ -9,6 +9,7 @@ import {
   type SourceView,
 } from '@/api/client'
 import { run } from '@/api/commands'
+import CommonFields from '@/settings/kinds/CommonFields.vue'
 import { emptyMailForm, mailFormOf, portFor } from '@/settings/kinds/mail/mailForm'
 import Steps from '@/settings/Steps.vue'
 import FieldError from '@/ui/FieldError.vue'
@@ -230,25 +231,12 @@ async function save(): Promise<void> {
           placeholder="only in Squallnote"
         />
       </label>
-      <label
-        >Archive a message
-        <select v-model="form.archiveRule" class="field" name="archiveRule">
-          <option v-for="rule in ARCHIVE_RULES" :key="rule.value" :value="rule.value">
-            {{ rule.name }}
-          </option>
-        </select>
-      </label>
-      <label
-        >Read back this many days
-        <input
-          v-model.number="form.daysBack"
-          class="field"
-          name="daysBack"
-          type="number"
-          min="1"
-          max="3650"
-          required
-      /></label>
+      <CommonFields
+        v-model:archive-rule="form.archiveRule"
+        v-model:days-back="form.daysBack"
+        on-decided="Archive a message"
+        :rules="ARCHIVE_RULES"
+      />
     </div>
     <Steps v-if="result" :steps="result.steps" />
     <div v-if="result?.untrusted" class="bg-brass-wash rounded p-2">

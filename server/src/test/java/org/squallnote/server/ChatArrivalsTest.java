@@ -188,6 +188,27 @@ class ChatArrivalsTest extends ServerTest {
     }
 
     @Test
+    void whatIKeptByHandOfTheSameMessageStaysAsIKeptIt() {
+        String recipe = """
+                {"name":"Heron","letter":null,"place":1,"automatic":true,"conditions":{"sender":"","domain":"","list":"",
+                "room":"","words":["heron"]},"steps":[{"kind":"FOLLOW_UP","title":"","place":"","folder":"","address":"",
+                "note":""}]}""";
+        change(me, HttpMethod.PUT, "/api/recipes/" + UUID.randomUUID() + "?version=0", recipe);
+        arrive(says("$1", BO, 0, "Ines, could you hide the heron statue?"));
+        String mine = UUID.randomUUID().toString();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + messageOf("$1") + "/follow-ups",
+                "{\"followUps\":[{\"id\":\"" + mine
+                        + "\",\"sentence\":\"\",\"content\":{\"title\":\"Look for a tarpaulin\",\"firm\":false}}]}");
+        arrive(new ChatEvent.Removal("$3", ROOM, BO, NINE.plusSeconds(120), "$1"));
+        assertThat(String.valueOf(get(me, "/api/follow-ups/" + mine))).contains("Look for a tarpaulin", "heron statue");
+        assertThat(get(me, "/api/follow-ups").path("open").findValuesAsString("title"))
+                .containsExactlyInAnyOrder("Look for a tarpaulin", "What Bo Lindgren has taken back");
+    }
+
+    @Test
     void anEditThatComesAfterTheRemovalBringsNothingBack() {
         arrive(says("$1", BO, 0, "Hide the heron"), new ChatEvent.Removal("$3", ROOM, BO, NINE.plusSeconds(120), "$1"));
         arrive(new ChatEvent.Edit("$2", ROOM, BO, NINE.plusSeconds(60), "$1", "Hide the heron, please"));

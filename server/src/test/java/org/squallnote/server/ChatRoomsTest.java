@@ -115,6 +115,9 @@ class ChatRoomsTest extends ServerTest {
 
         react(question, "\uD83D\uDC40");
         until(() -> signs(question).size() == 1);
+        assertThat(refusal(
+                        me, HttpMethod.POST, "/api/messages/" + question + "/reactions", "{\"sign\":\"\uD83D\uDC40\"}"))
+                .contains("409");
         change(me, HttpMethod.DELETE, "/api/messages/" + question + "/reactions?sign=\uD83D\uDC40", "");
         until(() -> signs(question).isEmpty());
     }
@@ -157,6 +160,19 @@ class ChatRoomsTest extends ServerTest {
         assertThat(state.readMarker(ines, room)).isEmpty();
         nothingToDo(arrived(first));
         until(() -> state.readMarker(ines, room).equals(Optional.of(second)));
+    }
+
+    @Test
+    void whatIsDecidedAtOnceMovesMyMarkerOnce() throws Exception {
+        String first = arrived(says("Ines, could you send the plan?"));
+        String second = says("Ines, could you book the crane?");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/intake/decisions",
+                "{\"messageIds\":[\"" + first + "\",\"" + arrived(second) + "\"],\"decision\":\"NOTHING\"}");
+        until(() -> state.readMarker(ines, room).equals(Optional.of(second)));
+        assertThat(count("outbox where owner = ? and kind = 'READ_UP_TO'")).isEqualTo(1);
     }
 
     @Test

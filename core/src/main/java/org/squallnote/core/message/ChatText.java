@@ -1,8 +1,6 @@
 package org.squallnote.core.message;
 
-import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** What a chat message is called where a mail has its subject. */
@@ -30,11 +28,8 @@ public final class ChatText {
         if (!line.startsWith("@")) {
             return line;
         }
-        Optional<String> name = people.stream()
-                .map(Party::name)
-                .filter(each -> !each.isBlank() && line.regionMatches(true, 1, each, 0, each.length()))
-                .max(Comparator.comparingInt(String::length));
-        return name.map(found -> line.substring(1 + found.length()).replaceFirst("^[,:]? ?", ""))
+        return Mention.at(line, 0, people)
+                .map(found -> line.substring(found.toExclusive()).replaceFirst("^[,:]? ?", ""))
                 .orElseGet(() -> MENTION.matcher(line).replaceFirst(""));
     }
 }

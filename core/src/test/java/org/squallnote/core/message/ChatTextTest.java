@@ -17,6 +17,7 @@ class ChatTextTest {
             @ines: could you come?            | could you come?
             @room, sizes by Friday            | sizes by Friday
             @tilda who has the key?           | who has the key?
+            @Inesita knows                    | knows
             @Ines                             | @Ines
             Morning. @Ines has the key        | Morning. @Ines has the key
             """)

@@ -11,6 +11,9 @@ final class RunTogether {
     /** Nobody writes a paragraph of so many characters without meaning to. */
     private static final int LONG_LINE = 200;
 
+    /** What has more lines than these was not run together; its HTML need not be read. */
+    private static final int MOST_LINES = 3;
+
     /** So many letters have to be the same for the two to say the same. */
     private static final int COMPARED = 2_000;
 
@@ -19,7 +22,7 @@ final class RunTogether {
     /** The plain text, or that of the HTML where it says the same in at least three times as many lines. */
     static String mended(String plain, String html) {
         long lines = lines(plain);
-        boolean suspect = plain.lines().anyMatch(line -> line.length() > LONG_LINE) && lines <= 20;
+        boolean suspect = lines <= MOST_LINES && plain.lines().anyMatch(line -> line.length() > LONG_LINE);
         if (!suspect) {
             return plain;
         }

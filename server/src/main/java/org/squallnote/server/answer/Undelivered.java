@@ -3,6 +3,7 @@ package org.squallnote.server.answer;
 import java.time.Clock;
 import java.util.Base64;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -33,6 +34,8 @@ class Undelivered {
     /** What mail servers take at most, as a rule. */
     private static final long MOST_BYTES = 25L * 1024 * 1024;
 
+    private static final Comparator<StoredMessage> BY_SENDING = Comparator.comparing(StoredMessage::sentAt);
+
     private final MessageStore messages;
     private final RawMails rawMails;
     private final Sending sending;
@@ -58,15 +61,19 @@ class Undelivered {
         this.clock = clock;
     }
 
-    /** The mail that a report is about: the last one of mine in its thread before it. */
+    /** The mail of mine that a report is about: the one that it names, else the last one in its thread before it. */
     private Optional<StoredMessage> reportedBy(StoredMessage report) {
         if (report.nature() != Nature.BOUNCE) {
             return Optional.empty();
         }
-        return messages.inThread(report.owner(), report.threadId()).stream()
+        List<StoredMessage> mine = messages.inThread(report.owner(), report.threadId()).stream()
                 .filter(message -> message.direction() == Direction.OUTGOING
                         && message.sentAt().compareTo(report.sentAt()) <= 0)
-                .max(Comparator.comparing(StoredMessage::sentAt));
+                .toList();
+        return mine.stream()
+                .filter(message -> report.refs().list().contains(message.messageId()))
+                .max(BY_SENDING)
+                .or(() -> mine.stream().max(BY_SENDING));
     }
 
     Done sendAgain(SignedIn me, UUID commandId, UUID reportId, String address) {
@@ -82,7 +89,7 @@ class Undelivered {
     }
 
     private void send(SignedIn me, StoredMessage report, StoredMessage mail, String address, Changes changes) {
-        Source source = sending.source(me.accountId(), report);
+        Source source = sending.source(me.accountId(), mail);
         String messageId = changes.commandId() + "@" + Sending.domain(source);
         byte[] bytes;
         try {

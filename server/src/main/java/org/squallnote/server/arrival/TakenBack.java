@@ -35,11 +35,11 @@ class TakenBack {
         messages.remove(owner, message);
         rawMails.forget(owner, message.id());
         recipes.forgetAbout(owner, message.id());
-        if (recipes.ranByItself(owner, message.id())) {
-            messages.byId(owner, message.id())
-                    .ifPresent(gone ->
-                            followUps.keepOtherwise(owner, message.id(), json.writeValueAsString(Snapshot.of(gone))));
-            followUps.retitle(owner, message.id(), "What " + message.from().displayName() + " has taken back");
-        }
+        messages.byId(owner, message.id())
+                .ifPresent(gone -> followUps.forgetWhatRecipesKept(
+                        owner,
+                        message.id(),
+                        json.writeValueAsString(Snapshot.of(gone)),
+                        "What " + message.from().displayName() + " has taken back"));
     }
 }

@@ -128,7 +128,7 @@ public class Decisions implements Restorer {
     public void decide(SignedIn me, StoredMessage message, Decision decision, boolean followUpOpen, Changes changes) {
         refuseWhenDecided(message, decision);
         note(me.accountId(), message, decision, clock.instant(), changes);
-        archiving.decided(me.accountId(), changes.commandId(), message.id(), followUpOpen);
+        archiving.decided(message, changes.commandId(), followUpOpen);
     }
 
     Done putOff(SignedIn me, UUID commandId, UUID messageId, LocalDate until) {

@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.outbox.OutboxKind;
@@ -33,47 +32,47 @@ public class Archiving {
     }
 
     /** A message was decided; a follow-up that came of it is still open or there is none. */
-    public void decided(UUID owner, UUID commandId, UUID messageId, boolean followUpOpen) {
+    public void decided(StoredMessage message, UUID commandId, boolean followUpOpen) {
         done(
-                owner,
+                message,
                 commandId,
-                messageId,
                 rule -> rule == ArchiveRule.AT_ONCE || (rule == ArchiveRule.WHEN_ENDED && !followUpOpen));
     }
 
     /** The last follow-up of a message has ended. */
     public void ended(UUID owner, UUID commandId, UUID messageId) {
-        done(owner, commandId, messageId, rule -> rule == ArchiveRule.WHEN_ENDED);
-    }
-
-    private void done(UUID owner, UUID commandId, UUID messageId, Predicate<ArchiveRule> applies) {
-        archive(owner, commandId, messageId, applies);
         messages.byId(owner, messageId)
-                .filter(message -> message.channel() == Channel.CHAT)
-                .ifPresent(message -> moveReadMarker(message, commandId, applies));
+                .ifPresent(message -> done(message, commandId, rule -> rule == ArchiveRule.WHEN_ENDED));
     }
 
-    /** In a room my marker of what is read moves on; it never moves back, and others have seen it by then. */
-    private void moveReadMarker(StoredMessage message, UUID commandId, Predicate<ArchiveRule> applies) {
+    private void done(StoredMessage message, UUID commandId, Predicate<ArchiveRule> applies) {
         String room = message.roomId();
         if (room == null) {
-            return;
+            archive(message.owner(), commandId, message.id(), applies);
+        } else {
+            moveReadMarker(message, room, commandId, applies);
         }
+    }
+
+    /**
+     * In a room my marker of what is read moves on: as far as all is decided by then, so once for each change. It never
+     * moves back, and others have seen it by then.
+     */
+    private void moveReadMarker(StoredMessage message, String room, UUID commandId, Predicate<ArchiveRule> applies) {
+        String identity = room + " " + commandId;
         boolean wanted = sources.byId(message.owner(), message.sourceId())
                 .filter(source -> source.removedAt() == null && applies.test(source.archiveRule()))
                 .isPresent();
-        if (wanted) {
-            // No further than to what still waits for a decision.
-            messages.decidedUpTo(message.owner(), room)
-                    .ifPresent(upTo -> outbox.add(
-                            message.owner(),
-                            message.sourceId(),
-                            commandId,
-                            OutboxKind.READ_UP_TO,
-                            message.id() + " " + commandId,
-                            message.id(),
-                            new Payloads.Room(room, upTo),
-                            outbox.hold()));
+        if (wanted && !outbox.holds(message.owner(), message.sourceId(), OutboxKind.READ_UP_TO, identity)) {
+            outbox.add(
+                    message.owner(),
+                    message.sourceId(),
+                    commandId,
+                    OutboxKind.READ_UP_TO,
+                    identity,
+                    message.id(),
+                    new Payloads.Room(room),
+                    outbox.hold());
         }
     }
 

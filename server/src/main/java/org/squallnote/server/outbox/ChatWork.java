@@ -7,6 +7,7 @@ import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.sources.chat.ChatAnswer;
 import org.squallnote.sources.chat.ChatClient;
 import org.squallnote.sources.chat.ChatProblem;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.outbox.OutboxStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -14,9 +15,11 @@ import tools.jackson.databind.json.JsonMapper;
 final class ChatWork {
 
     private final OutboxStore store;
+    private final MessageStore messages;
     private final JsonMapper json;
 
-    ChatWork(OutboxStore store, JsonMapper json) {
+    ChatWork(OutboxStore store, MessageStore messages, JsonMapper json) {
+        this.messages = messages;
         this.store = store;
         this.json = json;
     }
@@ -28,13 +31,18 @@ final class ChatWork {
             case SEND_CHAT_FILE -> sendFile(client, entry, read(entry, Payloads.ChatFile.class));
             case REACT -> react(client, entry, read(entry, Payloads.React.class));
             case UNREACT -> takeReactionBack(client, entry);
-            case READ_UP_TO -> {
-                Payloads.Room room = read(entry, Payloads.Room.class);
-                client.readUpTo(room.roomId(), Optional.ofNullable(room.upTo()).orElseThrow());
-            }
+            case READ_UP_TO ->
+                moveReadMarker(client, entry, read(entry, Payloads.Room.class).roomId());
             case JOIN_ROOM -> client.join(read(entry, Payloads.Room.class).roomId());
             case LEAVE_ROOM -> client.leave(read(entry, Payloads.Room.class).roomId());
             default -> throw new IllegalArgumentException(entry.kind() + " is not done on a homeserver");
+        }
+    }
+
+    private void moveReadMarker(ChatClient client, OutboxEntry entry, String room) throws ChatProblem {
+        Optional<String> decided = messages.decidedUpTo(entry.owner(), room);
+        if (decided.isPresent()) {
+            client.readUpTo(room, decided.get());
         }
     }
 

@@ -104,6 +104,11 @@ public class Outbox implements TakeBack {
         return id;
     }
 
+    /** Whether something was put in under that identity. */
+    boolean holds(UUID owner, UUID sourceId, OutboxKind kind, String identity) {
+        return store.byIdentity(owner, sourceId, kind, identity).isPresent();
+    }
+
     /** Cancels what still waits, reverses a move, refuses where an answer has gone out. */
     @Override
     public void takeBack(UUID owner, UUID commandId, Changes changes) {

@@ -7,6 +7,7 @@ import org.squallnote.server.arrival.MailArrivals;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
 import org.squallnote.store.outbox.OutboxStore;
 import tools.jackson.databind.json.JsonMapper;
@@ -21,6 +22,7 @@ class OutboxConfiguration {
             Outbox outbox,
             OwnerLocks locks,
             MailArrivals arrivals,
+            MessageStore messages,
             RawMails rawMails,
             SourceSecrets secrets,
             LiveEvents live,
@@ -29,6 +31,6 @@ class OutboxConfiguration {
             Claims claims,
             DraftMails drafts) {
         return new OutboxRunner.Tools(
-                store, outbox, locks, arrivals, rawMails, secrets, live, clock, json, claims, drafts);
+                store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts);
     }
 }

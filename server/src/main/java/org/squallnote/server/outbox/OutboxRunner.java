@@ -30,6 +30,7 @@ import org.squallnote.sources.mail.ArrivedMail;
 import org.squallnote.sources.mail.MailAt;
 import org.squallnote.sources.mail.MailCourier;
 import org.squallnote.sources.mail.MailSettings;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
 import org.squallnote.store.outbox.OutboxStore;
 import tools.jackson.databind.json.JsonMapper;
@@ -53,6 +54,7 @@ public final class OutboxRunner implements AutoCloseable {
             Outbox outbox,
             OwnerLocks locks,
             MailArrivals arrivals,
+            MessageStore messages,
             RawMails rawMails,
             SourceSecrets secrets,
             LiveEvents live,
@@ -321,7 +323,8 @@ public final class OutboxRunner implements AutoCloseable {
             return;
         }
         try {
-            new ChatWork(tools.store(), tools.json()).run(chat.orElseThrow().client(), entry);
+            new ChatWork(tools.store(), tools.messages(), tools.json())
+                    .run(chat.orElseThrow().client(), entry);
             finish(entry);
         } catch (ChatProblem e) {
             if (e.kind() == ChatProblem.Kind.REFUSED) {

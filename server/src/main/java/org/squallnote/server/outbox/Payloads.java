@@ -83,12 +83,8 @@ public final class Payloads {
         }
     }
 
-    /**
-     * Something about a whole room.
-     *
-     * @param upTo the event up to which it is read
-     */
-    public record Room(String roomId, @Nullable String upTo) {}
+    /** Something about a whole room. */
+    public record Room(String roomId) {}
 
     /**
      * A draft to keep or to forget.

@@ -2,6 +2,7 @@ package org.squallnote.server.reaction;
 
 import java.time.Duration;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -43,6 +44,9 @@ class Reactions {
     Done react(SignedIn me, UUID commandId, UUID messageId, String sign) {
         return commands.run(me, commandId, "react", changes -> {
             StoredMessage message = chatMessage(me.accountId(), messageId);
+            if (mine(message, sign).isPresent()) {
+                throw Refusal.conflict("Your " + sign + " is on this message already.");
+            }
             put(message, OutboxKind.REACT, sign, null, changes);
             changes.label(sign + " to " + message.from().displayName());
         });
@@ -51,15 +55,18 @@ class Reactions {
     Done takeBack(SignedIn me, UUID commandId, UUID messageId, String sign) {
         return commands.run(me, commandId, "take-reaction-back", changes -> {
             StoredMessage message = chatMessage(me.accountId(), messageId);
-            String address = source(message).address();
-            Reaction mine = messages.reactionsTo(me.accountId(), message.messageId()).stream()
-                    .filter(reaction ->
-                            reaction.content().equals(sign) && reaction.sender().equalsIgnoreCase(address))
-                    .findFirst()
-                    .orElseThrow(() -> Refusal.notFound("reaction"));
+            Reaction mine = mine(message, sign).orElseThrow(() -> Refusal.notFound("reaction"));
             put(message, OutboxKind.UNREACT, sign, mine.eventId(), changes);
             changes.label(sign + " taken back");
         });
+    }
+
+    private Optional<Reaction> mine(StoredMessage message, String sign) {
+        String address = source(message).address();
+        return messages.reactionsTo(message.owner(), message.messageId()).stream()
+                .filter(reaction ->
+                        reaction.content().equals(sign) && reaction.sender().equalsIgnoreCase(address))
+                .findFirst();
     }
 
     private StoredMessage chatMessage(UUID owner, UUID messageId) {

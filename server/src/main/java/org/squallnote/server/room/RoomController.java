@@ -18,10 +18,10 @@ import org.squallnote.server.command.Done;
 @RestController
 class RoomController {
 
-    private final Rooms rooms;
+    private final Membership membership;
 
-    RoomController(Rooms rooms) {
-        this.rooms = rooms;
+    RoomController(Membership membership) {
+        this.membership = membership;
     }
 
     /**
@@ -38,12 +38,12 @@ class RoomController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam boolean accept) {
-        return rooms.answer(me, commandId, id, accept);
+        return membership.answer(me, commandId, id, accept);
     }
 
     @GetMapping("/api/sources/{id}/rooms")
     List<RoomView> rooms(@CurrentAccount SignedIn me, @PathVariable UUID id) {
-        return rooms.mine(me.accountId(), id).stream()
+        return membership.mine(me.accountId(), id).stream()
                 .map(room -> new RoomView(
                         room.roomId(),
                         room.name(),
@@ -58,6 +58,6 @@ class RoomController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam @NotBlank @Size(max = 255) String room) {
-        return rooms.leave(me, commandId, id, room);
+        return membership.leave(me, commandId, id, room);
     }
 }

@@ -164,8 +164,8 @@ public class SourceJournals {
                 return locks.write(owner, () -> {
                     boolean known = chatArrivals.takeIn(source, events);
                     sources.deleteGap(owner, id, new ChatGap(gap.roomId(), gap.token()));
-                    boolean further = sources.cursor(owner, id, READ_BACK)
-                            .filter(cursor -> cursor.uidValidity() < source.daysBack())
+                    boolean further = daysReadBack()
+                            .filter(days -> days < source.daysBack())
                             .isPresent();
                     rest.filter(more -> !known || further)
                             .ifPresent(more -> sources.saveGap(owner, id, new ChatGap(more.roomId(), more.token())));
@@ -174,8 +174,14 @@ public class SourceJournals {
                 });
             }
 
+            private Optional<Long> daysReadBack() {
+                return sources.cursor(owner, id, READ_BACK).map(Cursor::uidValidity);
+            }
+
             private void noteWhatIsReadBack() {
-                if (sources.gaps(owner, id).isEmpty()) {
+                boolean noted =
+                        daysReadBack().filter(days -> days == source.daysBack()).isPresent();
+                if (!noted && sources.gaps(owner, id).isEmpty()) {
                     sources.saveCursor(owner, id, new Cursor(READ_BACK, source.daysBack(), ""));
                 }
             }

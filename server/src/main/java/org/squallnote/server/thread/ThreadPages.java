@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -126,12 +127,13 @@ class ThreadPages {
     }
 
     private static Sign sign(String shown, List<Reaction> given, Set<String> mine, Map<String, String> names) {
-        List<String> by = given.stream()
+        Set<String> senders = given.stream()
                 .map(reaction -> reaction.sender().toLowerCase(Locale.ROOT))
-                .distinct()
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        List<String> by = senders.stream()
                 .map(sender -> mine.contains(sender) ? "me" : names.getOrDefault(sender, sender))
                 .toList();
-        return new Sign(shown, by, by.contains("me"));
+        return new Sign(shown, by, senders.stream().anyMatch(mine::contains));
     }
 
     private Map<String, String> namesInRoom(UUID owner, List<StoredMessage> all) {

@@ -1,10 +1,10 @@
 package org.squallnote.sources.chat;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.squallnote.core.message.Mention;
 import org.squallnote.core.message.Party;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -37,14 +37,14 @@ public final class ChatAnswer {
      */
     public static JsonNode text(String text, Answered answered, List<Party> people) {
         ObjectNode content = JSON.createObjectNode().put("msgtype", "m.text").put("body", text);
-        List<Mention> mentions = mentionsIn(text, people);
+        List<Place> mentions = mentionsIn(text, people);
         if (!mentions.isEmpty()) {
             content.put("format", "org.matrix.custom.html").put("formatted_body", formatted(text, mentions));
         }
         ObjectNode mentioned = relate(content, answered);
         ArrayNode users = (ArrayNode) mentioned.path("user_ids");
         mentions.stream()
-                .map(mention -> mention.person().address())
+                .map(place -> place.mention().person().address())
                 .filter(id -> !id.equals(answered.sender()))
                 .distinct()
                 .forEach(users::add);
@@ -83,61 +83,44 @@ public final class ChatAnswer {
         return mentioned;
     }
 
-    private record Mention(int from, int to, Party person) {}
+    /** Somebody mentioned, with where the {@code @} stands. */
+    private record Place(int from, Mention mention) {}
 
-    private static List<Mention> mentionsIn(String text, List<Party> people) {
-        List<Mention> mentions = new ArrayList<>();
+    private static List<Place> mentionsIn(String text, List<Party> people) {
+        List<Place> places = new ArrayList<>();
         int at = text.indexOf('@');
         while (at >= 0) {
-            boolean begins = at == 0 || !Character.isLetterOrDigit(text.charAt(at - 1));
-            int from = at;
-            Optional<Mention> found = begins
-                    ? people.stream()
-                            .flatMap(person -> names(person).stream()
-                                    .filter(name -> isNamed(text, from + 1, name))
-                                    .map(name -> new Mention(from, from + 1 + name.length(), person)))
-                            .max(Comparator.comparingInt(Mention::to))
-                    : Optional.empty();
-            found.ifPresent(mentions::add);
-            at = text.indexOf('@', found.map(Mention::to).orElse(at + 1));
+            Optional<Mention> found = opensAWord(text, at) ? Mention.at(text, at, people) : Optional.empty();
+            if (found.isPresent()) {
+                places.add(new Place(at, found.get()));
+            }
+            at = text.indexOf('@', found.map(Mention::toExclusive).orElse(at + 1));
         }
-        return mentions;
+        return places;
     }
 
-    private static List<String> names(Party person) {
-        String id = person.address();
-        int colon = id.indexOf(':');
-        String local = id.startsWith("@") && colon > 0 ? id.substring(1, colon) : "";
-        return List.of(person.name(), id.startsWith("@") ? id.substring(1) : id, local).stream()
-                .filter(name -> !name.isBlank())
-                .toList();
-    }
-
-    private static boolean isNamed(String text, int at, String name) {
-        int end = at + name.length();
-        return text.regionMatches(true, at, name, 0, name.length())
-                && (end == text.length() || !Character.isLetterOrDigit(text.charAt(end)));
+    /** Whether it is no part of an address. */
+    private static boolean opensAWord(String text, int at) {
+        return at == 0 || !Character.isLetterOrDigit(text.charAt(at - 1));
     }
 
     private static boolean isRoomMentioned(String text) {
-        String lower = text.toLowerCase(Locale.ROOT);
-        int at = lower.indexOf("@room");
-        return at >= 0
-                && (at == 0 || !Character.isLetterOrDigit(lower.charAt(at - 1)))
-                && (at + 5 == lower.length() || !Character.isLetterOrDigit(lower.charAt(at + 5)));
+        int at = text.toLowerCase(Locale.ROOT).indexOf("@room");
+        return at >= 0 && opensAWord(text, at) && Mention.isNamed(text, at + 1, "room");
     }
 
-    private static String formatted(String text, List<Mention> mentions) {
+    private static String formatted(String text, List<Place> places) {
         StringBuilder html = new StringBuilder();
         int done = 0;
-        for (Mention mention : mentions) {
-            html.append(escaped(text.substring(done, mention.from())))
+        for (Place place : places) {
+            int to = place.mention().toExclusive();
+            html.append(escaped(text.substring(done, place.from())))
                     .append("<a href=\"https://matrix.to/#/")
-                    .append(escaped(mention.person().address()))
+                    .append(escaped(place.mention().person().address()))
                     .append("\">")
-                    .append(escaped(text.substring(mention.from() + 1, mention.to())))
+                    .append(escaped(text.substring(place.from() + 1, to)))
                     .append("</a>");
-            done = mention.to();
+            done = to;
         }
         return html.append(escaped(text.substring(done))).toString().replace("\n", "<br>");
     }

@@ -10,6 +10,9 @@ import tools.jackson.databind.JsonNode;
 /** Reads which rooms I am invited to, and which ones I am no longer in, from an answer of {@code /sync}. */
 final class Invitations {
 
+    /** Longer state is somebody's joke; it is not kept, in characters. */
+    private static final int LONGEST_STATE = 65_536;
+
     private Invitations() {}
 
     /**
@@ -51,9 +54,16 @@ final class Invitations {
         if (sender.isEmpty() || sender.length() > 255) {
             return Optional.empty();
         }
+        String raw = state.toString();
         String id = "invite:" + roomId + ":" + at.toEpochMilli();
         return Optional.of(new ChatEvent.Invitation(
-                id, roomId, sender, at, cut(name), cut(nameOf(sender, state)), state.toString()));
+                id,
+                roomId,
+                sender,
+                at,
+                Rooms.cut(name),
+                Rooms.cut(nameOf(sender, state)),
+                raw.length() > LONGEST_STATE ? "{}" : raw));
     }
 
     private static String nameOf(String sender, JsonNode state) {
@@ -64,9 +74,5 @@ final class Invitations {
             }
         }
         return "";
-    }
-
-    private static String cut(String name) {
-        return name.length() > 200 ? name.substring(0, 200) : name;
     }
 }

@@ -4,21 +4,27 @@ import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.time.Duration;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 
 /** A stream from a server that is given up when the server says nothing for too long, rather than holding its reader. */
 final class PatientStream extends FilterInputStream {
 
-    private static final ScheduledExecutorService WATCH = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "silent-servers");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private static final ScheduledThreadPoolExecutor WATCH = watch();
 
     private final Duration patience;
+
+    private static ScheduledThreadPoolExecutor watch() {
+        ScheduledThreadPoolExecutor watch = new ScheduledThreadPoolExecutor(1, work -> {
+            Thread thread = new Thread(work, "silent-servers");
+            thread.setDaemon(true);
+            return thread;
+        });
+        // A large file is read in thousands of pieces.
+        watch.setRemoveOnCancelPolicy(true);
+        return watch;
+    }
 
     /** @param patience how long one read may take */
     PatientStream(InputStream in, Duration patience) {

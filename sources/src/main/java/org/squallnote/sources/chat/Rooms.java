@@ -86,7 +86,7 @@ final class Rooms {
                 .collect(Collectors.joining(", "));
     }
 
-    private static String cut(String name) {
+    static String cut(String name) {
         return name.length() > 200 ? name.substring(0, 200) : name;
     }
 }

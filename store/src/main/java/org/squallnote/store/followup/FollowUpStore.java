@@ -49,10 +49,28 @@ public interface FollowUpStore {
     /** The messages and writers that one follow-up came from. */
     List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
-    /** Replaces what was kept of a message in all follow-ups that came from it, with the sentences they were about. */
-    int keepOtherwise(
-            @Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("snapshot") String snapshot);
+    /**
+     * What recipes kept of a message by themselves, and nobody by hand, is kept otherwise from now on.
+     *
+     * @param snapshot in place of the message as it was
+     * @param title of the follow-ups that are still open
+     */
+    default void forgetWhatRecipesKept(UUID owner, UUID messageId, String snapshot, String title) {
+        List<UUID> made = madeByRecipes(owner, messageId);
+        if (!made.isEmpty()) {
+            keepOtherwise(owner, messageId, made, snapshot);
+            retitle(owner, made, title);
+        }
+    }
 
-    /** Gives the open follow-ups of a message another title. */
-    int retitle(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("title") String title);
+    /** The follow-ups that recipes which ran by themselves have made of a message. */
+    List<UUID> madeByRecipes(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
+
+    int keepOtherwise(
+            @Param("owner") UUID owner,
+            @Param("messageId") UUID messageId,
+            @Param("followUps") List<UUID> followUps,
+            @Param("snapshot") String snapshot);
+
+    int retitle(@Param("owner") UUID owner, @Param("followUps") List<UUID> followUps, @Param("title") String title);
 }

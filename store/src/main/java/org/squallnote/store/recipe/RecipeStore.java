@@ -35,9 +35,6 @@ public interface RecipeStore {
     /** What has come in since a moment, the newest first. */
     List<RecipeCandidate> arrivedSince(@Param("owner") UUID owner, @Param("since") Instant since);
 
-    /** Whether a recipe has been run for a message by itself. */
-    boolean ranByItself(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
-
     /** The log of recipes no longer says what a message was about. */
     int forgetAbout(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 }

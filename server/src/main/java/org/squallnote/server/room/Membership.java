@@ -24,14 +24,14 @@ import org.squallnote.store.source.SourceStore;
 
 /** Enters and leaves rooms, by the outbox, so that there is a moment to take it back. What was said in a room stays. */
 @Component
-class Rooms {
+class Membership {
 
     private final SourceStore sources;
     private final Commands commands;
     private final Decisions decisions;
     private final Outbox outbox;
 
-    Rooms(SourceStore sources, Commands commands, Decisions decisions, Outbox outbox) {
+    Membership(SourceStore sources, Commands commands, Decisions decisions, Outbox outbox) {
         this.sources = sources;
         this.commands = commands;
         this.decisions = decisions;
@@ -91,7 +91,7 @@ class Rooms {
                 kind,
                 "sn-" + changes.commandId(),
                 messageId,
-                new Payloads.Room(room, null),
+                new Payloads.Room(room),
                 outbox.hold());
         changes.touch(Topic.OUTBOX);
     }
