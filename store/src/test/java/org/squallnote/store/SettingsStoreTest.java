@@ -102,8 +102,8 @@ class SettingsStoreTest extends StoreTest {
     @Test
     void settingsAreReplaced() {
         assertThat(settings.of(owner)).isEmpty();
-        settings.save(owner, new AccountSettings(List.of("Inés"), true, Map.of(), "gb", List.of(DAY), 3));
-        AccountSettings kept = new AccountSettings(List.of(), false, Map.of(), "de", List.of(), 2);
+        settings.save(owner, new AccountSettings(List.of("Inés"), true, Map.of(), "gb", List.of(DAY), 3, 30, 10));
+        AccountSettings kept = new AccountSettings(List.of(), false, Map.of(), "de", List.of(), 2, null, null);
         settings.save(owner, kept);
         assertThat(settings.of(owner)).contains(new SettingsRow(kept));
         preferences.save(owner, "keys", "{}");

@@ -13,6 +13,7 @@ import org.squallnote.core.account.Account;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.Priority;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
@@ -154,6 +155,7 @@ abstract class StoreTest {
                 time,
                 false,
                 15,
+                Priority.HIGH,
                 true,
                 null,
                 "yard",

@@ -11,6 +11,7 @@ import org.squallnote.core.message.Party;
 /**
  * What a follow-up is to say.
  *
+ * @param priority how much it matters; null leaves that as it is, or normal
  * @param forReply whether it ends by itself when my answer is seen; null leaves that to its title
  * @param details what lies behind the sentence; null leaves it as it is, or empty
  */
@@ -21,6 +22,7 @@ public record Content(
         boolean firm,
         @Nullable UUID categoryId,
         @Nullable Integer effortMinutes,
+        @Nullable Priority priority,
         @Nullable Boolean forReply,
         @Nullable Details details) {
 
@@ -77,6 +79,10 @@ public record Content(
     @Nullable
     LocalTime usableTime() {
         return replyDay == null ? null : replyTime;
+    }
+
+    Priority usablePriority() {
+        return priority == null ? Priority.NORMAL : priority;
     }
 
     boolean endsWithAnswer() {

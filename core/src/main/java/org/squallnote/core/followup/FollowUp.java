@@ -17,6 +17,7 @@ import org.squallnote.core.time.ReplyBy;
  *
  * @param replyDay the reply-by day in the account's zone, with the time where one was given
  * @param effortMinutes how long it will take, where somebody said so
+ * @param priority how much it matters beside others
  * @param forReply whether it ends by itself when my answer is seen
  * @param startDay before which it stays out of sight
  * @param place where it can be done, empty for anywhere
@@ -33,6 +34,7 @@ public record FollowUp(
         @Nullable LocalTime replyTime,
         boolean firm,
         @Nullable Integer effortMinutes,
+        Priority priority,
         boolean forReply,
         @Nullable LocalDate startDay,
         String place,
@@ -66,6 +68,7 @@ public record FollowUp(
                 content.usableTime(),
                 content.firm(),
                 content.effortMinutes(),
+                content.usablePriority(),
                 forReply,
                 details.startDay(),
                 details.place().strip(),
@@ -95,6 +98,7 @@ public record FollowUp(
                 content.usableTime(),
                 content.firm(),
                 content.effortMinutes(),
+                content.priority() == null ? priority : content.priority(),
                 content.endsWithAnswer(),
                 details == null ? startDay : details.startDay(),
                 details == null ? place : details.place().strip(),
@@ -123,6 +127,11 @@ public record FollowUp(
         return startDay != null && startDay.isAfter(today);
     }
 
+    /** Whether a day lies after the firm date by which it is to be answered. */
+    public boolean isPastFirmDate(LocalDate day) {
+        return firm && replyDay != null && day.isAfter(replyDay);
+    }
+
     /** How long it will take, by what nobody has estimated too, in minutes. */
     public int expectedMinutes() {
         return effortMinutes == null ? DayLoad.DEFAULT_EFFORT_MINUTES : effortMinutes;
@@ -130,28 +139,40 @@ public record FollowUp(
 
     /** This follow-up in another state. */
     public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
-        return with(categoryId, replyDay, replyTime, answerSeen, newState, at);
+        return with(categoryId, replyDay, replyTime, priority, startDay, answerSeen, newState, at);
     }
 
     /** This follow-up with another reply-by date. */
     public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
-        return with(categoryId, day, time, answerSeen, state, endedAt);
+        return with(categoryId, day, time, priority, startDay, answerSeen, state, endedAt);
     }
 
     /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
     public FollowUp answerSeen(UUID answerId) {
-        return with(categoryId, replyDay, replyTime, answerId, state, endedAt);
+        return with(categoryId, replyDay, replyTime, priority, startDay, answerId, state, endedAt);
     }
 
     /** This follow-up in another category. */
     public FollowUp inCategory(@Nullable UUID newCategoryId) {
-        return with(newCategoryId, replyDay, replyTime, answerSeen, state, endedAt);
+        return with(newCategoryId, replyDay, replyTime, priority, startDay, answerSeen, state, endedAt);
+    }
+
+    /** This follow-up out of sight until a day. */
+    public FollowUp startingOn(@Nullable LocalDate day) {
+        return with(categoryId, replyDay, replyTime, priority, day, answerSeen, state, endedAt);
+    }
+
+    /** This follow-up with another weight. */
+    public FollowUp weighing(Priority newPriority) {
+        return with(categoryId, replyDay, replyTime, newPriority, startDay, answerSeen, state, endedAt);
     }
 
     private FollowUp with(
             @Nullable UUID newCategoryId,
             @Nullable LocalDate newDay,
             @Nullable LocalTime newTime,
+            Priority newPriority,
+            @Nullable LocalDate newStart,
             @Nullable UUID newAnswerSeen,
             FollowUpState newState,
             @Nullable Instant newEndedAt) {
@@ -164,8 +185,9 @@ public record FollowUp(
                 newTime,
                 firm,
                 effortMinutes,
+                newPriority,
                 forReply,
-                startDay,
+                newStart,
                 place,
                 people,
                 checklist,

@@ -15,7 +15,10 @@ public enum SubjectType {
     PHRASE,
     RECIPE,
     WORKING_TIME,
-    PREFERENCES;
+    PREFERENCES,
+    CALENDAR,
+    PLAN,
+    STINT;
 
     private final int version;
     private final boolean whole;

@@ -17,18 +17,16 @@ public record DayLoad(int due, int dueMinutes, int freeMinutes, boolean full) {
     /** The effort of what nobody has estimated. */
     public static final int DEFAULT_EFFORT_MINUTES = 15;
 
-    /** This share of a day is kept for the unforeseen. */
-    private static final double MARGIN = 0.2;
-
     /**
      * The load of a day.
      *
      * @param efforts in minutes, one for each thing that is due
      * @param now of today only what is left counts
      */
-    public static DayLoad of(LocalDate day, Collection<Integer> efforts, WorkingTime workingTime, Instant now) {
+    public static DayLoad of(LocalDate day, Collection<Integer> efforts, FreeTime freeTime, Instant now) {
         int dueMinutes = efforts.stream().mapToInt(Integer::intValue).sum();
-        int freeMinutes = (int) Math.round(workingTime.freeMinutes(day, now) * (1 - MARGIN));
+        int freeMinutes = freeTime.roomMinutes(day, now);
+        WorkingTime workingTime = freeTime.workingTime();
         boolean comes = !day.isBefore(LocalDate.ofInstant(now, workingTime.zone())) && workingTime.isWorkingDay(day);
         return new DayLoad(efforts.size(), dueMinutes, freeMinutes, comes && dueMinutes >= freeMinutes);
     }

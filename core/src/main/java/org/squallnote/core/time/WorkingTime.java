@@ -7,8 +7,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -16,8 +14,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * When somebody works, in one time zone: hours by weekday, less public holidays and own days off; and when they are busy
- * with meetings. Immutable.
+ * When somebody works, in one time zone: hours by weekday, less public holidays and own days off. Immutable. What
+ * meetings leave of it is {@link FreeTime}.
  *
  * <p>Hours are those of the clock on the wall: on a day of clock change a working day from 01:00 to 09:00 is an hour
  * shorter or longer, as it is lived.
@@ -47,50 +45,26 @@ public final class WorkingTime {
     /** Nobody is off for longer; the search for a working day ends there. */
     private static final int LONGEST_ABSENCE_DAYS = 800;
 
-    /**
-     * A meeting or another time that is taken.
-     *
-     * @param fromInclusive its start
-     * @param toExclusive its end, after the start
-     */
-    public record Busy(Instant fromInclusive, Instant toExclusive) {
-
-        /** Checks that it has a length. */
-        public Busy {
-            if (!fromInclusive.isBefore(toExclusive)) {
-                throw new IllegalArgumentException("Nothing can last from " + fromInclusive + " to " + toExclusive);
-            }
-        }
-    }
-
     private final Map<DayOfWeek, Hours> week;
     private final ZoneId zone;
     private final Holidays holidays;
     private final Set<LocalDate> daysOff;
-    private final List<Busy> busy;
 
-    private WorkingTime(
-            Map<DayOfWeek, Hours> week, ZoneId zone, Holidays holidays, Set<LocalDate> daysOff, List<Busy> busy) {
+    private WorkingTime(Map<DayOfWeek, Hours> week, ZoneId zone, Holidays holidays, Set<LocalDate> daysOff) {
         this.week = week;
         this.zone = zone;
         this.holidays = holidays;
         this.daysOff = Set.copyOf(daysOff);
-        this.busy = List.copyOf(busy);
     }
 
     /** The same with the public holidays of a region. */
     public WorkingTime withHolidays(Holidays ofRegion) {
-        return new WorkingTime(week, zone, ofRegion, daysOff, busy);
+        return new WorkingTime(week, zone, ofRegion, daysOff);
     }
 
     /** The same with these own days off. */
     public WorkingTime withDaysOff(Set<LocalDate> off) {
-        return new WorkingTime(week, zone, holidays, off, busy);
-    }
-
-    /** The same with these times taken; they may overlap. */
-    public WorkingTime withBusy(List<Busy> taken) {
-        return new WorkingTime(week, zone, holidays, daysOff, taken);
+        return new WorkingTime(week, zone, holidays, off);
     }
 
     /**
@@ -102,7 +76,7 @@ public final class WorkingTime {
         if (week.isEmpty()) {
             throw new IllegalArgumentException("A week needs at least one working day");
         }
-        return new WorkingTime(new EnumMap<>(week), zone, Holidays.NONE, Set.of(), List.of());
+        return new WorkingTime(new EnumMap<>(week), zone, Holidays.NONE, Set.of());
     }
 
     /** Monday to Friday, 09:00 to 17:00. */
@@ -114,7 +88,7 @@ public final class WorkingTime {
                 week.put(day, hours);
             }
         }
-        return new WorkingTime(week, zone, Holidays.NONE, Set.of(), List.of());
+        return new WorkingTime(week, zone, Holidays.NONE, Set.of());
     }
 
     /** The time zone in which days are counted. */
@@ -219,26 +193,6 @@ public final class WorkingTime {
         return sum;
     }
 
-    /** The working minutes of a day that no meeting takes; of today those that are still ahead. */
-    public long freeMinutes(LocalDate day, Instant now) {
-        Optional<Hours> hours = hoursOn(day);
-        if (hours.isEmpty()) {
-            return 0;
-        }
-        Instant at = later(start(day, hours.get()), now);
-        Instant end = end(day, hours.get());
-        List<Busy> inOrder = new ArrayList<>(busy);
-        inOrder.sort(Comparator.comparing(Busy::fromInclusive));
-        Duration free = Duration.ZERO;
-        for (Busy taken : inOrder) {
-            if (at.isBefore(earlier(taken.fromInclusive(), end))) {
-                free = free.plus(Duration.between(at, earlier(taken.fromInclusive(), end)));
-            }
-            at = later(at, taken.toExclusive());
-        }
-        return at.isBefore(end) ? free.plus(Duration.between(at, end)).toMinutes() : free.toMinutes();
-    }
-
     /** The last working moment that is not after a moment: the moment itself inside working hours. */
     public LocalDateTime lastWorkingMomentUpTo(LocalDateTime moment) {
         LocalDate day = onOrBefore(moment.toLocalDate());
@@ -257,11 +211,11 @@ public final class WorkingTime {
         return hoursOn(before).map(h -> before.atTime(h.toExclusive())).orElse(moment);
     }
 
-    private Instant start(LocalDate day, Hours hours) {
+    Instant start(LocalDate day, Hours hours) {
         return day.atTime(hours.fromInclusive()).atZone(zone).toInstant();
     }
 
-    private Instant end(LocalDate day, Hours hours) {
+    Instant end(LocalDate day, Hours hours) {
         return day.atTime(hours.toExclusive()).atZone(zone).toInstant();
     }
 

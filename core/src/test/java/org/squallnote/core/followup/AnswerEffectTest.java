@@ -35,6 +35,7 @@ class AnswerEffectTest {
                 null,
                 false,
                 null,
+                Priority.NORMAL,
                 forReply,
                 null,
                 "",

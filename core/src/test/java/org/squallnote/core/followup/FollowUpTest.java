@@ -19,7 +19,7 @@ class FollowUpTest {
     private static final UUID ID = UUID.randomUUID();
 
     private static Content content(String title, Boolean forReply, Content.Details details) {
-        return new Content(title, FRIDAY, LocalTime.NOON, true, null, 20, forReply, details);
+        return new Content(title, FRIDAY, LocalTime.NOON, true, null, 20, null, forReply, details);
     }
 
     private static FollowUp made(Content content) {
@@ -52,7 +52,7 @@ class FollowUpTest {
 
     @Test
     void aTimeWithoutADayIsNone() {
-        FollowUp followUp = made(new Content("Call", null, LocalTime.NOON, false, null, null, null, null));
+        FollowUp followUp = made(new Content("Call", null, LocalTime.NOON, false, null, null, null, null, null));
         assertThat(followUp.replyTime()).isNull();
         assertThat(followUp.replyBy()).isEmpty();
         assertThat(followUp.expectedMinutes()).isEqualTo(15);

@@ -57,21 +57,8 @@ class CalendarTest {
         assertThat(away.onOrBefore(LocalDate.parse("2026-03-12"))).hasToString("2026-03-10");
         assertThat(away.whyOff(LocalDate.parse("2026-03-11"))).contains("day off");
         assertThat(away.whyOff(LocalDate.parse("2026-03-14"))).contains("weekend");
-        assertThat(away.freeMinutes(LocalDate.parse("2026-03-11"), at("2026-03-10T08:00")))
+        assertThat(FreeTime.of(away, 20, List.of()).freeMinutes(LocalDate.parse("2026-03-11"), at("2026-03-10T08:00")))
                 .isZero();
-    }
-
-    @Test
-    void meetingsTakeTheirTimeOnce() {
-        WorkingTime busy = OFFICE.withBusy(List.of(
-                new WorkingTime.Busy(at("2026-03-10T10:00"), at("2026-03-10T11:30")),
-                new WorkingTime.Busy(at("2026-03-10T11:00"), at("2026-03-10T12:00")),
-                new WorkingTime.Busy(at("2026-03-10T16:30"), at("2026-03-10T19:00")),
-                new WorkingTime.Busy(at("2026-03-09T08:00"), at("2026-03-09T08:30"))));
-        LocalDate tuesday = LocalDate.parse("2026-03-10");
-        assertThat(busy.freeMinutes(tuesday, at("2026-03-10T07:00"))).isEqualTo(480 - 120 - 30);
-        assertThat(busy.freeMinutes(tuesday, at("2026-03-10T15:30"))).isEqualTo(60);
-        assertThat(busy.freeMinutes(tuesday, at("2026-03-10T16:45"))).isZero();
     }
 
     @Test
@@ -79,9 +66,10 @@ class CalendarTest {
         Map<DayOfWeek, WorkingTime.Hours> nights = new EnumMap<>(DayOfWeek.class);
         nights.put(DayOfWeek.SUNDAY, new WorkingTime.Hours(LocalTime.of(0, 30), LocalTime.of(6, 30)));
         WorkingTime night = WorkingTime.of(nights, LONDON);
-        assertThat(night.freeMinutes(LocalDate.parse("2026-03-29"), Instant.EPOCH))
+        FreeTime free = FreeTime.of(night, 20, List.of());
+        assertThat(free.freeMinutes(LocalDate.parse("2026-03-29"), Instant.EPOCH))
                 .isEqualTo(5 * 60);
-        assertThat(night.freeMinutes(LocalDate.parse("2026-10-25"), Instant.EPOCH))
+        assertThat(free.freeMinutes(LocalDate.parse("2026-10-25"), Instant.EPOCH))
                 .isEqualTo(7 * 60);
         Instant before = ZonedDateTime.of(2026, 3, 29, 0, 0, 0, 0, LONDON).toInstant();
         assertThat(night.between(before, before.plus(Duration.ofHours(12)))).isEqualTo(Duration.ofHours(5));

@@ -61,6 +61,7 @@ class CaptureAddress implements FreshMessages {
                 captured.replyBy().filter(ReplyBy::firm).isPresent(),
                 captured.category().orElse(null),
                 captured.effortMinutes().orElse(null),
+                null,
                 false,
                 new Content.Details(null, captured.place(), captured.people(), List.of(), captured.note()));
         commands.runWithin(owner, "mailed-in", changes -> {

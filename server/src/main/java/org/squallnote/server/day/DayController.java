@@ -72,7 +72,7 @@ class DayController {
     }
 
     private DayView view(SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime) {
-        DayLoad load = loads.of(me, day, workingTime);
+        DayLoad load = loads.of(me, day);
         return new DayView(
                 day,
                 time,

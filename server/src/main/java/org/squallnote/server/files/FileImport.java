@@ -33,7 +33,7 @@ import org.squallnote.server.time.UuidV7;
 import org.squallnote.sources.mail.ArrivedMail;
 import org.squallnote.store.source.SourceStore;
 
-/** Takes in messages from {@code .eml} and mbox files of any size. The same file again adds nothing. */
+/** Takes in messages from {@code .eml} and mbox files of any size, and calendars. The same file again adds nothing. */
 @Component
 public class FileImport {
 
@@ -45,14 +45,23 @@ public class FileImport {
     private final SourceStore sources;
     private final MailSpool spool;
     private final MailArrivals arrivals;
+    private final CalendarFile calendars;
     private final OwnerLocks locks;
     private final UuidV7 ids;
     private final Clock clock;
 
-    FileImport(SourceStore sources, MailSpool spool, MailArrivals arrivals, OwnerLocks locks, UuidV7 ids, Clock clock) {
+    FileImport(
+            SourceStore sources,
+            MailSpool spool,
+            MailArrivals arrivals,
+            CalendarFile calendars,
+            OwnerLocks locks,
+            UuidV7 ids,
+            Clock clock) {
         this.sources = sources;
         this.spool = spool;
         this.arrivals = arrivals;
+        this.calendars = calendars;
         this.locks = locks;
         this.ids = ids;
         this.clock = clock;
@@ -64,17 +73,21 @@ public class FileImport {
     /** Takes in a file; what was taken in before a failure stays. */
     public Result run(UUID owner, InputStream file) throws IOException {
         BufferedInputStream in = new BufferedInputStream(file, 1 << 16);
-        in.mark(16);
-        byte[] start = in.readNBytes(5);
+        in.mark(32);
+        byte[] start = in.readNBytes(16);
         in.reset();
         UUID sourceId = fileSource(owner);
+        if (CalendarFile.isCalendar(start)) {
+            return calendars.take(owner, sourceId, in);
+        }
         Intaker intaker = new Intaker(owner, sourceId);
         if (MboxReader.isMbox(start)) {
             readMbox(in, intaker);
         } else {
             ArrivedMail mail = arrived(readOne(in));
             if (mail.mail().from().address().isEmpty() && mail.mail().sentAt().isEmpty()) {
-                throw Refusal.invalid("This is neither a mail message (.eml) nor an mbox file. Nothing was changed.");
+                throw Refusal.invalid(
+                        "This is no mail message (.eml), mbox file or calendar (.ics). Nothing was changed.");
             }
             intaker.store(intaker.read(List.of(mail)));
         }

@@ -28,13 +28,10 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.Content;
-import org.squallnote.core.followup.DueSpan;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
-import org.squallnote.core.followup.Standing;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.WorkingTime;
@@ -74,6 +71,7 @@ class FollowUpController {
             boolean firm,
             @Nullable UUID categoryId,
             @Nullable @Min(1) @Max(6000) Integer effortMinutes,
+            @Nullable Priority priority,
             @Nullable Boolean forReply,
             @Nullable @Valid DetailsRequest details) {
 
@@ -85,6 +83,7 @@ class FollowUpController {
                     firm,
                     categoryId,
                     effortMinutes,
+                    priority,
                     forReply,
                     details == null ? null : details.details());
         }
@@ -129,30 +128,6 @@ class FollowUpController {
 
     record NewFollowUps(@NotEmpty @Size(max = MOST_AT_ONCE) List<@Valid NewFollowUpRequest> followUps) {}
 
-    record FollowUpLine(
-            UUID id,
-            String title,
-            @Nullable UUID categoryId,
-            @Nullable LocalDate replyDay,
-            @Nullable LocalTime replyTime,
-            boolean firm,
-            Standing standing,
-            DueSpan due,
-            @Nullable Integer effortMinutes,
-            boolean forReply,
-            @Nullable LocalDate startDay,
-            String place,
-            List<Party> people,
-            int steps,
-            int stepsDone,
-            boolean noted,
-            boolean answerSeen,
-            FollowUpState state,
-            @Nullable Instant endedAt,
-            @Nullable String from,
-            @Nullable Channel channel,
-            int version) {}
-
     record FollowUpsView(List<FollowUpLine> open, List<FollowUpLine> later, List<FollowUpLine> ended, int undated) {}
 
     record FollowUpDetail(
@@ -182,8 +157,10 @@ class FollowUpController {
     FollowUpsView all(@CurrentAccount SignedIn me) {
         FollowUpList.Shown shown = list.of(me);
         WorkingTime workingTime = workingTimes.of(me.accountId());
+        LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), me.zoneId());
         Function<List<FollowUp>, List<FollowUpLine>> lines = followUps -> followUps.stream()
-                .map(each -> line(me, each, Optional.ofNullable(shown.origins().get(each.id())), workingTime))
+                .map(each -> FollowUpLine.of(
+                        each, Optional.ofNullable(shown.origins().get(each.id())), workingTime, now))
                 .toList();
         return new FollowUpsView(
                 lines.apply(shown.open()), lines.apply(shown.later()), lines.apply(shown.ended()), shown.undated());
@@ -194,7 +171,11 @@ class FollowUpController {
         FollowUp followUp = followUps.get(me.accountId(), id);
         FollowUpList.One one = list.one(followUp);
         return new FollowUpDetail(
-                line(me, followUp, one.origin(), workingTimes.of(me.accountId())),
+                FollowUpLine.of(
+                        followUp,
+                        one.origin(),
+                        workingTimes.of(me.accountId()),
+                        LocalDateTime.ofInstant(clock.instant(), me.zoneId())),
                 followUp.checklist().items(),
                 followUp.note(),
                 followUp.createdAt(),
@@ -268,6 +249,33 @@ class FollowUpController {
         return followUps.addMessage(me, commandId, id, messageId);
     }
 
+    /** How much it matters. */
+    @PutMapping("/api/follow-ups/{id}/priority")
+    Done weigh(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam Priority priority) {
+        return followUps.weigh(me, commandId, id, version, priority);
+    }
+
+    /**
+     * Out of sight until a day.
+     *
+     * @param pastReplyBy whether it may be a day after its firm reply-by date, which stays as it is
+     */
+    @PostMapping("/api/follow-ups/{id}/put-off")
+    Done putOff(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam LocalDate until,
+            @RequestParam(defaultValue = "false") boolean pastReplyBy) {
+        return followUps.putOff(me, commandId, id, version, until, pastReplyBy);
+    }
+
     @PostMapping("/api/follow-ups/{id}/state")
     Done setState(
             @CurrentAccount SignedIn me,
@@ -276,33 +284,5 @@ class FollowUpController {
             @RequestParam int version,
             @RequestParam FollowUpState state) {
         return followUps.end(me, commandId, id, version, state);
-    }
-
-    private FollowUpLine line(SignedIn me, FollowUp f, Optional<FollowUpOrigin> origin, WorkingTime workingTime) {
-        LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), me.zoneId());
-        return new FollowUpLine(
-                f.id(),
-                f.title(),
-                f.categoryId(),
-                f.replyDay(),
-                f.replyTime(),
-                f.firm(),
-                Standing.of(f.replyBy(), now, workingTime),
-                DueSpan.of(f.replyBy(), now),
-                f.effortMinutes(),
-                f.forReply(),
-                f.startDay(),
-                f.place(),
-                f.people().list(),
-                f.checklist().items().size(),
-                f.checklist().done(),
-                !f.note().isEmpty(),
-                f.answerSeen() != null,
-                f.state(),
-                f.endedAt(),
-                origin.map(it -> new Party(it.fromName(), it.fromAddress()).displayName())
-                        .orElse(null),
-                origin.map(FollowUpOrigin::channel).orElse(null),
-                f.version());
     }
 }

@@ -10,9 +10,14 @@ import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.Priority;
 import org.squallnote.core.message.Parties;
 
-/** A whole follow-up as it stands in the history, without the version, which only counts. */
+/**
+ * A whole follow-up as it stands in the history, without the version, which only counts.
+ *
+ * @param priority absent in what was written before there was one
+ */
 record FollowUpRecord(
         String title,
         @Nullable UUID categoryId,
@@ -20,6 +25,7 @@ record FollowUpRecord(
         @Nullable LocalTime replyTime,
         boolean firm,
         @Nullable Integer effortMinutes,
+        @Nullable Priority priority,
         boolean forReply,
         @Nullable LocalDate startDay,
         String place,
@@ -40,6 +46,7 @@ record FollowUpRecord(
                 f.replyTime(),
                 f.firm(),
                 f.effortMinutes(),
+                f.priority(),
                 f.forReply(),
                 f.startDay(),
                 f.place(),
@@ -63,6 +70,7 @@ record FollowUpRecord(
                 replyTime,
                 firm,
                 effortMinutes,
+                priority == null ? Priority.NORMAL : priority,
                 forReply,
                 startDay,
                 place,

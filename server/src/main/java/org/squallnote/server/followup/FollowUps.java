@@ -1,7 +1,10 @@
 package org.squallnote.server.followup;
 
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -12,11 +15,13 @@ import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.time.ReplyBy;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
@@ -34,10 +39,13 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class FollowUps implements Restorer {
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
     private final FollowUpStore store;
     private final CategoryStore categories;
     private final Decisions decisions;
     private final Archiving archiving;
+    private final List<EndingFollowUps> endings;
     private final Commands commands;
     private final Clock clock;
     private final JsonMapper json;
@@ -47,6 +55,7 @@ public class FollowUps implements Restorer {
             CategoryStore categories,
             Decisions decisions,
             Archiving archiving,
+            List<EndingFollowUps> endings,
             Commands commands,
             Clock clock,
             JsonMapper json) {
@@ -54,6 +63,7 @@ public class FollowUps implements Restorer {
         this.categories = categories;
         this.decisions = decisions;
         this.archiving = archiving;
+        this.endings = endings;
         this.commands = commands;
         this.clock = clock;
         this.json = json;
@@ -153,11 +163,43 @@ public class FollowUps implements Restorer {
         return change(me, commandId, id, version, "Changed: " + content.usableTitle(), old -> old.changed(content));
     }
 
+    Done weigh(SignedIn me, UUID commandId, UUID id, int version, Priority priority) {
+        String words = priority.name().toLowerCase(Locale.ROOT);
+        return change(
+                me,
+                commandId,
+                id,
+                version,
+                "Priority " + words + ": " + get(me.accountId(), id).title(),
+                old -> old.weighing(priority));
+    }
+
+    /** Puts one out of sight until a day; past its own firm date only when that is said. */
+    Done putOff(SignedIn me, UUID commandId, UUID id, int version, LocalDate until, boolean pastReplyBy) {
+        FollowUp old = get(me.accountId(), id);
+        if (!old.startingOn(until).isLater(LocalDate.ofInstant(clock.instant(), me.zoneId()))) {
+            throw Refusal.field("until", "Put it off to a day after today. Nothing was changed.");
+        }
+        if (old.isPastFirmDate(until) && !pastReplyBy) {
+            throw Refusal.conflict("It is firm for "
+                    + DAY.format(old.replyBy().map(ReplyBy::day).orElse(until))
+                    + ", and would come back only after that. Nothing was changed; choose an earlier day, or put it off"
+                    + " all the same.");
+        }
+        return change(
+                me,
+                commandId,
+                id,
+                version,
+                "Put off until " + DAY.format(until) + ": " + old.title(),
+                each -> each.startingOn(until));
+    }
+
     Done end(SignedIn me, UUID commandId, UUID id, int version, FollowUpState state) {
         FollowUp before = get(me.accountId(), id);
         String verb =
                 state == FollowUpState.DONE ? "Done: " : state == FollowUpState.DROPPED ? "Dropped: " : "Open again: ";
-        return commands.run(me, commandId, "follow-up-" + state.name().toLowerCase(java.util.Locale.ROOT), changes -> {
+        return commands.run(me, commandId, "follow-up-" + state.name().toLowerCase(Locale.ROOT), changes -> {
             update(
                     me,
                     id,
@@ -165,7 +207,7 @@ public class FollowUps implements Restorer {
                     changes,
                     old -> old.ended(state, state == FollowUpState.OPEN ? null : clock.instant()));
             if (state != FollowUpState.OPEN) {
-                archiveEnded(me.accountId(), id, changes);
+                hasEnded(me.accountId(), id, changes);
             }
             changes.label(verb + before.title());
         });
@@ -176,12 +218,13 @@ public class FollowUps implements Restorer {
         FollowUpRecord before = record(owner, old);
         store.update(changed);
         if (changed.state() != FollowUpState.OPEN) {
-            archiveEnded(owner, old.id(), changes);
+            hasEnded(owner, old.id(), changes);
         }
         note(owner, old.id(), before, changes);
     }
 
-    private void archiveEnded(UUID owner, UUID id, Changes changes) {
+    private void hasEnded(UUID owner, UUID id, Changes changes) {
+        endings.forEach(each -> each.ended(owner, id, changes));
         for (FollowUpLink link : store.links(owner, id)) {
             boolean othersOpen = store.ofMessage(owner, link.messageId()).stream()
                     .anyMatch(other -> !other.id().equals(id) && other.state() == FollowUpState.OPEN);

@@ -9,5 +9,7 @@ public enum Topic {
     SOURCES,
     OUTBOX,
     READING,
-    SETTINGS
+    SETTINGS,
+    CALENDARS,
+    PLAN
 }

@@ -22,7 +22,8 @@ import org.squallnote.store.settings.SettingsStore;
 @Component
 public class WorkingTimes {
 
-    private static final AccountSettings USUAL = new AccountSettings(List.of(), false, fiveDays(), "", List.of(), 2);
+    private static final AccountSettings USUAL =
+            new AccountSettings(List.of(), false, fiveDays(), "", List.of(), 2, null, null);
 
     private final SettingsStore settings;
     private final AccountStore accounts;

@@ -186,6 +186,7 @@ class RecipeSteps {
                 step.categoryId() == null ? proposal.categoryId() : step.categoryId(),
                 step.effortMinutes() == null ? (Integer) proposal.effortMinutes() : step.effortMinutes(),
                 null,
+                null,
                 new Content.Details(null, step.place(), proposal.people(), List.of(), ""));
     }
 

@@ -52,6 +52,6 @@ class KeptWorkingTime extends KeptState<AccountSettings> {
 
     @Override
     protected Topic[] topics() {
-        return new Topic[] {Topic.SETTINGS, Topic.INTAKE, Topic.FOLLOW_UPS, Topic.THREADS, Topic.READING};
+        return new Topic[] {Topic.SETTINGS, Topic.INTAKE, Topic.FOLLOW_UPS, Topic.THREADS, Topic.READING, Topic.PLAN};
     }
 }

@@ -60,7 +60,9 @@ class SettingsController {
             @NotEmpty @Size(max = 7) List<@Valid DayHours> week,
             @Size(max = 20) String region,
             @Size(max = 400) List<LocalDate> daysOff,
-            @Min(0) @Max(90) int replyDays) {}
+            @Min(0) @Max(90) int replyDays,
+            @Min(0) @Max(90) int marginPercent,
+            @Min(0) @Max(240) int minutesAround) {}
 
     record RegionView(String code, String name) {}
 
@@ -93,7 +95,9 @@ class SettingsController {
                                 .toList(),
                         settings.region(),
                         settings.daysOff(),
-                        settings.replyDays()),
+                        settings.replyDays(),
+                        settings.margin(),
+                        settings.around()),
                 PublicHolidays.regions().stream()
                         .map(region -> new RegionView(region.code(), region.name()))
                         .toList(),
@@ -130,7 +134,9 @@ class SettingsController {
                 week,
                 body.region().strip(),
                 body.daysOff().stream().distinct().sorted().toList(),
-                body.replyDays());
+                body.replyDays(),
+                body.marginPercent(),
+                body.minutesAround());
     }
 
     private static String nameOf(DayOfWeek day) {

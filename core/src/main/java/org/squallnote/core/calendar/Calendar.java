@@ -1,0 +1,34 @@
+package org.squallnote.core.calendar;
+
+import java.time.Instant;
+import java.util.UUID;
+
+/**
+ * A calendar.
+ *
+ * @param href where it is in its source; of a file its name
+ * @param counts what its meetings are for
+ * @param syncToken how far it was read (RFC 6578), or another mark of its state; empty for none
+ * @param readAt when it was last seen as it is
+ * @param workedIn the zone in which the times of its events were worked out
+ * @param workedTo how far they were
+ */
+public record Calendar(
+        UUID id,
+        UUID owner,
+        UUID sourceId,
+        String href,
+        String name,
+        CalendarUse counts,
+        String syncToken,
+        Instant readAt,
+        String workedIn,
+        Instant workedTo,
+        int version) {
+
+    /** The same called and counted otherwise. */
+    public Calendar with(String newName, CalendarUse newCounts) {
+        return new Calendar(
+                id, owner, sourceId, href, newName, newCounts, syncToken, readAt, workedIn, workedTo, version);
+    }
+}

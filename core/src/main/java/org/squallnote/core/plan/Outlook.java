@@ -1,0 +1,59 @@
+package org.squallnote.core.plan;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.time.FreeTime;
+import org.squallnote.core.time.WorkingTime;
+
+/**
+ * Everything that planning looks at.
+ *
+ * @param open all open follow-ups
+ * @param plans what is planned for them, of days that are over too
+ * @param spent how long was worked at each, in minutes
+ * @param last the last day that is looked at
+ */
+public record Outlook(
+        Instant now,
+        FreeTime freeTime,
+        List<FollowUp> open,
+        Map<UUID, Planned> plans,
+        Map<UUID, Integer> spent,
+        LocalDate last) {
+
+    /** The day it is. */
+    public LocalDate today() {
+        return LocalDate.ofInstant(now, workingTime().zone());
+    }
+
+    LocalDateTime local() {
+        return LocalDateTime.ofInstant(now, workingTime().zone());
+    }
+
+    WorkingTime workingTime() {
+        return freeTime.workingTime();
+    }
+
+    Optional<Planned> plan(FollowUp followUp) {
+        return Optional.ofNullable(plans.get(followUp.id()));
+    }
+
+    /** How long was worked at one, in minutes. */
+    public int spentMinutes(FollowUp followUp) {
+        return spent.getOrDefault(followUp.id(), 0);
+    }
+
+    Work work(FollowUp followUp) {
+        return Work.of(followUp, plan(followUp), spentMinutes(followUp), today());
+    }
+
+    List<Room> rooms() {
+        return Room.of(freeTime, today(), last, now);
+    }
+}

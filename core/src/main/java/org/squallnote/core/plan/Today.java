@@ -1,0 +1,102 @@
+package org.squallnote.core.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.squallnote.core.followup.FollowUp;
+
+/**
+ * The day: what is planned for it in its order, what else could be done, and what to move where it is too much.
+ *
+ * @param entries in the order in which they are to be done
+ * @param candidates what could be done today and is not planned, what comes first first
+ * @param moves what would make the day fit
+ * @param stuckMinutes how much would be too much even then
+ */
+public record Today(
+        Glass glass, List<Entry> entries, List<Candidate> candidates, List<Fitting.Move> moves, int stuckMinutes) {
+
+    /**
+     * Something that is planned for the day.
+     *
+     * @param minutesLeft how much of it is left to do
+     * @param fits whether it is below the rim
+     */
+    public record Entry(FollowUp followUp, Planned planned, int minutesLeft, boolean fits) {}
+
+    /** Copies the lists. */
+    public Today {
+        entries = List.copyOf(entries);
+        candidates = List.copyOf(candidates);
+        moves = List.copyOf(moves);
+    }
+
+    /** Works the day out. */
+    public static Today of(Outlook outlook) {
+        LocalDate today = outlook.today();
+        DayOrder order = new DayOrder(outlook.freeTime(), outlook.now());
+        Map<UUID, Integer> minutesLeft = new HashMap<>();
+        outlook.open().forEach(each -> minutesLeft.put(each.id(), Work.minutesLeft(each, outlook.spentMinutes(each))));
+        List<FollowUp> planned = order.ofDay(
+                outlook.open().stream()
+                        .filter(each -> outlook.plan(each)
+                                .filter(plan -> plan.day().equals(today))
+                                .isPresent())
+                        .toList(),
+                outlook.plans(),
+                minutesLeft);
+        Glass glass = Glass.of(
+                outlook.freeTime().roomMinutes(today, outlook.now()),
+                planned.stream()
+                        .map(each -> minutesLeft.getOrDefault(each.id(), 0))
+                        .toList());
+        List<Entry> entries = new ArrayList<>();
+        for (int i = 0; i < planned.size(); i++) {
+            FollowUp each = planned.get(i);
+            Planned plan = outlook.plan(each).orElseGet(() -> Planned.on(each.id(), today));
+            entries.add(new Entry(
+                    each,
+                    plan,
+                    minutesLeft.getOrDefault(each.id(), 0),
+                    glass.fits().get(i)));
+        }
+        Fitting fitting = Fitting.of(outlook.rooms(), worksBesides(outlook, today));
+        return new Today(
+                glass,
+                entries,
+                candidates(outlook, order, minutesLeft),
+                fitting.moves().stream()
+                        .filter(move -> move.from().equals(today))
+                        .toList(),
+                fitting.over().getOrDefault(today, 0));
+    }
+
+    /** What is due today and not planned is no load of today: it is asked about. */
+    private static List<Work> worksBesides(Outlook outlook, LocalDate today) {
+        return outlook.open().stream()
+                .map(outlook::work)
+                .filter(work -> work.planned().isPresent()
+                        || work.due().filter(due -> !due.equals(today)).isPresent())
+                .toList();
+    }
+
+    private static List<Candidate> candidates(Outlook outlook, DayOrder order, Map<UUID, Integer> minutesLeft) {
+        List<Candidate> all = order.byRule(outlook.open(), minutesLeft).stream()
+                .map(each -> Candidate.of(each, outlook.plan(each), outlook.local(), outlook.workingTime()))
+                .flatMap(Optional::stream)
+                .toList();
+        List<Candidate> pressingFirst = new ArrayList<>(
+                all.stream().filter(each -> each.why().presses()).toList());
+        all.stream().filter(each -> !each.why().presses()).forEach(pressingFirst::add);
+        return pressingFirst;
+    }
+
+    /** How many would be missed if today said nothing of them. */
+    public int pressing() {
+        return (int) candidates.stream().filter(each -> each.why().presses()).count();
+    }
+}

@@ -1,0 +1,109 @@
+package org.squallnote.server.plan;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.calendar.Meeting;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpOrigin;
+import org.squallnote.core.plan.Outlook;
+import org.squallnote.core.plan.Planned;
+import org.squallnote.core.plan.Stint;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.calendar.Calendars;
+import org.squallnote.server.followup.FollowUpLine;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.plan.PlanStore;
+
+/** Gathers what planning needs to know. */
+@Component
+class DayBook {
+
+    private final FollowUpStore followUps;
+    private final PlanStore plans;
+    private final Calendars calendars;
+    private final Clock clock;
+
+    DayBook(FollowUpStore followUps, PlanStore plans, Calendars calendars, Clock clock) {
+        this.followUps = followUps;
+        this.plans = plans;
+        this.calendars = calendars;
+        this.clock = clock;
+    }
+
+    /**
+     * The days ahead.
+     *
+     * @param meetings of these days
+     * @param stints of today, and of all open follow-ups
+     */
+    record Opened(Outlook outlook, List<Meeting> meetings, List<Stint> stints, Map<UUID, FollowUpOrigin> origins) {
+
+        LocalDate today() {
+            return outlook.today();
+        }
+
+        WorkingTime workingTime() {
+            return outlook.freeTime().workingTime();
+        }
+
+        /** How long was worked at follow-ups since a moment, in minutes. */
+        int spentSince(Instant moment) {
+            return stints.stream()
+                    .map(stint -> stint.since(moment))
+                    .mapToInt(stint -> stint.minutes(outlook.now()))
+                    .sum();
+        }
+
+        FollowUpLine line(FollowUp followUp) {
+            return FollowUpLine.of(
+                    followUp,
+                    Optional.ofNullable(origins.get(followUp.id())),
+                    workingTime(),
+                    LocalDateTime.ofInstant(outlook.now(), workingTime().zone()));
+        }
+    }
+
+    /** @param workingDays how many working days ahead, today with them */
+    Opened open(SignedIn me, int workingDays) {
+        Instant now = clock.instant();
+        LocalDate today = LocalDate.ofInstant(now, me.zoneId());
+        LocalDate last = last(me, today, workingDays);
+        Calendars.Days days = calendars.days(me.accountId(), today, last);
+        Map<UUID, Planned> planned = new HashMap<>();
+        plans.ofOpen(me.accountId()).forEach(each -> planned.put(each.followUpId(), each));
+        Instant midnight = today.atStartOfDay(me.zoneId()).toInstant();
+        List<Stint> stints = plans.stints(me.accountId(), midnight);
+        Map<UUID, Integer> spent = new HashMap<>();
+        stints.forEach(stint -> spent.merge(stint.followUpId(), stint.minutes(now), Integer::sum));
+        Map<UUID, FollowUpOrigin> origins = new HashMap<>();
+        followUps.origins(me.accountId(), midnight).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
+        Outlook outlook = new Outlook(now, days.freeTime(), followUps.open(me.accountId()), planned, spent, last);
+        return new Opened(outlook, days.meetings(), stints, origins);
+    }
+
+    private LocalDate last(SignedIn me, LocalDate today, int workingDays) {
+        WorkingTime workingTime = calendars.workingTime(me.accountId());
+        LocalDate first = workingTime.onOrAfter(today);
+        return workingDays <= 1 ? first : workingTime.addWorkingDays(first, workingDays - 1);
+    }
+
+    /** What was planned for today and has ended. */
+    List<FollowUp> endedToday(SignedIn me, Opened book) {
+        Map<UUID, Planned> today = plans.ofEnded(me.accountId(), book.today()).stream()
+                .collect(Collectors.toMap(Planned::followUpId, each -> each));
+        Instant midnight = book.today().atStartOfDay(me.zoneId()).toInstant();
+        return followUps.endedSince(me.accountId(), midnight).stream()
+                .filter(each -> today.containsKey(each.id()))
+                .toList();
+    }
+}

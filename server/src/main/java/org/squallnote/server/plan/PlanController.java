@@ -1,0 +1,105 @@
+package org.squallnote.server.plan;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.plan.Band;
+import org.squallnote.server.account.CurrentAccount;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
+
+/** Changes of what is planned, and the clock of what is worked at. */
+@RestController
+class PlanController {
+
+    private static final int MOST_AT_ONCE = 500;
+
+    private final Plans plans;
+    private final Stints stints;
+
+    PlanController(Plans plans, Stints stints) {
+        this.plans = plans;
+        this.stints = stints;
+    }
+
+    record WishForm(UUID followUpId, LocalDate day) {}
+
+    record WishesForm(@NotEmpty @Size(max = MOST_AT_ONCE) List<@Valid @NotNull WishForm> wishes) {}
+
+    record FollowUpIds(@NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull UUID> ids) {}
+
+    record OrderForm(
+            LocalDate day,
+            Band band,
+            @NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull UUID> inOrder) {}
+
+    record StartForm(LocalDate day, @Nullable LocalTime at) {}
+
+    /** Plans some, each for its day; what a proposal would move is accepted so too. */
+    @PostMapping("/api/plan")
+    Done plan(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WishesForm body) {
+        return plans.plan(
+                me,
+                commandId,
+                body.wishes().stream()
+                        .map(wish -> new Plans.Wish(wish.followUpId(), wish.day()))
+                        .toList());
+    }
+
+    /** Takes some out of their days. */
+    @PostMapping("/api/plan/out")
+    Done takeOut(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody FollowUpIds body) {
+        return plans.takeOut(me, commandId, body.ids());
+    }
+
+    /** Puts a band of a day in an order. */
+    @PutMapping("/api/plan/order")
+    Done order(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody OrderForm body) {
+        return plans.order(me, commandId, body.day(), body.band(), body.inOrder());
+    }
+
+    /** Gives one a time of its own in the day, or none. */
+    @PutMapping("/api/plan/{followUpId}/start")
+    Done startAt(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID followUpId,
+            @Valid @RequestBody StartForm body) {
+        return plans.startAt(me, commandId, followUpId, body.day(), body.at());
+    }
+
+    @PostMapping("/api/follow-ups/{id}/work/start")
+    Done start(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        return stints.start(me, commandId, id);
+    }
+
+    @PostMapping("/api/follow-ups/{id}/work/stop")
+    Done stop(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
+        return stints.stop(me, commandId, id);
+    }
+
+    /** Time that was spent without the clock. */
+    @PostMapping("/api/follow-ups/{id}/work")
+    Done add(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam @Min(1) @Max(1440) int minutes) {
+        return stints.add(me, commandId, id, minutes);
+    }
+}
