@@ -74,6 +74,27 @@ export function useFollowUp(id: MaybeRefOrGetter<string>) {
   })
 }
 
+/** The day; asked for again each minute, since it passes. */
+export function useToday() {
+  return useQuery({
+    queryKey: ['today'],
+    queryFn: () => unwrap(client.GET('/api/today')),
+    refetchInterval: 60_000,
+  })
+}
+
+export function useAhead(days: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['ahead', toValue(days)]),
+    queryFn: () => unwrap(client.GET('/api/ahead', { params: { query: { days: toValue(days) } } })),
+    placeholderData: (previous) => previous,
+  })
+}
+
+export function useCalendars() {
+  return useQuery({ queryKey: ['calendars'], queryFn: () => unwrap(client.GET('/api/calendars')) })
+}
+
 const THREADS_A_PAGE = 100
 
 export function useThreads(turn: MaybeRefOrGetter<Turn>) {

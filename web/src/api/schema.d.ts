@@ -68,6 +68,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ahead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -77,6 +93,38 @@ export interface paths {
         };
         get: operations["calendar"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendars/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -123,7 +171,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put: operations["order"];
         post?: never;
         delete?: never;
@@ -140,7 +188,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["change_1"];
+        put: operations["change_2"];
         post: operations["add_1"];
         delete?: never;
         options?: never;
@@ -283,7 +331,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put?: never;
         post: operations["capture"];
         delete?: never;
@@ -300,7 +348,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one"];
-        put: operations["change_2"];
+        put: operations["change_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -324,6 +372,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/priority": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["weigh"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/put-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putOff"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/state": {
         parameters: {
             query?: never;
@@ -334,6 +414,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setState"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/work/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/work/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
         delete?: never;
         options?: never;
         head?: never;
@@ -364,7 +492,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["settings"];
-        put: operations["change_3"];
+        put: operations["change_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -653,7 +781,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["putOff"];
+        post: operations["putOff_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -875,8 +1003,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
-        put: operations["change_4"];
+        get: operations["all_4"];
+        put: operations["change_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -891,9 +1019,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put?: never;
-        post: operations["add_2"];
+        post: operations["add_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -939,7 +1067,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post?: never;
         delete?: never;
@@ -959,6 +1087,70 @@ export interface paths {
         put: operations["save"];
         post?: never;
         delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["order_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/{followUpId}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["startAt"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1003,7 +1195,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1036,7 +1228,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["order_1"];
+        put: operations["order_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1211,7 +1403,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -1259,7 +1451,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1476,6 +1668,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1495,6 +1703,30 @@ export interface components {
         AgainRequest: {
             /** Format: email */
             address: string;
+        };
+        AheadEntry: {
+            line: components["schemas"]["FollowUpLine"];
+            /** Format: int32 */
+            minutes: number;
+            due: boolean;
+            planned: boolean;
+            fits: boolean;
+        };
+        AheadView: {
+            days: components["schemas"]["DayAhead"][];
+            shelf: components["schemas"]["FollowUpLine"][];
+            /** Format: int32 */
+            workMinutes: number;
+            /** Format: int32 */
+            roomMinutes: number;
+            /** Format: date */
+            fitsUntil: string | null;
+            /** Format: date */
+            shortFrom: string | null;
+            /** Format: int32 */
+            shortMinutes: number;
+            moves: components["schemas"]["MoveView"][];
+            stuck: components["schemas"]["StuckView"][];
         };
         Answer: {
             handle: string;
@@ -1553,6 +1785,24 @@ export interface components {
             categoryId: string | null;
             handOver: components["schemas"]["HandOverTo"] | null;
         };
+        CalendarChange: {
+            name: string;
+            /** @enum {string} */
+            counts: "BUSY" | "SHOWN" | "HIDDEN";
+        };
+        CalendarSummary: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            sourceId: string;
+            name: string;
+            /** @enum {string} */
+            counts: "BUSY" | "SHOWN" | "HIDDEN";
+            /** Format: date-time */
+            readAt: string;
+            /** Format: int32 */
+            version: number;
+        };
         CalendarView: {
             /** Format: date-time */
             now: string;
@@ -1562,6 +1812,15 @@ export interface components {
             /** Format: int32 */
             minutesOfADay: number;
             off: components["schemas"]["DayOffView"][];
+        };
+        CandidateView: {
+            line: components["schemas"]["FollowUpLine"];
+            /** @enum {string} */
+            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
+            /** Format: date */
+            day: string | null;
+            /** Format: int32 */
+            minutes: number;
         };
         CaptureItem: {
             title: string;
@@ -1688,6 +1947,21 @@ export interface components {
             files: boolean | null;
             asksMe: boolean | null;
         };
+        DayAhead: {
+            /** Format: date */
+            day: string;
+            off: string;
+            /** Format: int32 */
+            freeMinutes: number;
+            /** Format: int32 */
+            roomMinutes: number;
+            /** Format: int32 */
+            plannedMinutes: number;
+            /** Format: int32 */
+            overMinutes: number;
+            meetings: components["schemas"]["MeetingView"][];
+            entries: components["schemas"]["AheadEntry"][];
+        };
         DayHours: {
             /** @enum {string} */
             day: "MONDAY" | "TUESDAY" | "WEDNESDAY" | "THURSDAY" | "FRIDAY" | "SATURDAY" | "SUNDAY";
@@ -1743,7 +2017,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -1784,6 +2058,20 @@ export interface components {
             /** Format: int32 */
             sessions: number;
         };
+        EntryView: {
+            line: components["schemas"]["FollowUpLine"];
+            /** @enum {string} */
+            band: "NOW" | "LATER" | "IF_TIME";
+            byHand: boolean;
+            /** Format: time-local */
+            at: string | null;
+            /** Format: int32 */
+            minutesLeft: number;
+            /** Format: int32 */
+            minutesSpent: number;
+            fits: boolean;
+            underWay: boolean;
+        };
         FileView: {
             /** Format: int32 */
             index: number;
@@ -1800,6 +2088,9 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
             messages: components["schemas"]["LinkView"][];
+        };
+        FollowUpIds: {
+            ids: string[];
         };
         FollowUpLine: {
             /** Format: uuid */
@@ -1818,6 +2109,8 @@ export interface components {
             due: "LATE" | "TODAY" | "TOMORROW" | "THIS_WEEK" | "NEXT_WEEK" | "AFTER_THAT" | "UNDATED";
             /** Format: int32 */
             effortMinutes: number | null;
+            /** @enum {string} */
+            priority: "HIGH" | "NORMAL" | "LOW";
             forReply: boolean;
             /** Format: date */
             startDay: string | null;
@@ -1836,6 +2129,8 @@ export interface components {
             from: string | null;
             /** @enum {string|null} */
             channel: "MAIL" | "CHAT" | null;
+            /** Format: uuid */
+            messageId: string | null;
             /** Format: int32 */
             version: number;
         };
@@ -1861,6 +2156,8 @@ export interface components {
             categoryId: string | null;
             /** Format: int32 */
             effortMinutes: number | null;
+            /** @enum {string|null} */
+            priority: "HIGH" | "NORMAL" | "LOW" | null;
             forReply: boolean | null;
             details: components["schemas"]["DetailsRequest"] | null;
         };
@@ -2040,6 +2337,17 @@ export interface components {
             kind: "ASK" | "DATE" | "PROMISE" | "HINT";
             why: string;
         };
+        MeetingView: {
+            title: string;
+            place: string;
+            allDay: boolean;
+            /** Format: int32 */
+            fromMinute: number;
+            /** Format: int32 */
+            toMinute: number;
+            tentative: boolean;
+            takesTime: boolean;
+        };
         MessageView: {
             /** Format: uuid */
             id: string;
@@ -2080,6 +2388,17 @@ export interface components {
             handOver: components["schemas"]["HandOverView"] | null;
             roomInvitation: boolean;
         };
+        MoveView: {
+            /** Format: uuid */
+            followUpId: string;
+            title: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
         NewAccount: {
             signIn: string;
             name: string;
@@ -2101,6 +2420,13 @@ export interface components {
             credential: {
                 [key: string]: unknown;
             };
+        };
+        OrderForm: {
+            /** Format: date */
+            day: string;
+            /** @enum {string} */
+            band: "NOW" | "LATER" | "IF_TIME";
+            inOrder: string[];
         };
         OutboxLine: {
             /** Format: uuid */
@@ -2374,9 +2700,19 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        SpentForm: {
+            /** Format: int32 */
+            minutes: number;
+        };
         SseEmitter: {
             /** Format: int64 */
             timeout?: number;
+        };
+        StartForm: {
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            at: string | null;
         };
         StepForm: {
             /** @enum {string} */
@@ -2398,6 +2734,12 @@ export interface components {
         StepRequest: {
             text: string;
             done: boolean;
+        };
+        StuckView: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            minutes: number;
         };
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
@@ -2468,6 +2810,47 @@ export interface components {
             direction: "INCOMING" | "OUTGOING";
             automatic: boolean;
         };
+        TodayView: {
+            /** Format: date */
+            day: string;
+            /** Format: date */
+            nextDay: string;
+            /** Format: time-local */
+            from: string | null;
+            /** Format: time-local */
+            to: string | null;
+            off: string;
+            /** Format: int32 */
+            freeMinutes: number;
+            /** Format: int32 */
+            roomMinutes: number;
+            /** Format: int32 */
+            plannedMinutes: number;
+            /** Format: int32 */
+            overMinutes: number;
+            /** Format: int32 */
+            spentMinutes: number;
+            meetings: components["schemas"]["MeetingView"][];
+            entries: components["schemas"]["EntryView"][];
+            done: components["schemas"]["FollowUpLine"][];
+            candidates: components["schemas"]["CandidateView"][];
+            /** Format: int32 */
+            pressing: number;
+            moves: components["schemas"]["MoveView"][];
+            /** Format: int32 */
+            stuckMinutes: number;
+            /** Format: date-time */
+            underWay: string | null;
+        };
+        WishForm: {
+            /** Format: uuid */
+            followUpId: string;
+            /** Format: date */
+            day: string;
+        };
+        WishesForm: {
+            wishes: components["schemas"]["WishForm"][];
+        };
         Word: {
             word: string;
         };
@@ -2479,6 +2862,10 @@ export interface components {
             daysOff: string[];
             /** Format: int32 */
             replyDays: number;
+            /** Format: int32 */
+            marginPercent: number;
+            /** Format: int32 */
+            minutesAround: number;
         };
         WorkingTimeView: {
             form: components["schemas"]["WorkingTimeForm"];
@@ -2615,6 +3002,28 @@ export interface operations {
             };
         };
     };
+    ahead: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AheadView"];
+                };
+            };
+        };
+    };
     calendar: {
         parameters: {
             query?: never;
@@ -2631,6 +3040,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarView"];
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarSummary"][];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -2679,7 +3139,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2726,7 +3186,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query: {
                 version: number;
@@ -2971,7 +3431,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -3040,7 +3500,7 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    change_3: {
         parameters: {
             query: {
                 version: number;
@@ -3097,12 +3557,148 @@ export interface operations {
             };
         };
     };
+    weigh: {
+        parameters: {
+            query: {
+                version: number;
+                priority: "HIGH" | "NORMAL" | "LOW";
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    putOff: {
+        parameters: {
+            query: {
+                version: number;
+                until: string;
+                pastReplyBy?: boolean;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     setState: {
         parameters: {
             query: {
                 version: number;
                 state: "OPEN" | "DONE" | "DROPPED";
             };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpentForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;
@@ -3167,7 +3763,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -3645,7 +4241,7 @@ export interface operations {
             };
         };
     };
-    putOff: {
+    putOff_1: {
         parameters: {
             query: {
                 until: string;
@@ -4035,7 +4631,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4055,7 +4651,7 @@ export interface operations {
             };
         };
     };
-    change_4: {
+    change_5: {
         parameters: {
             query?: never;
             header: {
@@ -4082,7 +4678,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4102,7 +4698,7 @@ export interface operations {
             };
         };
     };
-    add_2: {
+    add_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4176,7 +4772,7 @@ export interface operations {
             };
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -4238,6 +4834,116 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    order_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowUpIds"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    startAt: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                followUpId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartForm"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -4317,7 +5023,7 @@ export interface operations {
             };
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -4361,7 +5067,7 @@ export interface operations {
             };
         };
     };
-    order_1: {
+    order_2: {
         parameters: {
             query?: never;
             header: {
@@ -4686,7 +5392,7 @@ export interface operations {
             };
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -4793,7 +5499,7 @@ export interface operations {
             };
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -5246,6 +5952,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayView"];
                 };
             };
         };

@@ -68,6 +68,7 @@ export function followUpsOf(rows: readonly CaptureRow[], note = ''): NewFollowUp
         replyTime: row.replyTime,
         firm: row.firm,
         categoryId: row.categoryId,
+        priority: null,
         effortMinutes: row.effortMinutes,
         forReply: false,
         details: {

@@ -25,6 +25,7 @@ export function change(
     firm: line.firm,
     categoryId: line.categoryId,
     effortMinutes: line.effortMinutes,
+    priority: line.priority,
     forReply: line.forReply,
     details: null,
     ...changed,

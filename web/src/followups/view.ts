@@ -4,7 +4,7 @@ export default defineView({
   name: 'Follow-ups',
   order: 2,
   path: '/follow-ups/:id?',
-  key: '2',
+  key: '3',
   inBar: true,
   component: () => import('@/followups/FollowUpsView.vue'),
   keys: {

@@ -93,6 +93,7 @@ describe('the sentence', () => {
       categoryId: 'c1',
       effortMinutes: 15,
       forReply: true,
+      priority: null,
       details: { startDay: null, place: '', people: [], checklist: [], note: '' },
     })
   })

@@ -117,6 +117,7 @@ function accept(): void {
       replyTime: replyTime.value,
       firm: firm.value,
       forReply: forReply.value,
+      priority: null,
       ...shared(),
     })
   }

@@ -39,6 +39,7 @@ export function madeOf(
         replyTime: row.replyTime,
         firm: row.firm,
         forReply: row.forReply,
+        priority: null,
         ...shared,
       },
     }))

@@ -39,6 +39,7 @@ async function offerToWait(messageId: string, text: string): Promise<void> {
               firm: false,
               categoryId: null,
               effortMinutes: 5,
+              priority: null,
               forReply: false,
               details: { startDay: null, place: '', people, checklist: [], note: '' },
             },

@@ -4,7 +4,7 @@ export default defineView({
   name: 'Intake',
   order: 1,
   path: '/intake/:id?',
-  key: '1',
+  key: '2',
   inBar: true,
   component: () => import('@/intake/IntakeView.vue'),
   keys: {

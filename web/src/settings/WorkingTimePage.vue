@@ -22,6 +22,8 @@ const form = reactive<WorkingTimeForm>({
   region: '',
   daysOff: [],
   replyDays: 2,
+  marginPercent: 20,
+  minutesAround: 0,
 })
 const nicknames = ref('')
 const busy = ref(false)
@@ -143,6 +145,36 @@ async function save(): Promise<void> {
             required
           />
           working days</span
+        >
+      </label>
+      <label
+        >Of each day, kept for the unforeseen
+        <span class="flex items-center gap-2"
+          ><input
+            v-model.number="form.marginPercent"
+            class="field w-20"
+            type="number"
+            min="0"
+            max="90"
+            name="margin"
+            required
+          />
+          per cent</span
+        >
+      </label>
+      <label
+        >Before and after a meeting that has a place
+        <span class="flex items-center gap-2"
+          ><input
+            v-model.number="form.minutesAround"
+            class="field w-20"
+            type="number"
+            min="0"
+            max="240"
+            name="around"
+            required
+          />
+          minutes to get there or ready</span
         >
       </label>
       <label

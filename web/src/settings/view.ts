@@ -5,7 +5,7 @@ export default defineView({
   name: 'Settings',
   order: 9,
   path: `/settings/:page(${SETTINGS_PAGES.map((page) => page.slug).join('|')})?`,
-  key: '4',
+  key: '9',
   inBar: true,
   component: () => import('@/settings/SettingsView.vue'),
   keys: {},

@@ -1,6 +1,6 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { vi } from 'vitest'
+import { afterEach, vi } from 'vitest'
 import type { Component } from 'vue'
 import { client } from '@/api/client'
 import { queryClient } from '@/api/queries'
@@ -79,7 +79,15 @@ export function fakeServer() {
   }
 }
 
-/** A component with its queries answered. */
+const pages: VueWrapper[] = []
+// What stays open would go on listening to keys.
+afterEach(() => {
+  pages.splice(0).forEach((page) => {
+    page.unmount()
+  })
+})
+
+/** A component with its queries answered, for as long as the test lasts. */
 export async function opened(
   component: Component,
   props: Record<string, unknown> = {},
@@ -89,6 +97,7 @@ export async function opened(
     attachTo: document.body,
     global: { plugins: [[VueQueryPlugin, { queryClient }]] },
   })
+  pages.push(page as VueWrapper)
   await flushPromises()
   return page
 }

@@ -4,7 +4,7 @@ export default defineView({
   name: 'Threads',
   order: 3,
   path: '/threads/:id?',
-  key: '3',
+  key: '4',
   inBar: true,
   component: () => import('@/threads/ThreadsView.vue'),
   keys: {

@@ -4,9 +4,11 @@ import { addressOf, VIEWS } from '@/ui/views'
 describe('the views', () => {
   it('are found by their folders, in their order', () => {
     expect(VIEWS.map((view) => view.name)).toEqual([
+      'Today',
       'Intake',
       'Follow-ups',
       'Threads',
+      'Ahead',
       'Settings',
       'Capture',
       'Changes',

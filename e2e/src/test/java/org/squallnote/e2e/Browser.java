@@ -80,7 +80,7 @@ final class Browser implements AutoCloseable {
         type("input[name=name]", name);
         type("input[name=username]", signIn);
         type("input[name=password]", password, Keys.ENTER);
-        untilText("Intake is empty");
+        untilText("Nothing is open");
     }
 
     /** The first element, once it is there and can be seen. */

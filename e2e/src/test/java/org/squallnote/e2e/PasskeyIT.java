@@ -42,7 +42,7 @@ class PasskeyIT {
 
             leave(browser);
             browser.click(USE);
-            browser.untilText("Intake is empty");
+            browser.untilText("Nothing is open");
 
             leave(browser);
             device.setUserVerified(false);
@@ -51,7 +51,7 @@ class PasskeyIT {
             device.setUserVerified(true);
             byPassword(browser);
             browser.type(CODE, recovery.get(0), Keys.ENTER);
-            browser.untilText("Intake is empty");
+            browser.untilText("Nothing is open");
 
             browser.open("/settings/account");
             browser.click("[data-test=passkey] button");
@@ -61,7 +61,7 @@ class PasskeyIT {
             browser.click(USE);
             browser.find("[role=alert]");
             byPassword(browser);
-            browser.untilText("Intake is empty");
+            browser.untilText("Nothing is open");
         }
     }
 

@@ -47,11 +47,11 @@ class SecondFactorIT {
             browser.find("[role=alert]");
             browser.find(CODE).clear();
             browser.type(CODE, code(secret, clock.instant()), Keys.ENTER);
-            browser.untilText("Intake is empty");
+            browser.untilText("Nothing is open");
 
             signInAgain(browser);
             browser.type(CODE, recovery.get(3), Keys.ENTER);
-            browser.untilText("Intake is empty");
+            browser.untilText("Nothing is open");
             browser.open("/settings/account");
             browser.untilText("9 recovery codes are left");
 

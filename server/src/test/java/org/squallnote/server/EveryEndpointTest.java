@@ -38,6 +38,9 @@ class EveryEndpointTest extends ServerTest {
             Map.entry(
                     "/api/sources/mail/",
                     "{\"name\":\"x\",\"address\":\"x@x.example\",\"fromName\":\"x\",\"imap\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"smtp\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"user\":\"x\",\"password\":\"x\",\"inbox\":\"INBOX\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}"),
+            Map.entry("/work", "{\"minutes\":5}"),
+            Map.entry("/start", "{\"day\":\"2026-03-04\"}"),
+            Map.entry("/api/calendars/", "{\"name\":\"Stolen\",\"counts\":\"HIDDEN\"}"),
             Map.entry("/reactions", "{\"sign\":\"x\"}"),
             Map.entry("/send-again", "{\"address\":\"x@x.example\"}"),
             Map.entry("/remove", "{\"currentPassword\":\"x\"}"));
@@ -169,7 +172,7 @@ class EveryEndpointTest extends ServerTest {
                 .replace("{index}", "0")
                 .replaceAll("\\{\\w+}", id);
         return path
-                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&name=x&type=a/b&accept=true&sign=x&room=x&into="
+                + "?version=0&turn=WITH_ME&reason=ANSWERED&retired=true&state=DONE&days=1&asks=NEVER&always=true&until=2099-01-01&name=x&type=a/b&accept=true&priority=HIGH&sign=x&room=x&into="
                 + UUID.randomUUID();
     }
 

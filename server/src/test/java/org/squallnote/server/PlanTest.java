@@ -210,7 +210,7 @@ class PlanTest extends ServerTest {
         change(me, HttpMethod.POST, "/api/follow-ups/" + b + "/state?version=0&state=DONE", "");
         assertThat(today().path("underWay").isNull()).isTrue();
         assertThat(today().path("done").findValuesAsString("title")).containsExactly("B");
-        change(me, HttpMethod.POST, "/api/follow-ups/" + a + "/work?minutes=10", "");
+        change(me, HttpMethod.POST, "/api/follow-ups/" + a + "/work", "{\"minutes\":10}");
         assertThat(today().path("entries").path(0).path("minutesLeft").asInt()).isEqualTo(5);
         assertThat(today().path("spentMinutes").asInt()).isEqualTo(10);
     }
@@ -245,6 +245,27 @@ class PlanTest extends ServerTest {
         assertThat(later.path("startDay").asString("")).isEqualTo("2026-03-09");
         assertThat(later.path("replyDay").asString("")).isEqualTo("2026-03-06");
         assertThat(later.path("priority").asString("")).isEqualTo("HIGH");
+    }
+
+    @Test
+    void whatIsAnothersIsNotFound() throws Exception {
+        String id = followUp("Mine", "2026-03-06", true, 15);
+        take(CALENDAR);
+        SignedIn stranger = newAccount();
+        String wish = "{\"followUpId\":\"" + id + "\",\"day\":\"2026-03-04\"}";
+        assertThat(refusal(stranger, HttpMethod.POST, "/api/plan", "{\"wishes\":[" + wish + "]}"))
+                .contains("404");
+        assertThat(refusal(stranger, HttpMethod.POST, "/api/plan/out", "{\"ids\":[\"" + id + "\"]}"))
+                .contains("404");
+        assertThat(refusal(
+                        stranger,
+                        HttpMethod.PUT,
+                        "/api/plan/order",
+                        "{\"day\":\"2026-03-04\",\"band\":\"NOW\",\"inOrder\":[\"" + id + "\"]}"))
+                .contains("404");
+        assertThat(get(stranger, "/api/today").path("meetings").size()).isZero();
+        assertThat(get(stranger, "/api/calendars").size()).isZero();
+        assertThat(titles("candidates")).containsExactly("Mine");
     }
 
     @Test

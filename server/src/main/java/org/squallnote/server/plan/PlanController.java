@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.plan.Band;
 import org.squallnote.server.account.CurrentAccount;
@@ -47,6 +46,8 @@ class PlanController {
             LocalDate day,
             Band band,
             @NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull UUID> inOrder) {}
+
+    record SpentForm(@Min(1) @Max(1440) int minutes) {}
 
     record StartForm(LocalDate day, @Nullable LocalTime at) {}
 
@@ -99,7 +100,7 @@ class PlanController {
             @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
-            @RequestParam @Min(1) @Max(1440) int minutes) {
-        return stints.add(me, commandId, id, minutes);
+            @Valid @RequestBody SpentForm body) {
+        return stints.add(me, commandId, id, body.minutes());
     }
 }

@@ -39,6 +39,7 @@ class TodayController {
     /**
      * The day.
      *
+     * @param nextDay the working day after it
      * @param from when work begins, absent on a day off
      * @param off why no work is done, empty on a working day
      * @param freeMinutes what meetings leave of the hours still ahead
@@ -53,6 +54,7 @@ class TodayController {
      */
     record TodayView(
             LocalDate day,
+            LocalDate nextDay,
             @Nullable LocalTime from,
             @Nullable LocalTime to,
             String off,
@@ -103,6 +105,7 @@ class TodayController {
         Map<UUID, FollowUp> byId = outlook.open().stream().collect(Collectors.toMap(FollowUp::id, Function.identity()));
         return new TodayView(
                 day,
+                workingTime.addWorkingDays(day, 1),
                 hours.map(WorkingTime.Hours::fromInclusive).orElse(null),
                 hours.map(WorkingTime.Hours::toExclusive).orElse(null),
                 workingTime.whyOff(day).orElse(""),

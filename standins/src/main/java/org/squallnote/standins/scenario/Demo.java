@@ -51,6 +51,7 @@ public final class Demo {
         if (!setUp.awaitSources()) {
             System.err.println("The sources were not read in time; Settings › Sources says why.");
         }
+        setUp.takeIn(Diary.of(calendar, zone.getId()));
         setUp.decideSome(calendar);
         new Habits(setUp).make(calendar);
         System.out.println("Mail, chat and some days of work are in. The demo starts afresh each time.");

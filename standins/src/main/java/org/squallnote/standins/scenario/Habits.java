@@ -86,6 +86,15 @@ public final class Habits {
                 "cleats on A",
                 "lights on B",
                 "ladder on C");
+        work("Enter the three slipway bookings", calendar.day(0), false, "Berths", 25);
+        work("Get the figures ready for the harbour meeting", calendar.day(0), true, "Council", 60);
+        work("Put the winter mooring list in order", calendar.day(4), false, "Berths", 120);
+        work("Get the VAT papers together for the audit", calendar.day(4), true, "Invoices", 180);
+        work("Write the first draft of the regatta booklet", calendar.day(5), false, "Regatta", 240);
+        work("Write up the minutes of the harbour meeting", calendar.day(5), false, "Council", 90);
+        work("Look through the certificates that run out", calendar.day(7), false, "Insurance", 60);
+        work("Order new cleats for berth 9", null, false, "Repairs", 25);
+        work("Thank the stewards", null, false, "Regatta", 20);
     }
 
     private UUID phrase(String name, String text) {
@@ -133,6 +142,29 @@ public final class Habits {
         app.call("PUT", "/api/recipes/" + UUID.randomUUID() + "?version=0", form);
     }
 
+    /** Something that comes from no message. */
+    private void work(String title, @Nullable LocalDate by, boolean firm, String category, int minutes) {
+        ObjectNode content = JSON.createObjectNode()
+                .put("title", title)
+                .put("firm", firm)
+                .put("effortMinutes", minutes)
+                .put("categoryId", category(category));
+        if (by != null) {
+            content.put("replyDay", by.toString());
+        }
+        make(content);
+    }
+
+    private void make(ObjectNode content) {
+        ObjectNode body = JSON.createObjectNode();
+        body.putArray("followUps")
+                .addObject()
+                .put("id", UUID.randomUUID().toString())
+                .put("sentence", "")
+                .set("content", content);
+        app.call("POST", "/api/follow-ups", body);
+    }
+
     private void capture(
             String title, LocalDate by, String category, String place, @Nullable LocalDate start, String... steps) {
         ObjectNode content = JSON.createObjectNode()
@@ -149,12 +181,6 @@ public final class Habits {
         for (String step : steps) {
             details.withArray("checklist").addObject().put("text", step).put("done", false);
         }
-        ObjectNode body = JSON.createObjectNode();
-        body.putArray("followUps")
-                .addObject()
-                .put("id", UUID.randomUUID().toString())
-                .put("sentence", "")
-                .set("content", content);
-        app.call("POST", "/api/follow-ups", body);
+        make(content);
     }
 }

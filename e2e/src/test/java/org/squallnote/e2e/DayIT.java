@@ -1,0 +1,245 @@
+package org.squallnote.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
+import org.openqa.selenium.Keys;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.interactions.Actions;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The day planned by keyboard, ordered and moved by hand, and what a meeting makes of it. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.Random.class)
+class DayIT {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final LocalDate TODAY = LocalDate.ofInstant(Days.WORKING_DAY, Days.ZONE);
+
+    @TempDir
+    static Path data;
+
+    private Office office;
+    private Browser browser;
+
+    @BeforeAll
+    void open() throws IOException, InterruptedException {
+        office = Office.open(data, Days.WORKING_DAY, mail -> {});
+        browser = office.browser();
+        office.signIn();
+    }
+
+    @AfterAll
+    void close() {
+        office.close();
+    }
+
+    @BeforeEach
+    void someWork() {
+        followUp("Berth plan", TODAY, 20);
+        followUp("Surveyor's report", TODAY, 30);
+        followUp("Slipway bookings", TODAY.plusDays(1), 25);
+        followUp("Regatta booklet", TODAY.plusDays(1), 300);
+        followUp("New cleats", null, 15);
+        browser.open("/today");
+        browser.untilText("5 could be done today");
+    }
+
+    @AfterEach
+    void nothingOpen() {
+        for (JsonNode each : office.setUp().call("GET", "/api/follow-ups", null).path("open")) {
+            office.setUp()
+                    .call(
+                            "POST",
+                            "/api/follow-ups/" + each.path("id").asString("") + "/state?state=DROPPED&version="
+                                    + each.path("version").asInt(0),
+                            null);
+        }
+    }
+
+    private void followUp(String title, LocalDate day, int minutes) {
+        ObjectNode content =
+                JSON.createObjectNode().put("title", title).put("firm", false).put("effortMinutes", minutes);
+        if (day != null) {
+            content.put("replyDay", day.toString());
+        }
+        ObjectNode body = JSON.createObjectNode();
+        body.putArray("followUps")
+                .addObject()
+                .put("id", UUID.randomUUID().toString())
+                .put("sentence", "")
+                .set("content", content);
+        office.setUp().call("POST", "/api/follow-ups", body);
+    }
+
+    private void planAll() {
+        JsonNode today = office.setUp().call("GET", "/api/today", null);
+        ObjectNode body = JSON.createObjectNode();
+        for (JsonNode each : today.path("candidates")) {
+            body.withArray("wishes")
+                    .addObject()
+                    .put("followUpId", each.path("line").path("id").asString(""))
+                    .put("day", TODAY.toString());
+        }
+        office.setUp().call("POST", "/api/plan", body);
+        browser.until(() -> browser.all("[data-test=entry]").size() == 5 ? true : null, "five in the day");
+    }
+
+    private List<String> titles(String css) {
+        return browser.all(css).stream()
+                .map(each ->
+                        each.findElement(By.cssSelector("[data-test=open]")).getAttribute("title"))
+                .toList();
+    }
+
+    private void untilIn(String band, String... titles) {
+        browser.until(
+                () -> titles("[data-band=" + band + "] [data-test=entry]").equals(List.of(titles)) ? true : null,
+                band + " to hold " + List.of(titles));
+    }
+
+    private void dragTo(WebElement what, WebElement where, int x, int y) {
+        new Actions(browser.driver())
+                .moveToElement(what)
+                .clickAndHold()
+                .moveByOffset(6, 6)
+                .moveToElement(where)
+                .moveByOffset(x, y)
+                .pause(java.time.Duration.ofMillis(200))
+                .release()
+                .perform();
+    }
+
+    @Test
+    void theMorningIsPlannedByKeyboard() {
+        int keys = 0;
+        browser.press("p");
+        keys++;
+        String[] decisions = {"i", "i", "o", "i", "s"};
+        for (String decision : decisions) {
+            String candidate = browser.textOf("[data-test=candidate] h3");
+            browser.press(decision);
+            keys++;
+            if (decision.equals("o")) {
+                browser.find("[data-test=typed-day]");
+                browser.press("1");
+                browser.press(Keys.ENTER);
+                keys += 2;
+            }
+            browser.until(
+                    () -> browser.shows("[data-test=planned]")
+                                    || !browser.textOf("[data-test=candidate] h3")
+                                            .equals(candidate)
+                            ? true
+                            : null,
+                    "what comes after " + candidate);
+        }
+        browser.press(Keys.ESCAPE);
+        keys++;
+        untilIn("LATER", "Surveyor's report", "Berth plan", "Slipway bookings");
+        System.out.println("The morning: " + decisions.length + " follow-ups in " + keys + " keys");
+        assertThat(keys).isLessThanOrEqualTo(2 * decisions.length);
+    }
+
+    @Test
+    void theOrderIsMadeByHandAndByKeysAndTakenBack() {
+        planAll();
+        untilIn("LATER", "Surveyor's report", "Berth plan", "Regatta booklet", "Slipway bookings", "New cleats");
+        List<WebElement> handles = browser.all("[data-test=handle]");
+        dragTo(handles.get(4), handles.get(0), 0, -10);
+        browser.until(
+                () -> titles("[data-test=entry]").get(0).equals("New cleats") ? true : null, "the dragged one on top");
+        browser.click("[data-entry] [data-test=open][title='Berth plan']");
+        browser.find("[role=dialog]");
+        browser.escape();
+        browser.untilGone("[role=dialog]");
+        for (int i = 0; i < 4 && titles("[data-band=NOW] [data-test=entry]").isEmpty(); i++) {
+            List<String> before = titles("[data-test=entry]");
+            browser.pressWith(Keys.SHIFT, Keys.ARROW_UP);
+            browser.until(
+                    () -> titles("[data-test=entry]").equals(before)
+                                    && titles("[data-band=NOW] [data-test=entry]")
+                                            .isEmpty()
+                            ? null
+                            : true,
+                    "the row to move");
+        }
+        untilIn("NOW", "Berth plan");
+        browser.press("u");
+        untilIn("NOW");
+    }
+
+    @Test
+    void tooMuchIsMadeToFitWithOneKey() {
+        planAll();
+        int before = browser.all("[data-test=above-the-rim]").size();
+        assertThat(before).isPositive();
+        browser.untilText("too much");
+        browser.press("m");
+        browser.until(() -> browser.all("[data-test=above-the-rim]").isEmpty() ? true : null, "a day that fits");
+        browser.press("u");
+        browser.until(
+                () -> browser.all("[data-test=above-the-rim]").size() == before ? true : null, "the day as it was");
+    }
+
+    @Test
+    void aMeetingThatComesInTakesItsTimeInEveryOpenPage() {
+        int free = office.setUp()
+                .call("GET", "/api/today", null)
+                .path("freeMinutes")
+                .asInt(0);
+        office.setUp()
+                .takeIn(String.join(
+                        "\r\n",
+                        "BEGIN:VCALENDAR",
+                        "BEGIN:VEVENT",
+                        "UID:surveyor@merrowquay.example",
+                        "SUMMARY:Surveyor",
+                        "DTSTART;TZID=" + Days.ZONE + ":" + TODAY.toString().replace("-", "") + "T150000",
+                        "DURATION:PT1H",
+                        "END:VEVENT",
+                        "END:VCALENDAR",
+                        ""));
+        browser.until(() -> browser.all("[data-test=meeting]").size() == 1 ? true : null, "the meeting in the gauge");
+        assertThat(office.setUp()
+                        .call("GET", "/api/today", null)
+                        .path("freeMinutes")
+                        .asInt(0))
+                .isLessThanOrEqualTo(free - 59);
+    }
+
+    @Test
+    void oneIsDraggedToAnotherDayAndTypedToAThird() {
+        browser.open("/ahead");
+        String wednesday = "[data-day='" + TODAY + "'] ";
+        String next = "[data-day='" + TODAY.plusDays(1) + "'] ";
+        WebElement plan = browser.find(wednesday + "[title^='Berth plan']");
+        dragTo(plan, browser.find(next + "[data-test=ahead-entry]"), 0, 4);
+        browser.find(next + "[title^='Berth plan']");
+        browser.press(Keys.ARROW_RIGHT);
+        browser.press("t");
+        browser.type("[data-test=to-another-day] [data-test=typed-day]", "in 4 days");
+        browser.until(
+                () -> browser.textOf("[data-test=typed-day-read]").contains("Enter") ? true : null, "the typed date");
+        browser.press(Keys.ENTER);
+        browser.untilGone("[data-test=to-another-day]");
+        browser.until(
+                () -> browser.all(next + "[data-test=ahead-entry]").size() == 2 ? true : null, "two left on that day");
+    }
+}

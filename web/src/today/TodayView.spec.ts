@@ -1,0 +1,144 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { CandidateView } from '@/api/client'
+import { queryClient } from '@/api/queries'
+import { entryOf, lineOf, todayOf } from '@/testing/day'
+import { fakeServer, opened, pressed } from '@/testing/fakeServer'
+import TodayView from '@/today/TodayView.vue'
+
+vi.mock('vue-router', () => ({
+  useRoute: () => ({ params: {} }),
+  useRouter: () => ({ push: vi.fn() }),
+}))
+
+const DONE = { commandId: 'c1', label: 'Done', topics: [] }
+const LATE: CandidateView = {
+  line: lineOf('late', { firm: true, replyDay: '2026-03-06' }),
+  why: 'DUE_LATER',
+  day: '2026-03-06',
+  minutes: 20,
+}
+const OTHER: CandidateView = {
+  line: lineOf('other'),
+  why: 'DUE_TODAY',
+  day: '2026-03-04',
+  minutes: 5,
+}
+let server: ReturnType<typeof fakeServer>
+
+function key(name: string, shiftKey = false): Promise<unknown> {
+  document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, shiftKey, bubbles: true }))
+  return flushPromises()
+}
+
+beforeEach(() => {
+  server = fakeServer()
+  server.answers('GET', '/api/categories', [])
+  server.answers('POST', '/api/plan', DONE)
+  server.answers('POST', '/api/plan/out', DONE)
+  server.answers('PUT', '/api/plan/order', DONE)
+  server.answers('POST', '/api/follow-ups/{id}/state', DONE)
+  server.answers('POST', '/api/follow-ups/{id}/work/start', DONE)
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+  document.body.innerHTML = ''
+})
+
+describe('Today', () => {
+  it('says what could be done before anything is planned', async () => {
+    server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER], pressing: 1 }))
+    const page = await opened(TodayView)
+    expect(page.text()).toContain('4 h free until 17:00, nothing planned yet')
+    expect(page.find('[data-test=could-be-done]').text()).toContain('Title late')
+    expect(page.text()).toContain('1 presses')
+  })
+
+  it('asks about one after the other, with one key each', async () => {
+    server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
+    const page = await opened(TodayView)
+    await key('p')
+    expect(page.find('[data-test=candidate]').text()).toContain('Title late')
+    await key('s')
+    expect(page.find('[data-test=candidate]').text()).toContain('Title other')
+    await key('i')
+    expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
+      wishes: [{ followUpId: 'other', day: '2026-03-04' }],
+    })
+    await key('Escape')
+    expect(page.find('[data-test=plan-the-day]').exists()).toBe(false)
+  })
+
+  it('goes on after a drop, and asks again when it was refused', async () => {
+    server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
+    server.refuses('POST', '/api/follow-ups/{id}/state', 'Changed elsewhere.')
+    const page = await opened(TodayView)
+    await key('p')
+    await key('x')
+    await flushPromises()
+    expect(page.find('[data-test=candidate]').text()).toContain('Title late')
+  })
+
+  it('orders by hand, within a band and over its edge', async () => {
+    server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a'), entryOf('b')] }))
+    await opened(TodayView)
+    await key('ArrowDown', true)
+    expect(server.sentTo('PUT', '/api/plan/order')[0]?.body).toEqual({
+      day: '2026-03-04',
+      band: 'LATER',
+      inOrder: ['b', 'a'],
+    })
+    await key('ArrowUp', true)
+    expect(server.sentTo('PUT', '/api/plan/order')[1]?.body).toEqual({
+      day: '2026-03-04',
+      band: 'NOW',
+      inOrder: ['a'],
+    })
+  })
+
+  it('says what is too much and makes it fit with one key', async () => {
+    server.answers(
+      'GET',
+      '/api/today',
+      todayOf({
+        entries: [entryOf('a'), entryOf('b', { fits: false })],
+        plannedMinutes: 275,
+        overMinutes: 35,
+        moves: [
+          { followUpId: 'b', title: 'Title b', minutes: 30, from: '2026-03-04', to: '2026-03-05' },
+        ],
+      }),
+    )
+    const page = await opened(TodayView)
+    expect(page.find('[data-test=standing]').text()).toContain('35 min too much')
+    expect(page.find('[data-test=above-the-rim]').text()).toContain('Title b')
+    await key('m')
+    expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
+      wishes: [{ followUpId: 'b', day: '2026-03-05' }],
+    })
+  })
+
+  it('starts the clock, takes out of the day and ends', async () => {
+    server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a'), entryOf('b')] }))
+    const page = await opened(TodayView)
+    await key('w')
+    expect(server.sentTo('POST', '/api/follow-ups/{id}/work/start')).toHaveLength(1)
+    await key('x')
+    expect(server.sentTo('POST', '/api/plan/out')[0]?.body).toEqual({ ids: ['a'] })
+    await pressed(page, 'Done')
+    expect(server.sentTo('POST', '/api/follow-ups/{id}/state')[0]?.params).toMatchObject({
+      path: { id: 'a' },
+      query: { state: 'DONE' },
+    })
+  })
+
+  it('says what to do when nothing is open and when it cannot be loaded', async () => {
+    server.answers('GET', '/api/today', todayOf())
+    const page = await opened(TodayView)
+    expect(page.text()).toContain('Nothing is open.')
+    queryClient.clear()
+    server.refuses('GET', '/api/today', 'It broke.')
+    const broken = await opened(TodayView)
+    expect(broken.text()).toContain('The day could not be loaded')
+  })
+})

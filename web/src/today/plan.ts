@@ -1,0 +1,58 @@
+import { client, type Band, type Done, type FollowUpLine } from '@/api/client'
+import { run } from '@/api/commands'
+
+/** Plans each for its day. */
+export function planFor(
+  wishes: readonly { followUpId: string; day: string }[],
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/plan', { params: { header }, body: { wishes: [...wishes] } }),
+  )
+}
+
+/** Takes some out of their days. */
+export function takeOut(ids: readonly string[]): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/plan/out', { params: { header }, body: { ids: [...ids] } }),
+  )
+}
+
+/** Puts a band of a day in this order. */
+export function order(
+  day: string,
+  band: Band,
+  inOrder: readonly string[],
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.PUT('/api/plan/order', {
+      params: { header },
+      body: { day, band, inOrder: [...inOrder] },
+    }),
+  )
+}
+
+/** Starts the clock of one, or stops it. */
+export function setClock(id: string, running: boolean): Promise<Done | undefined> {
+  return run((header) =>
+    running
+      ? client.POST('/api/follow-ups/{id}/work/start', { params: { path: { id }, header } })
+      : client.POST('/api/follow-ups/{id}/work/stop', { params: { path: { id }, header } }),
+  )
+}
+
+/** Puts one off until a day; past its own firm date only where that is said. */
+export function putOff(
+  line: FollowUpLine,
+  until: string,
+  pastReplyBy: boolean,
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/follow-ups/{id}/put-off', {
+      params: {
+        path: { id: line.id },
+        query: { version: line.version, until, pastReplyBy },
+        header,
+      },
+    }),
+  )
+}
