@@ -1460,6 +1460,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sources/calendar/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["testCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sources/calendar/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeCalendar"];
+        post: operations["addCalendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sources/chat/test": {
         parameters: {
             query?: never;
@@ -1790,6 +1822,16 @@ export interface components {
             /** @enum {string} */
             counts: "BUSY" | "SHOWN" | "HIDDEN";
         };
+        CalendarForm: {
+            name: string;
+            address: string;
+            user: string;
+            password: string;
+        };
+        CalendarSourceChange: {
+            name: string;
+            password: string;
+        };
         CalendarSummary: {
             /** Format: uuid */
             id: string;
@@ -1802,6 +1844,10 @@ export interface components {
             readAt: string;
             /** Format: int32 */
             version: number;
+        };
+        CalendarTestResult: {
+            passed: boolean;
+            steps: components["schemas"]["ProbeStep"][];
         };
         CalendarView: {
             /** Format: date-time */
@@ -2679,7 +2725,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "MAIL" | "CHAT" | "FILES";
+            kind: "MAIL" | "CHAT" | "CALENDARS" | "FILES";
             name: string;
             address: string;
             /** @enum {string} */
@@ -5515,6 +5561,90 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    testCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarTestResult"];
+                };
+            };
+        };
+    };
+    changeCalendar: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarSourceChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    addCalendar: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalendarForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -76,7 +76,19 @@ describe('Today', () => {
     await key('p')
     await key('x')
     await flushPromises()
-    expect(page.find('[data-test=candidate]').text()).toContain('Title late')
+    expect(page.find('[data-test=candidate]').text()).toContain('Title other')
+    expect(page.find('[data-test=plan-the-day] ol').text()).toContain('Title late')
+  })
+
+  it('asks on about the same one whatever comes up meanwhile', async () => {
+    server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
+    const page = await opened(TodayView)
+    await key('p')
+    await key('i')
+    const alarm: CandidateView = { ...LATE, line: lineOf('alarm'), why: 'LATE_FIRM' }
+    queryClient.setQueryData(['today'], todayOf({ candidates: [alarm, LATE, OTHER] }))
+    await flushPromises()
+    expect(page.find('[data-test=candidate]').text()).toContain('Title other')
   })
 
   it('orders by hand, within a band and over its edge', async () => {

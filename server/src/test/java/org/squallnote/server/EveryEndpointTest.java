@@ -36,6 +36,9 @@ class EveryEndpointTest extends ServerTest {
                     "/api/sources/chat/",
                     "{\"name\":\"x\",\"homeserver\":\"http://127.0.0.1:1\",\"user\":\"x\",\"password\":\"x\",\"accessToken\":\"\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}"),
             Map.entry(
+                    "/api/sources/calendar/",
+                    "{\"name\":\"x\",\"address\":\"http://127.0.0.1:1\",\"user\":\"x\",\"password\":\"x\"}"),
+            Map.entry(
                     "/api/sources/mail/",
                     "{\"name\":\"x\",\"address\":\"x@x.example\",\"fromName\":\"x\",\"imap\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"smtp\":{\"host\":\"127.0.0.1\",\"port\":1,\"encryption\":\"NONE\"},\"user\":\"x\",\"password\":\"x\",\"inbox\":\"INBOX\",\"daysBack\":9,\"archiveRule\":\"NEVER\"}"),
             Map.entry("/work", "{\"minutes\":5}"),
@@ -103,7 +106,7 @@ class EveryEndpointTest extends ServerTest {
                             "secret@x.example", "A secret", "keep this to yourself", "Keep the secret", "Private");
             boolean ownThing = endpoint.path().startsWith("/api/history")
                     || endpoint.path().startsWith("/api/accounts/"); // An administrator's, which others may not do.
-            boolean makesOwn = endpoint.path().matches("/api/(categories|sources/(mail|chat))/\\{id}")
+            boolean makesOwn = endpoint.path().matches("/api/(categories|sources/(mail|chat|calendar))/\\{id}")
                             && endpoint.method() == HttpMethod.POST
                     || endpoint.path().matches("/api/(phrases|recipes)/\\{id}");
             if (!ownThing && !makesOwn) {

@@ -23,8 +23,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.secret.SourceSecrets;
@@ -69,7 +69,7 @@ class LandedDatabaseTest {
         assertThat(sources).hasSize(3);
         SourceSecrets secrets = application.getBean(SourceSecrets.class);
         for (Source source : sources) {
-            String password = source.channel() == Channel.MAIL
+            String password = source.kind() == SourceKind.MAIL
                     ? secrets.mailAccount(source).password()
                     : secrets.chatSecret(source).password();
             assertThat(password).isEqualTo("merrow-quay-demo");

@@ -1,5 +1,6 @@
 package org.squallnote.core.calendar;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
 
@@ -25,6 +26,11 @@ public record Calendar(
         String workedIn,
         Instant workedTo,
         int version) {
+
+    /** Whether it was last seen longer ago. */
+    public boolean isOlderThan(Duration age, Instant now) {
+        return readAt.plus(age).isBefore(now);
+    }
 
     /** The same called and counted otherwise. */
     public Calendar with(String newName, CalendarUse newCounts) {

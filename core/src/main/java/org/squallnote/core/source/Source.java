@@ -3,7 +3,6 @@ package org.squallnote.core.source;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.squallnote.core.message.Channel;
 
 /**
  * A mail or chat account, or the place of imported files.
@@ -34,10 +33,4 @@ public record Source(
         int progressDone,
         int progressTotal,
         @Nullable Instant removedAt,
-        int version) {
-
-    /** What its messages are. */
-    public Channel channel() {
-        return kind.channel();
-    }
-}
+        int version) {}

@@ -1,5 +1,8 @@
 package org.squallnote.server.calendar;
 
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -13,6 +16,7 @@ import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.calendar.CalendarUse;
 import org.squallnote.core.calendar.StoredObject;
 import org.squallnote.formats.calendar.CalendarObject;
+import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.reading.WorkingTimes;
@@ -25,6 +29,9 @@ public class CalendarContents {
 
     /** What one event may say at most, in characters. */
     private static final int LONGEST_OBJECT = 900_000;
+
+    private static final int LONGEST_HREF = 700;
+    private static final int LONGEST_ETAG = 500;
 
     private final CalendarStore store;
     private final MeetingTimes times;
@@ -92,7 +99,7 @@ public class CalendarContents {
                 times.put(
                         calendar,
                         new StoredObject(calendar.id(), event.uid(), event.uid(), "", body),
-                        event,
+                        List.of(event),
                         mine,
                         now);
                 put++;
@@ -111,5 +118,56 @@ public class CalendarContents {
             live.changed(owner, Set.of(Topic.CALENDARS));
         }
         return new Outcome(put, events.size() - put, gone);
+    }
+
+    /**
+     * An object as a server has it.
+     *
+     * @param body iCalendar; what cannot be read of it has no times
+     */
+    public record Fetched(String href, String etag, String body) {}
+
+    /** Puts objects in by their place on the server, and takes others away. */
+    public void putFetched(Calendar calendar, List<Fetched> fetched, List<String> gone) {
+        UUID owner = calendar.owner();
+        Set<String> mine = times.mine(owner);
+        Instant now = clock.instant();
+        for (Fetched each : fetched) {
+            if (each.href().length() <= LONGEST_HREF) {
+                String body = each.body().length() > LONGEST_OBJECT ? "" : each.body();
+                List<CalendarObject> events = read(body);
+                String uid = events.isEmpty() ? "" : events.get(0).uid();
+                times.put(
+                        calendar,
+                        new StoredObject(calendar.id(), each.href(), uid, cut(each.etag()), body),
+                        events,
+                        mine,
+                        now);
+            }
+        }
+        gone.forEach(href -> store.removeObject(owner, calendar.id(), href));
+        if (!fetched.isEmpty() || !gone.isEmpty()) {
+            live.changed(owner, Set.of(Topic.CALENDARS));
+        }
+    }
+
+    private static String cut(String etag) {
+        return etag.length() > LONGEST_ETAG ? etag.substring(0, LONGEST_ETAG) : etag;
+    }
+
+    private static List<CalendarObject> read(String body) {
+        try {
+            return CalendarReader.read(new StringReader(body)).objects();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Takes a calendar away with everything in it. */
+    public void remove(Calendar calendar) {
+        store.deleteAllMeetings(calendar.owner(), calendar.id());
+        store.deleteAllObjects(calendar.owner(), calendar.id());
+        store.delete(calendar.owner(), calendar.id());
+        live.changed(calendar.owner(), Set.of(Topic.CALENDARS));
     }
 }

@@ -52,15 +52,15 @@ class MeetingTimes {
         store.noteWorked(owner, calendar.id(), zone.getId(), now.plus(AHEAD));
     }
 
-    /** Puts an event in, or in the place of what it was. */
-    void put(Calendar calendar, StoredObject object, CalendarObject event, Set<String> mine, Instant now) {
+    /** Puts an object in, or in the place of what it was. */
+    void put(Calendar calendar, StoredObject object, List<CalendarObject> events, Set<String> mine, Instant now) {
         UUID owner = calendar.owner();
         store.removeObject(owner, calendar.id(), object.href());
         store.insertObject(owner, object);
-        insert(
-                owner,
-                object.href(),
-                event.times(calendar.id(), ZoneId.of(calendar.workedIn()), now.minus(BACK), calendar.workedTo(), mine));
+        ZoneId zone = ZoneId.of(calendar.workedIn());
+        for (CalendarObject event : events) {
+            insert(owner, object.href(), event.times(calendar.id(), zone, now.minus(BACK), calendar.workedTo(), mine));
+        }
     }
 
     /** Until when the times of a calendar that begins now are worked out. */

@@ -58,6 +58,16 @@ public class SourceSecrets {
         return json.readValue(key.decrypt(source.id(), source.secret()), ChatSecret.class);
     }
 
+    /** What is kept encrypted of a source, in the form of its kind. */
+    public <T> T secret(Source source, Class<T> form) {
+        return json.readValue(key.decrypt(source.id(), source.secret()), form);
+    }
+
+    /** Encrypts what a kind of source has to keep. */
+    public byte[] encryptWhole(UUID sourceId, Object secret) {
+        return key.encrypt(sourceId, json.writeValueAsBytes(secret));
+    }
+
     /** Encrypts a password. */
     public byte[] encrypt(UUID sourceId, String password) {
         return key.encrypt(sourceId, password.getBytes(StandardCharsets.UTF_8));

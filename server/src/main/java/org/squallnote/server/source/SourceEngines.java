@@ -22,6 +22,7 @@ import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.outbox.Outbox;
+import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.sources.Reason;
 import org.squallnote.store.source.SourceStore;
 
@@ -63,7 +64,8 @@ public class SourceEngines {
     @TransactionalEventListener(phase = TransactionPhase.AFTER_COMMIT, fallbackExecution = true)
     public void wake(Outbox.Added added) {
         Optional.ofNullable(running.get(added.sourceId()))
-                .ifPresent(engine -> engine.outbox().wake());
+                .flatMap(SourceEngine.Running::outbox)
+                .ifPresent(OutboxRunner::wake);
     }
 
     /** Starts a source's engine, or starts it anew with its present settings. */
@@ -89,7 +91,7 @@ public class SourceEngines {
     }
 
     private static void close(SourceEngine.Running engine) {
-        engine.outbox().close();
+        engine.outbox().ifPresent(OutboxRunner::close);
         try {
             engine.sync().close();
         } catch (Exception e) {

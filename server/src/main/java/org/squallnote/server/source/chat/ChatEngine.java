@@ -42,6 +42,6 @@ class ChatEngine implements SourceEngine {
         OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.of(signIn));
         sync.start();
         outbox.start();
-        return new Running(sync, outbox);
+        return new Running(sync, Optional.of(outbox));
     }
 }

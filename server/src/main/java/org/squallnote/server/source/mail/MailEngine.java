@@ -44,6 +44,6 @@ class MailEngine implements SourceEngine {
         OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
         sync.start();
         outbox.start();
-        return new Running(sync, outbox);
+        return new Running(sync, Optional.of(outbox));
     }
 }

@@ -1,0 +1,142 @@
+package org.squallnote.server.source.calendar;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.calendar.Calendar;
+import org.squallnote.core.source.Source;
+import org.squallnote.formats.calendar.CalendarReader;
+import org.squallnote.server.calendar.CalendarContents;
+import org.squallnote.server.command.OwnerLocks;
+import org.squallnote.sources.calendar.CalendarJournal;
+import org.squallnote.sources.calendar.FoundCalendar;
+import org.squallnote.store.calendar.CalendarStore;
+
+/** Puts down what calendars of servers say. */
+@Component
+class CalendarJournals {
+
+    /** That a calendar was seen as it is, is noted no more often. */
+    private static final Duration NOTED_EVERY = Duration.ofMinutes(10);
+
+    private final CalendarStore store;
+    private final CalendarContents contents;
+    private final OwnerLocks locks;
+    private final Clock clock;
+
+    CalendarJournals(CalendarStore store, CalendarContents contents, OwnerLocks locks, Clock clock) {
+        this.store = store;
+        this.contents = contents;
+        this.locks = locks;
+        this.clock = clock;
+    }
+
+    CalendarJournal of(Source source) {
+        return new OfSource(source.owner(), source.id());
+    }
+
+    private final class OfSource implements CalendarJournal {
+
+        private final UUID owner;
+        private final UUID sourceId;
+
+        OfSource(UUID owner, UUID sourceId) {
+            this.owner = owner;
+            this.sourceId = sourceId;
+        }
+
+        private Optional<Calendar> known(String href) {
+            return store.byHref(owner, sourceId, href);
+        }
+
+        @Override
+        public void calendars(List<FoundCalendar> found) {
+            Set<String> hrefs = found.stream().map(FoundCalendar::href).collect(Collectors.toSet());
+            List<Calendar> before = store.of(owner).stream()
+                    .filter(calendar -> calendar.sourceId().equals(sourceId))
+                    .toList();
+            boolean same = before.size() == hrefs.size()
+                    && before.stream().allMatch(calendar -> hrefs.contains(calendar.href()));
+            if (!same) {
+                locks.write(owner, () -> {
+                    found.forEach(each -> contents.calendar(owner, sourceId, each.href(), each.name()));
+                    before.stream()
+                            .filter(calendar -> !hrefs.contains(calendar.href()))
+                            .forEach(contents::remove);
+                });
+            }
+        }
+
+        @Override
+        public String state(String calendarHref) {
+            return known(calendarHref).map(Calendar::syncToken).orElse("");
+        }
+
+        @Override
+        public Map<String, String> etags(String calendarHref) {
+            Map<String, String> etags = new HashMap<>();
+            known(calendarHref)
+                    .ifPresent(calendar -> store.states(owner, calendar.id())
+                            .forEach(object -> etags.put(object.href(), object.etag())));
+            return etags;
+        }
+
+        @Override
+        public void save(String calendarHref, List<Changed> changed, List<String> gone, String state) {
+            locks.write(
+                    owner,
+                    () -> known(calendarHref).ifPresent(calendar -> {
+                        contents.putFetched(
+                                calendar,
+                                changed.stream()
+                                        .map(each ->
+                                                new CalendarContents.Fetched(each.href(), each.etag(), each.body()))
+                                        .toList(),
+                                gone);
+                        noteRead(calendar, state.isEmpty() ? calendar.syncToken() : state);
+                    }));
+        }
+
+        @Override
+        public void replace(String calendarHref, String name, byte[] bytes, String state) {
+            CalendarReader.Result read = read(bytes);
+            locks.write(owner, () -> {
+                Calendar calendar = contents.calendar(
+                        owner, sourceId, calendarHref, read.name().isBlank() ? name : read.name());
+                contents.put(calendar, read.objects(), true);
+                noteRead(calendar, state);
+            });
+        }
+
+        @Override
+        public void unchanged(String calendarHref) {
+            Instant now = clock.instant();
+            known(calendarHref)
+                    .filter(calendar -> calendar.isOlderThan(NOTED_EVERY, now))
+                    .ifPresent(calendar -> locks.write(owner, () -> noteRead(calendar, calendar.syncToken())));
+        }
+
+        private void noteRead(Calendar calendar, String state) {
+            store.noteRead(owner, calendar.id(), state.length() > 2000 ? "whole" : state, clock.instant());
+        }
+    }
+
+    private static CalendarReader.Result read(byte[] bytes) {
+        try {
+            return CalendarReader.read(new ByteArrayInputStream(bytes));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

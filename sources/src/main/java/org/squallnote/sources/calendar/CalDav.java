@@ -1,0 +1,154 @@
+package org.squallnote.sources.calendar;
+
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.squallnote.sources.Reach;
+
+/** The requests of CalDAV (RFC 4791) that reading calendars needs. */
+final class CalDav {
+
+    private static final String NAMES =
+            "xmlns:d=\"DAV:\" xmlns:c=\"urn:ietf:params:xml:ns:caldav\" xmlns:s=\"http://calendarserver.org/ns/\"";
+    private static final String XML = "<?xml version=\"1.0\" encoding=\"utf-8\"?>";
+    private static final String CALENDARS = propfind(
+            "<d:displayname/><d:resourcetype/><d:sync-token/><s:getctag/><c:supported-calendar-component-set/>");
+
+    private final DavClient client;
+
+    CalDav(CalendarAccess access, Reach reach) {
+        client = new DavClient(access, reach);
+    }
+
+    private static String propfind(String properties) {
+        return XML + "<d:propfind " + NAMES + "><d:prop>" + properties + "</d:prop></d:propfind>";
+    }
+
+    /** The address as it was entered. */
+    URI start() {
+        return client.start();
+    }
+
+    /** What is at the address, as a calendar in one piece; absent where it has not changed since. */
+    Optional<DavClient.Answer> get(URI at, Map<String, String> conditions) throws CalendarProblem {
+        DavClient.Answer answer = client.send("GET", at, conditions, "");
+        return answer.status() == 304 ? Optional.empty() : Optional.of(answer);
+    }
+
+    /**
+     * Where an account's calendars are: at the address itself, or where the user's principal leads from there or from the
+     * well-known place (RFC 6764 section 5, RFC 5397, RFC 4791 section 6.2.1).
+     */
+    URI home() throws CalendarProblem {
+        URI start = client.start();
+        List<URI> places = List.of(start, start.resolve("/.well-known/caldav"), start.resolve("/"));
+        CalendarProblem first = null;
+        for (URI place : places) {
+            try {
+                Optional<URI> home = homeFrom(place);
+                if (home.isPresent()) {
+                    return home.get();
+                }
+            } catch (CalendarProblem e) {
+                if (e.status() == 401) {
+                    throw e;
+                }
+                first = first == null ? e : first;
+            }
+        }
+        throw first == null ? new CalendarProblem("There is no calendar at this address.") : first;
+    }
+
+    private Optional<URI> homeFrom(URI place) throws CalendarProblem {
+        String wanted = propfind("<d:resourcetype/><d:current-user-principal/><c:calendar-home-set/>");
+        Multistatus.Item here = one(place, wanted);
+        if (here.has("resourcetype", "calendar")) {
+            return Optional.of(place);
+        }
+        if (!here.text("calendar-home-set").isEmpty()) {
+            return Optional.of(place.resolve(here.text("calendar-home-set")));
+        }
+        String principal = here.text("current-user-principal");
+        if (principal.isEmpty()) {
+            return Optional.empty();
+        }
+        URI user = place.resolve(principal);
+        String home = one(user, propfind("<c:calendar-home-set/>")).text("calendar-home-set");
+        return home.isEmpty() ? Optional.empty() : Optional.of(user.resolve(home));
+    }
+
+    private Multistatus.Item one(URI place, String propfind) throws CalendarProblem {
+        DavClient.Answer answer = dav("PROPFIND", place, "0", propfind);
+        return Multistatus.read(answer.body()).items().stream()
+                .findFirst()
+                .orElseThrow(() -> new CalendarProblem("There is no calendar at this address."));
+    }
+
+    /** The calendars that hold events, and how each stands. */
+    List<FoundCalendar> calendars(URI home) throws CalendarProblem {
+        List<FoundCalendar> found = new ArrayList<>();
+        Multistatus answer =
+                Multistatus.read(dav("PROPFIND", home, "1", CALENDARS).body());
+        for (Multistatus.Item item : answer.items()) {
+            boolean events = item.text("supported-calendar-component-set").isEmpty()
+                    && (!item.properties().containsKey("supported-calendar-component-set")
+                            || item.has("supported-calendar-component-set", "VEVENT"));
+            if (item.has("resourcetype", "calendar") && events) {
+                String token = item.text("sync-token");
+                String ctag = item.text("getctag");
+                found.add(new FoundCalendar(
+                        home.resolve(item.href()).toString(),
+                        item.text("displayname").isEmpty() ? lastPart(item.href()) : item.text("displayname"),
+                        !token.isEmpty() ? "sync:" + token : !ctag.isEmpty() ? "ctag:" + ctag : ""));
+            }
+        }
+        return found;
+    }
+
+    private static String lastPart(String href) {
+        String path = href.replaceAll("/+$", "");
+        return path.substring(path.lastIndexOf('/') + 1);
+    }
+
+    /** What has changed since a token (RFC 6578); fails where the server does not know it any more. */
+    Multistatus changesSince(URI calendar, String token) throws CalendarProblem {
+        String report = XML + "<d:sync-collection " + NAMES + "><d:sync-token>" + escaped(token)
+                + "</d:sync-token><d:sync-level>1</d:sync-level><d:prop><d:getetag/></d:prop></d:sync-collection>";
+        return Multistatus.read(dav("REPORT", calendar, "0", report).body());
+    }
+
+    /** All objects with their states. */
+    Multistatus etags(URI calendar) throws CalendarProblem {
+        return Multistatus.read(dav("PROPFIND", calendar, "1", propfind("<d:getetag/><d:resourcetype/>"))
+                .body());
+    }
+
+    /** What some objects say. */
+    Multistatus objects(URI calendar, List<String> hrefs) throws CalendarProblem {
+        StringBuilder report = new StringBuilder(
+                XML + "<c:calendar-multiget " + NAMES + "><d:prop><d:getetag/><c:calendar-data/></d:prop>");
+        hrefs.forEach(href -> report.append("<d:href>").append(escaped(href)).append("</d:href>"));
+        return Multistatus.read(dav(
+                        "REPORT",
+                        calendar,
+                        "1",
+                        report.append("</c:calendar-multiget>").toString())
+                .body());
+    }
+
+    private DavClient.Answer dav(String method, URI at, String depth, String body) throws CalendarProblem {
+        return client.send(method, at, Map.of("Depth", depth, "Content-Type", "application/xml; charset=utf-8"), body);
+    }
+
+    private static String escaped(String text) {
+        return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+    }
+
+    /** The text of an answer. */
+    static String text(DavClient.Answer answer) {
+        return new String(answer.body(), StandardCharsets.UTF_8);
+    }
+}

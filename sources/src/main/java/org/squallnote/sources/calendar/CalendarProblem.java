@@ -1,0 +1,33 @@
+package org.squallnote.sources.calendar;
+
+import java.time.Duration;
+import java.util.Optional;
+
+/** A request for a calendar that did not work, with a sentence for the user. */
+public final class CalendarProblem extends Exception {
+
+    private static final long serialVersionUID = 1L;
+
+    private final int status;
+    private final Duration retryAfter;
+
+    CalendarProblem(int status, String message, Duration retryAfter) {
+        super(message);
+        this.status = status;
+        this.retryAfter = retryAfter;
+    }
+
+    CalendarProblem(String message) {
+        this(0, message, Duration.ZERO);
+    }
+
+    /** What the server answered, zero where it did not. */
+    int status() {
+        return status;
+    }
+
+    /** How long the server asks to wait. */
+    Optional<Duration> retryAfter() {
+        return retryAfter.isZero() ? Optional.empty() : Optional.of(retryAfter);
+    }
+}
