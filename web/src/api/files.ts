@@ -2,7 +2,7 @@ import { Problem, unwrap, client } from '@/api/client'
 import { reload } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
-/** Hands a file of messages to the application and says what came of it. */
+/** Hands a file of messages or events to the application and says what came of it. */
 export async function importFile(file: File): Promise<void> {
   showDone(`Reading ${file.name} …`)
   try {
@@ -13,10 +13,11 @@ export async function importFile(file: File): Promise<void> {
         headers: { 'Content-Type': 'application/octet-stream' },
       }),
     )
+    const what = result.kind === 'EVENTS' ? 'event' : 'message'
     showDone(
-      `${file.name}: ${result.found} ${result.found === 1 ? 'message' : 'messages'}, ${result.added} new.`,
+      `${file.name}: ${result.found} ${what}${result.found === 1 ? '' : 's'}, ${result.added} new.`,
     )
-    reload(['INTAKE', 'THREADS', 'SOURCES'])
+    reload(['INTAKE', 'THREADS', 'SOURCES', 'CALENDARS'])
   } catch (problem) {
     const text = problem instanceof Problem ? problem.message : String(problem)
     showProblem(new Error(`${file.name}: ${text}`))

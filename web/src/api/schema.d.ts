@@ -2635,6 +2635,8 @@ export interface components {
             name: string;
         };
         Result: {
+            /** @enum {string} */
+            kind: "MESSAGES" | "EVENTS";
             /** Format: int32 */
             found: number;
             /** Format: int32 */

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { importFile } from '@/api/files'
 
-/** Takes .eml and mbox files that are dropped anywhere on the page. */
+/** Takes .eml, mbox and .ics files that are dropped anywhere on the page. */
 const over = ref(false)
 
 function carriesFiles(event: DragEvent): boolean {
@@ -38,6 +38,8 @@ useEventListener(document, 'drop', (event: DragEvent) => {
     v-if="over"
     class="bg-kelp-wash border-kelp pointer-events-none fixed inset-3 z-50 grid place-items-center rounded border-2 border-dashed opacity-95"
   >
-    <p class="text-lg font-semibold">Drop .eml or mbox files to bring their messages to Intake</p>
+    <p class="text-lg font-semibold">
+      Drop .eml or mbox files to bring their messages to Intake, .ics files to see their meetings
+    </p>
   </div>
 </template>

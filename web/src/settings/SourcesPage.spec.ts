@@ -67,10 +67,11 @@ const value = (page: Awaited<ReturnType<typeof settingsOf>>, name: string) =>
 describe('the sources', () => {
   it('can be of each kind that has a folder', async () => {
     const page = await opened(SourcesPage)
-    expect(KINDS.map((kind) => kind.kind)).toEqual(['MAIL', 'CHAT'])
+    expect(KINDS.map((kind) => kind.kind)).toEqual(['MAIL', 'CHAT', 'CALENDARS'])
     expect(page.findAll('[data-test^=add-]').map((button) => button.text())).toEqual([
       'Add a mail account',
       'Add a chat account',
+      'Add calendars',
     ])
     expect(page.findAll('[data-test=source]')[2]?.find('[aria-expanded]').exists()).toBe(false)
   })

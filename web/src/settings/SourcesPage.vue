@@ -5,6 +5,7 @@ import { client, type SourceView } from '@/api/client'
 import { run } from '@/api/commands'
 import { importFile } from '@/api/files'
 import { useSources } from '@/api/queries'
+import CalendarsSection from '@/settings/CalendarsSection.vue'
 import { KINDS, type SourceKind } from '@/settings/kinds/kinds'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -57,7 +58,7 @@ function takeFiles(event: Event): void {
 <template>
   <h1 class="text-lg font-semibold">Sources</h1>
   <p class="text-ink-soft mb-3">
-    Where messages come from. Passwords are stored encrypted and never shown again.
+    Where messages and meetings come from. Passwords are stored encrypted and never shown again.
   </p>
   <Loading v-if="sources.isPending.value" />
   <Note v-else-if="sources.isError.value" title="Sources could not be loaded" problem>
@@ -77,7 +78,9 @@ function takeFiles(event: Event): void {
         <span :class="STATUS_CLASS[source.status]" :data-status="source.status">{{
           STATUS_WORD[source.status]
         }}</span>
-        <span class="text-ink-soft">{{ source.messageCount }} messages</span>
+        <span v-if="source.kind !== 'CALENDARS'" class="text-ink-soft"
+          >{{ source.messageCount }} messages</span
+        >
         <span v-if="source.status !== 'IDLE'" class="ml-auto flex gap-2">
           <button
             class="btn h-7"
@@ -136,16 +139,19 @@ function takeFiles(event: Event): void {
     >
       Add {{ kind.name }}
     </button>
-    <button class="btn" type="button" @click="files?.click()">Import .eml or mbox files</button>
+    <button class="btn" type="button" @click="files?.click()">
+      Import .eml, mbox or .ics files
+    </button>
     <input
       ref="files"
       class="hidden"
       type="file"
       multiple
-      accept=".eml,.mbox,message/rfc822,application/mbox"
+      accept=".eml,.mbox,.ics,message/rfc822,application/mbox,text/calendar"
       aria-label="Files to import"
       @change="takeFiles"
     />
   </div>
   <p class="text-ink-soft mt-2">Files can also be dropped anywhere on the page.</p>
+  <CalendarsSection />
 </template>

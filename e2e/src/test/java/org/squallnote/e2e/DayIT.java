@@ -20,6 +20,8 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.interactions.Actions;
+import org.squallnote.standins.calendar.CalendarServer;
+import org.squallnote.standins.scenario.MerrowQuay;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -35,12 +37,18 @@ class DayIT {
     @TempDir
     static Path data;
 
+    private CalendarServer calendars;
+    private String meetings;
     private Office office;
     private Browser browser;
 
     @BeforeAll
     void open() throws IOException, InterruptedException {
-        office = Office.open(data, Days.WORKING_DAY, mail -> {});
+        calendars = CalendarServer.start(0);
+        calendars.shelf().addUser("ines", MerrowQuay.PASSWORD);
+        meetings = calendars.shelf().addCalendar("ines", "office", "Office");
+        office = Office.open(data, Days.WORKING_DAY, mail -> {}, "--squallnote.calendars.every=1s");
+        office.setUp().connectCalendars(calendars.address());
         browser = office.browser();
         office.signIn();
     }
@@ -48,6 +56,7 @@ class DayIT {
     @AfterAll
     void close() {
         office.close();
+        calendars.close();
     }
 
     @BeforeEach
@@ -198,30 +207,50 @@ class DayIT {
                 () -> browser.all("[data-test=above-the-rim]").size() == before ? true : null, "the day as it was");
     }
 
+    private void meet(String from, String length) {
+        calendars
+                .shelf()
+                .put(
+                        meetings,
+                        "surveyor.ics",
+                        String.join(
+                                "\r\n",
+                                "BEGIN:VCALENDAR",
+                                "BEGIN:VEVENT",
+                                "UID:surveyor@merrowquay.example",
+                                "SUMMARY:Surveyor",
+                                "DTSTART;TZID=" + Days.ZONE + ":"
+                                        + TODAY.toString().replace("-", "") + "T" + from,
+                                "DURATION:" + length,
+                                "END:VEVENT",
+                                "END:VCALENDAR",
+                                ""));
+    }
+
+    private int top() {
+        return browser.find("[data-test=meeting] rect").getLocation().getY();
+    }
+
     @Test
-    void aMeetingThatComesInTakesItsTimeInEveryOpenPage() {
+    void aMeetingThatMovesOnItsServerMovesInTheOpenPage() {
+        meet("130000", "PT1H");
+        browser.until(() -> browser.all("[data-test=meeting]").size() == 1 ? true : null, "the meeting in the gauge");
         int free = office.setUp()
                 .call("GET", "/api/today", null)
                 .path("freeMinutes")
                 .asInt(0);
-        office.setUp()
-                .takeIn(String.join(
-                        "\r\n",
-                        "BEGIN:VCALENDAR",
-                        "BEGIN:VEVENT",
-                        "UID:surveyor@merrowquay.example",
-                        "SUMMARY:Surveyor",
-                        "DTSTART;TZID=" + Days.ZONE + ":" + TODAY.toString().replace("-", "") + "T150000",
-                        "DURATION:PT1H",
-                        "END:VEVENT",
-                        "END:VCALENDAR",
-                        ""));
-        browser.until(() -> browser.all("[data-test=meeting]").size() == 1 ? true : null, "the meeting in the gauge");
+        int before = top();
+        long moved = System.nanoTime();
+        meet("150000", "PT90M");
+        browser.until(() -> top() > before ? true : null, "the meeting where it is now");
+        System.out.println("A moved meeting was seen after " + (System.nanoTime() - moved) / 1_000_000 + " ms");
         assertThat(office.setUp()
                         .call("GET", "/api/today", null)
                         .path("freeMinutes")
                         .asInt(0))
-                .isLessThanOrEqualTo(free - 59);
+                .isLessThanOrEqualTo(free - 29);
+        calendars.shelf().delete(meetings, "surveyor.ics");
+        browser.until(() -> browser.all("[data-test=meeting]").isEmpty() ? true : null, "the day without it");
     }
 
     @Test

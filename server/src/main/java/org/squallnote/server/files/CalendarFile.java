@@ -56,6 +56,7 @@ class CalendarFile {
             Calendar calendar = contents.calendar(owner, sourceId, name, name);
             return contents.put(calendar, read.objects(), false);
         });
-        return new FileImport.Result(read.objects().size() + read.unreadable(), outcome.put(), outcome.known());
+        return new FileImport.Result(
+                FileImport.Kind.EVENTS, read.objects().size() + read.unreadable(), outcome.put(), outcome.known());
     }
 }

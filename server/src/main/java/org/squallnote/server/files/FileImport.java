@@ -67,8 +67,14 @@ public class FileImport {
         this.clock = clock;
     }
 
+    /** What a file was made of. */
+    public enum Kind {
+        MESSAGES,
+        EVENTS
+    }
+
     /** What came of a file. */
-    public record Result(int found, int added, int known) {}
+    public record Result(Kind kind, int found, int added, int known) {}
 
     /** Takes in a file; what was taken in before a failure stays. */
     public Result run(UUID owner, InputStream file) throws IOException {
@@ -205,7 +211,7 @@ public class FileImport {
         }
 
         Result result() {
-            return new Result(added + known, added, known);
+            return new Result(Kind.MESSAGES, added + known, added, known);
         }
     }
 

@@ -171,8 +171,9 @@ public class ImportCommand implements ApplicationRunner {
     }
 
     private static void say(String name, FileImport.Result result) {
-        say(name + ": " + result.found() + (result.found() == 1 ? " message, " : " messages, ") + result.added()
-                + " new, " + result.known() + " known before.");
+        String what = result.kind() == FileImport.Kind.EVENTS ? " event" : " message";
+        say(name + ": " + result.found() + what + (result.found() == 1 ? ", " : "s, ") + result.added() + " new, "
+                + result.known() + " known before.");
     }
 
     private static void say(String line) {

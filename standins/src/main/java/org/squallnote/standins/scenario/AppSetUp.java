@@ -99,6 +99,17 @@ public final class AppSetUp {
         }
     }
 
+    /** Connects Ines's calendars on a calendar server. */
+    public void connectCalendars(String address) {
+        call(
+                "POST",
+                "/api/sources/calendar/" + UUID.randomUUID(),
+                object().put("name", "Calendars")
+                        .put("address", address)
+                        .put("user", MerrowQuay.CALENDAR_USER)
+                        .put("password", MerrowQuay.PASSWORD));
+    }
+
     private void keepHolidays() {
         ObjectNode form = (ObjectNode)
                 call("GET", "/api/settings/working-time", null).path("form").deepCopy();
@@ -296,33 +307,22 @@ public final class AppSetUp {
         call("GET", "/api/session", null);
     }
 
-    /** Takes in a file, as if it were dropped on the page. */
-    public void takeIn(String file) {
-        send("POST", "/api/files", "application/octet-stream", HttpRequest.BodyPublishers.ofString(file));
-    }
-
     /**
      * A request as the page makes it.
      *
      * @throws IllegalStateException when it is not answered, or not with success
      */
     public JsonNode call(String method, String path, @Nullable JsonNode body) {
-        return send(
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app + path))
+                .timeout(Duration.ofSeconds(40))
+                .header("Content-Type", "application/json")
+                .header("Idempotency-Key", UUID.randomUUID().toString())
+                .header("X-XSRF-TOKEN", csrf);
+        request.method(
                 method,
-                path,
-                "application/json",
                 body == null
                         ? HttpRequest.BodyPublishers.noBody()
                         : HttpRequest.BodyPublishers.ofString(body.toString()));
-    }
-
-    private JsonNode send(String method, String path, String type, HttpRequest.BodyPublisher body) {
-        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(app + path))
-                .timeout(Duration.ofSeconds(40))
-                .header("Content-Type", type)
-                .header("Idempotency-Key", UUID.randomUUID().toString())
-                .header("X-XSRF-TOKEN", csrf)
-                .method(method, body);
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
             client.cookieHandler()

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.concurrent.CountDownLatch;
+import org.squallnote.standins.calendar.CalendarServer;
 import org.squallnote.standins.chat.Homeserver;
 import org.squallnote.standins.mail.MailStandIn;
 
@@ -21,16 +22,18 @@ public final class Demo {
     /**
      * Runs until it is ended.
      *
-     * @param args the application's address, the IMAP, SMTP and chat port, and the moment at which it starts if that is not now
+     * @param args the application's address, the IMAP, SMTP, chat and calendar port, and the moment at which it starts if that is not now
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String app = args[0];
         ZoneId zone = ZoneId.systemDefault();
-        Instant start = args.length > 4 ? Instant.parse(args[4]) : Instant.now();
+        Instant start = args.length > 5 ? Instant.parse(args[5]) : Instant.now();
         Clock clock = Clock.offset(Clock.systemUTC(), Duration.between(Instant.now(), start));
         QuayCalendar calendar = new QuayCalendar(start, zone);
         MailStandIn mail = MailStandIn.start(Integer.parseInt(args[1]), Integer.parseInt(args[2]));
         Homeserver chat = Homeserver.start(Integer.parseInt(args[3]), "merrowquay.example", clock);
+        CalendarServer calendars = CalendarServer.start(Integer.parseInt(args[4]));
+        Diary.write(calendars.shelf(), calendar, zone.getId());
         MerrowQuay quay = new MerrowQuay(mail, chat, start, calendar);
         quay.play();
         quay.invite("Regatta helpers", "bo");
@@ -48,10 +51,10 @@ public final class Demo {
         System.out.println("Password              " + MerrowQuay.PASSWORD);
         System.out.println();
         setUp.connect(mail.imapPort(), mail.smtpPort(), chat.address());
+        setUp.connectCalendars(calendars.address());
         if (!setUp.awaitSources()) {
             System.err.println("The sources were not read in time; Settings › Sources says why.");
         }
-        setUp.takeIn(Diary.of(calendar, zone.getId()));
         setUp.decideSome(calendar);
         new Habits(setUp).make(calendar);
         System.out.println("Mail, chat and some days of work are in. The demo starts afresh each time.");

@@ -4,8 +4,9 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
+import org.squallnote.standins.calendar.CalendarShelf;
 
-/** What is in the harbour office's calendar, as iCalendar (RFC 5545): the last weeks and the next ones. */
+/** What is in the harbour office's calendars (RFC 5545): the last weeks and the next ones. */
 final class Diary {
 
     private static final DateTimeFormatter LOCAL = DateTimeFormatter.ofPattern("yyyyMMdd'T'HHmmss", Locale.ROOT);
@@ -13,24 +14,26 @@ final class Diary {
 
     private final QuayCalendar calendar;
     private final String zone;
-    private final StringBuilder text = new StringBuilder();
+    private final CalendarShelf shelf;
+    private final String office;
+    private final String tides;
     private int count;
 
-    private Diary(QuayCalendar calendar, String zone) {
+    private Diary(CalendarShelf shelf, QuayCalendar calendar, String zone) {
         this.calendar = calendar;
         this.zone = zone;
+        this.shelf = shelf;
+        this.office = shelf.addCalendar(MerrowQuay.CALENDAR_USER, "office", "Harbour office");
+        this.tides = shelf.addCalendar(MerrowQuay.CALENDAR_USER, "tides", "Tides");
     }
 
-    /** The calendar as a file. */
-    static String of(QuayCalendar calendar, String zone) {
-        return new Diary(calendar, zone).write();
+    /** Puts everything into calendars of Ines. */
+    static void write(CalendarShelf shelf, QuayCalendar calendar, String zone) {
+        shelf.addUser(MerrowQuay.CALENDAR_USER, MerrowQuay.PASSWORD);
+        new Diary(shelf, calendar, zone).write();
     }
 
-    private String write() {
-        line("BEGIN:VCALENDAR");
-        line("VERSION:2.0");
-        line("PRODID:-//Merrow Quay//Diary//EN");
-        line("X-WR-CALNAME:Harbour office");
+    private void write() {
         series(-20, "Crew round", "Boathouse", "09:00", 30, "RRULE:FREQ=WEEKLY;BYDAY=MO,FR");
         series(-20, "Berths of the week", "", "15:30", 30, "RRULE:FREQ=WEEKLY;INTERVAL=2;BYDAY=TU");
         single(0, "Surveyor", "Slipway", "11:30", 45, "");
@@ -44,8 +47,6 @@ final class Diary {
         single(8, "Pilots' association", "Pilot house", "13:00", 90, "");
         single(-1, "Dredging plans", "Office", "10:30", 60, "");
         allDay(7, "Spring tide", "TRANSP:TRANSPARENT");
-        line("END:VCALENDAR");
-        return text.toString();
     }
 
     private void single(int workingDays, String title, String place, String from, int minutes, String more) {
@@ -57,37 +58,37 @@ final class Diary {
     }
 
     private void event(LocalDate day, String title, String place, String from, int minutes, String more) {
-        begin(title);
-        line("DTSTART;TZID=" + zone + ":" + LOCAL.format(day.atTime(LocalTime.parse(from))));
-        line("DURATION:PT" + minutes + "M");
-        if (!place.isEmpty()) {
-            line("LOCATION:" + place);
-        }
-        end(more);
+        put(
+                office,
+                title,
+                "DTSTART;TZID=" + zone + ":" + LOCAL.format(day.atTime(LocalTime.parse(from))),
+                "DURATION:PT" + minutes + "M",
+                place.isEmpty() ? "" : "LOCATION:" + place,
+                more);
     }
 
     private void allDay(int workingDays, String title, String more) {
-        begin(title);
-        line("DTSTART;VALUE=DATE:" + DATE.format(calendar.day(workingDays)));
-        end(more);
+        put(tides, title, "DTSTART;VALUE=DATE:" + DATE.format(calendar.day(workingDays)), more);
     }
 
-    private void begin(String title) {
+    private void put(String path, String title, String... lines) {
         count++;
-        line("BEGIN:VEVENT");
-        line("UID:diary-" + count + "@merrowquay.example");
-        line("DTSTAMP:20260101T000000Z");
-        line("SUMMARY:" + title);
-    }
-
-    private void end(String more) {
-        if (!more.isEmpty()) {
-            line(more);
+        String uid = "diary-" + count + "@merrowquay.example";
+        StringBuilder text = new StringBuilder(
+                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Merrow Quay//Diary//EN\r\nBEGIN:VEVENT\r\n");
+        text.append("UID:")
+                .append(uid)
+                .append("\r\nDTSTAMP:20260101T000000Z\r\nSUMMARY:")
+                .append(title)
+                .append("\r\n");
+        for (String line : lines) {
+            if (!line.isEmpty()) {
+                text.append(line).append("\r\n");
+            }
         }
-        line("END:VEVENT");
-    }
-
-    private void line(String line) {
-        text.append(line).append("\r\n");
+        shelf.put(
+                path,
+                "diary-" + count + ".ics",
+                text.append("END:VEVENT\r\nEND:VCALENDAR\r\n").toString());
     }
 }

@@ -22,7 +22,10 @@ public final class MerrowQuay {
     /** The mailbox of the office, which she reads too. */
     public static final String OFFICE = "office@merrowquay.example";
 
-    /** The password of both mailboxes and of the chat account. */
+    /** As whom Ines signs in to her calendars. */
+    static final String CALENDAR_USER = "ines";
+
+    /** The password of both mailboxes, of the chat account and of the calendars. */
     public static final String PASSWORD = "merrow-quay-demo";
 
     private static final JsonMapper JSON = JsonMapper.builder().build();

@@ -1,0 +1,69 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import CalendarsSection from '@/settings/CalendarsSection.vue'
+import CalendarSource from '@/settings/kinds/calendar/CalendarSource.vue'
+import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
+
+const DONE = { commandId: 'c1', label: 'Done', topics: [] }
+let server: ReturnType<typeof fakeServer>
+
+beforeEach(() => {
+  server = fakeServer()
+  server.answers('GET', '/api/sources', [])
+  server.answers('GET', '/api/calendars', [
+    {
+      id: 'k1',
+      sourceId: 's1',
+      name: 'Office',
+      counts: 'BUSY',
+      readAt: '2026-03-04T10:00:00Z',
+      version: 3,
+    },
+  ])
+  server.answers('PUT', '/api/calendars/{id}', DONE)
+  server.answers('POST', '/api/sources/calendar/{id}', DONE)
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+  document.body.innerHTML = ''
+})
+
+describe('the calendars', () => {
+  it('are chosen to take time, to be shown or to be hidden', async () => {
+    const page = await opened(CalendarsSection)
+    expect(page.find('[data-test=calendar]').text()).toContain('Office')
+    await page.find('select').setValue('SHOWN')
+    expect(server.sentTo('PUT', '/api/calendars/{id}')[0]).toMatchObject({
+      body: { name: 'Office', counts: 'SHOWN' },
+      params: { path: { id: 'k1' }, query: { version: 3 } },
+    })
+  })
+
+  it('are connected by an address, with or without an account', async () => {
+    const page = await opened(CalendarSource)
+    await page.find('[name=name]').setValue('Harbour')
+    await page.find('[name=address]').setValue('https://calendar.example/office.ics')
+    await submitted(page)
+    expect(server.sentTo('POST', '/api/sources/calendar/{id}')[0]?.body).toEqual({
+      name: 'Harbour',
+      address: 'https://calendar.example/office.ics',
+      user: '',
+      password: '',
+    })
+    expect(page.emitted('done')).toHaveLength(1)
+  })
+
+  it('say at the field what is wrong with an address, and what a test finds', async () => {
+    server.refuses('POST', '/api/sources/calendar/{id}', 'No.', {
+      address: 'It starts with https://.',
+    })
+    server.answers('POST', '/api/sources/calendar/test', {
+      passed: true,
+      steps: [{ name: 'Find the calendars', passed: true, detail: '2: Office, Tides.' }],
+    })
+    const page = await opened(CalendarSource)
+    await submitted(page)
+    expect(page.text()).toContain('It starts with https://.')
+    await pressed(page, 'Test')
+    expect(page.text()).toContain('2: Office, Tides.')
+  })
+})

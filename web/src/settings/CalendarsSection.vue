@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { client, type CalendarSummary } from '@/api/client'
+import { run } from '@/api/commands'
+import { useCalendars, useSources } from '@/api/queries'
+import { moment } from '@/ui/time'
+
+/** The calendars of all sources, and what each counts for. */
+const calendars = useCalendars()
+const sources = useSources()
+const USES: readonly { value: CalendarSummary['counts']; name: string }[] = [
+  { value: 'BUSY', name: 'takes time of the day' },
+  { value: 'SHOWN', name: 'is only shown' },
+  { value: 'HIDDEN', name: 'is hidden' },
+]
+
+function count(calendar: CalendarSummary, event: Event): void {
+  const counts = (event.target as HTMLSelectElement).value as CalendarSummary['counts']
+  void run((header) =>
+    client.PUT('/api/calendars/{id}', {
+      params: { path: { id: calendar.id }, query: { version: calendar.version }, header },
+      body: { name: calendar.name, counts },
+    }),
+  )
+}
+
+function sourceOf(calendar: CalendarSummary): string {
+  return sources.data.value?.find((each) => each.id === calendar.sourceId)?.name ?? ''
+}
+</script>
+
+<template>
+  <section v-if="calendars.data.value?.length" class="mt-5">
+    <h2 class="mb-1 font-semibold">Calendars</h2>
+    <ul>
+      <li
+        v-for="calendar in calendars.data.value"
+        :key="calendar.id"
+        class="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b py-1.5"
+        data-test="calendar"
+      >
+        <b class="min-w-40">{{ calendar.name }}</b>
+        <label class="flex items-center gap-2"
+          ><span class="sr-only">What {{ calendar.name }} counts for</span>
+          <select
+            class="field h-8 max-sm:h-11"
+            :value="calendar.counts"
+            @change="count(calendar, $event)"
+          >
+            <option v-for="use in USES" :key="use.value" :value="use.value">{{ use.name }}</option>
+          </select>
+        </label>
+        <span class="text-ink-soft text-sm"
+          >from {{ sourceOf(calendar) }}, seen {{ moment(calendar.readAt) }}</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
