@@ -54,7 +54,7 @@ function added(event: { item: HTMLElement }): void {
     >
       <span class="shrink-0"><CategoryMark :category="categoryOf(each.line.categoryId)" /></span>
       <span class="min-w-0 text-sm wrap-anywhere">
-        <span class="line-clamp-2">{{ each.line.title }}</span>
+        <span class="line-clamp-3">{{ each.line.title }}</span>
         <span
           v-if="each.due"
           class="font-semibold"

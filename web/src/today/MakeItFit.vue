@@ -26,7 +26,7 @@ function accept(some: readonly MoveView[]): void {
     </button>
     <span class="text-ink-soft">{{ moved(moves) }}</span>
     <Floating v-if="moves.length > 1" test="moves" quiet>
-      <template #button>which</template>
+      <template #button>Show which</template>
       <ul class="w-96 max-w-full">
         <li
           v-for="move in moves"
