@@ -308,6 +308,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feed"];
+        put?: never;
+        post: operations["renew"];
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/files": {
         parameters: {
             query?: never;
@@ -1341,7 +1357,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["renew"];
+        post: operations["renew_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1422,7 +1438,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["end"];
+        delete: operations["end_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1708,6 +1724,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["today"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/feed/{token}.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2034,6 +2066,8 @@ export interface components {
             /** Format: int32 */
             freeMinutes: number;
             full: boolean;
+            /** Format: date */
+            roomOn: string | null;
         };
         DebtView: {
             /** @enum {string} */
@@ -2117,6 +2151,9 @@ export interface components {
             minutesSpent: number;
             fits: boolean;
             underWay: boolean;
+        };
+        FeedView: {
+            path: string | null;
         };
         FileView: {
             /** Format: int32 */
@@ -2911,9 +2948,9 @@ export interface components {
             /** Format: int32 */
             replyDays: number;
             /** Format: int32 */
-            marginPercent: number;
+            marginPercent: number | null;
             /** Format: int32 */
-            minutesAround: number;
+            minutesAround: number | null;
         };
         WorkingTimeView: {
             form: components["schemas"]["WorkingTimeForm"];
@@ -3455,6 +3492,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DayView"];
+                };
+            };
+        };
+    };
+    feed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedView"];
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -5310,7 +5413,7 @@ export interface operations {
             };
         };
     };
-    renew: {
+    renew_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5480,7 +5583,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    end_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6104,6 +6207,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TodayView"];
+                };
+            };
+        };
+    };
+    calendar_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };

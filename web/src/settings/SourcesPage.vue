@@ -6,6 +6,7 @@ import { run } from '@/api/commands'
 import { importFile } from '@/api/files'
 import { useSources } from '@/api/queries'
 import CalendarsSection from '@/settings/CalendarsSection.vue'
+import FeedSection from '@/settings/FeedSection.vue'
 import { KINDS, type SourceKind } from '@/settings/kinds/kinds'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -154,4 +155,5 @@ function takeFiles(event: Event): void {
   </div>
   <p class="text-ink-soft mt-2">Files can also be dropped anywhere on the page.</p>
   <CalendarsSection />
+  <FeedSection />
 </template>

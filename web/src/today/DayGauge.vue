@@ -117,6 +117,26 @@ const spoken = computed(
           {{ cut(each.meeting.title, 104) }}
         </text>
       </g>
+      <g v-for="block in drawn.blocks" :key="`block ${block.entry.line.id}`" data-test="block">
+        <title>{{ block.entry.at?.slice(0, 5) }} {{ block.entry.line.title }}</title>
+        <rect
+          x="119"
+          :y="block.y"
+          width="66"
+          :height="block.height"
+          fill="var(--surface)"
+          :stroke="hue(block.entry)"
+          stroke-width="1.5"
+        />
+        <text
+          v-if="block.height > 12"
+          x="123"
+          :y="block.y + Math.min(block.height / 2 + 4, 16)"
+          class="label"
+        >
+          {{ cut(block.entry.line.title, 60) }}
+        </text>
+      </g>
       <g v-if="drawn.now !== undefined">
         <line
           x1="34"

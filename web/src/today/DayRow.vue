@@ -59,6 +59,9 @@ const effort = computed(() =>
       @click="emit('open')"
     >
       <span class="flex min-w-0 items-baseline gap-2">
+        <span v-if="entry.at" class="text-kelp shrink-0 font-semibold" data-test="at">{{
+          entry.at.slice(0, 5)
+        }}</span>
         <span class="truncate font-semibold">{{ line.title }}</span>
         <span
           v-if="entry.underWay"

@@ -144,6 +144,19 @@ describe('Today', () => {
     })
   })
 
+  it('gives one a time of its own', async () => {
+    server.answers('PUT', '/api/plan/{followUpId}/start', DONE)
+    server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
+    const page = await opened(TodayView)
+    await key('b')
+    await page.find('[data-test=row-actions] input').setValue('2pm')
+    await flushPromises()
+    expect(server.sentTo('PUT', '/api/plan/{followUpId}/start')[0]).toMatchObject({
+      params: { path: { followUpId: 'a' } },
+      body: { day: '2026-03-04', at: '14:00' },
+    })
+  })
+
   it('says what to do when nothing is open and when it cannot be loaded', async () => {
     server.answers('GET', '/api/today', todayOf())
     const page = await opened(TodayView)

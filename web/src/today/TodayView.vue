@@ -12,8 +12,9 @@ import DayGauge from '@/today/DayGauge.vue'
 import DayRow from '@/today/DayRow.vue'
 import { minuteOf } from '@/today/gauge'
 import MakeItFit from '@/today/MakeItFit.vue'
-import { order, planFor, setClock, takeOut } from '@/today/plan'
+import { order, planFor } from '@/today/plan'
 import PlanTheDay from '@/today/PlanTheDay.vue'
+import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
 import view from '@/today/view'
 import { accountCalendar } from '@/ui/accountCalendar'
@@ -175,14 +176,6 @@ useKeys(view.name, [
     when: withPlans,
   },
   { ...view.keys.fit, run: fit, when: () => withPlans() && (today.value?.moves.length ?? 0) > 0 },
-  { ...view.keys.through, run: workThrough, when: withRow },
-  { ...view.keys.done, run: onRow((entry) => void done(entry)), when: withRow },
-  {
-    ...view.keys.clock,
-    run: onRow((entry) => void setClock(entry.line.id, !entry.underWay)),
-    when: withRow,
-  },
-  { ...view.keys.out, run: onRow((entry) => void takeOut([entry.line.id])), when: withRow },
   {
     ...view.keys.open,
     run: onRow((entry) => {
@@ -314,29 +307,15 @@ const gaugeHeight = computed(() =>
               </template>
             </section>
           </div>
-          <div v-if="pointed" class="mt-1 flex flex-wrap gap-2" data-test="row-keys">
-            <button class="btn h-8 max-sm:h-11" type="button" @click="void done(pointed)">
-              Done <KeyHint :group="view.name" does="Done" or="d" />
-            </button>
-            <button
-              class="btn h-8 max-sm:h-11"
-              type="button"
-              @click="void setClock(pointed.line.id, !pointed.underWay)"
-            >
-              {{ pointed.underWay ? 'Stop the clock' : 'Start the clock' }}
-              <KeyHint :group="view.name" does="Start or stop the clock" or="w" />
-            </button>
-            <button
-              class="btn h-8 max-sm:h-11"
-              type="button"
-              @click="void takeOut([pointed.line.id])"
-            >
-              Not today <KeyHint :group="view.name" does="Not today" or="x" />
-            </button>
-            <button class="btn h-8 max-sm:h-11" type="button" @click="workThrough">
-              Work through it <KeyHint :group="view.name" does="Work through it" or="t" />
-            </button>
-          </div>
+          <RowActions
+            v-if="pointed"
+            class="mt-1"
+            :entry="pointed"
+            :day="today.day"
+            :active="withRow()"
+            @done="void done(pointed)"
+            @through="workThrough"
+          />
           <div
             class="flex flex-wrap items-center gap-x-3 gap-y-1"
             :class="pointed ? 'mt-4' : 'mt-1'"

@@ -64,6 +64,14 @@ describe('the day gauge', () => {
     expect(minuteOf('07:30:00')).toBe(450)
   })
 
+  it('puts what has a time of its own beside the ruler', () => {
+    const drawn = gauge(todayOf({ entries: [entryOf('a', { at: '18:00:00' })] }), 600, 500)
+    expect(drawn?.blocks[0]?.entry.line.id).toBe('a')
+    expect((drawn?.blocks[0]?.y ?? 0) + (drawn?.blocks[0]?.height ?? 0)).toBeCloseTo(
+      drawn?.bottom ?? 0,
+    )
+  })
+
   it('is not drawn for a day off', () => {
     expect(gauge(todayOf({ from: null, to: null }), 600, 500)).toBeUndefined()
   })

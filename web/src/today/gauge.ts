@@ -16,6 +16,8 @@ export interface Gauge {
   kept: number
   layers: Layer[]
   above: Layer[]
+  /** What has a time of its own, beside the ruler. */
+  blocks: Layer[]
 }
 
 interface Layer {
@@ -44,8 +46,19 @@ export function gauge(today: TodayData, nowMinute: number, height: number): Gaug
     return undefined
   }
   const timed = today.meetings.filter((meeting) => !meeting.allDay)
-  const from = Math.min(minuteOf(today.from), ...timed.map((meeting) => meeting.fromMinute))
-  const to = Math.max(minuteOf(today.to), ...timed.map((meeting) => meeting.toMinute))
+  const blocks = today.entries.flatMap((entry) =>
+    entry.at === null ? [] : [{ entry, from: minuteOf(entry.at) }],
+  )
+  const from = Math.min(
+    minuteOf(today.from),
+    ...timed.map((meeting) => meeting.fromMinute),
+    ...blocks.map((block) => block.from),
+  )
+  const to = Math.max(
+    minuteOf(today.to),
+    ...timed.map((meeting) => meeting.toMinute),
+    ...blocks.map((block) => Math.min(1440, block.from + block.entry.minutesLeft)),
+  )
   const above = today.entries.filter((entry) => !entry.fits)
   const aboveMinutes = above.reduce((sum, entry) => sum + entry.minutesLeft, 0)
   const needed = Math.max(to - from, today.freeMinutes + aboveMinutes)
@@ -88,5 +101,10 @@ export function gauge(today: TodayData, nowMinute: number, height: number): Gaug
     kept: (today.freeMinutes - today.roomMinutes) * scale,
     layers,
     above: over,
+    blocks: blocks.map((block) => ({
+      y: yOf(block.from),
+      height: Math.max(THINNEST, block.entry.minutesLeft * scale),
+      entry: block.entry,
+    })),
   }
 }

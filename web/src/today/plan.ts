@@ -40,6 +40,16 @@ export function setClock(id: string, running: boolean): Promise<Done | undefined
   )
 }
 
+/** Gives one a time of its own in a day, or none. */
+export function startAt(id: string, day: string, at: string | null): Promise<Done | undefined> {
+  return run((header) =>
+    client.PUT('/api/plan/{followUpId}/start', {
+      params: { path: { followUpId: id }, header },
+      body: { day, at },
+    }),
+  )
+}
+
 /** Puts one off until a day; past its own firm date only where that is said. */
 export function putOff(
   line: FollowUpLine,

@@ -15,6 +15,7 @@ const FOUND = {
   dueMinutes: 0,
   freeMinutes: 400,
   full: false,
+  roomOn: null,
 }
 
 let server: ReturnType<typeof fakeServer>

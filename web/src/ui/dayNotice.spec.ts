@@ -10,6 +10,7 @@ const DAY: DayView = {
   dueMinutes: 400,
   freeMinutes: 384,
   full: false,
+  roomOn: null,
 }
 
 describe('what speaks against a day', () => {
@@ -18,6 +19,11 @@ describe('what speaks against a day', () => {
   })
   it('is that nobody works then', () => {
     expect(dayNotice({ ...DAY, off: 'Saturday' })).toBe('is a day off (Saturday)')
+  })
+  it('says which day has room instead', () => {
+    expect(dayNotice({ ...DAY, full: true, roomOn: '2026-03-09' })).toMatch(
+      /; Mon 9 Mar.* has room$/,
+    )
   })
   it('is that what is due fills it', () => {
     expect(dayNotice({ ...DAY, full: true })).toBe('is full: 5 due, about 6.5 h in 6.5 h')

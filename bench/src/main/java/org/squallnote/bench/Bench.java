@@ -56,15 +56,18 @@ public final class Bench {
     /**
      * Runs everything; takes some minutes.
      *
-     * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, or only
-     *     what a page asks for with a large store behind it, {@code views}
+     * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, only
+     *     planning, {@code plan}, or only what a page asks for with a large store behind it, {@code views}
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String part = args.length > 1 ? args[1] : "";
-        if (!part.equals("views")) {
+        if (part.isEmpty() || part.equals("engine")) {
             EngineBench.run(Path.of(args[0]));
         }
-        if (part.equals("engine")) {
+        if (part.isEmpty() || part.equals("plan")) {
+            PlanBench.run();
+        }
+        if (part.equals("engine") || part.equals("plan")) {
             return;
         }
         Path data = Files.createTempDirectory("squallnote-bench");

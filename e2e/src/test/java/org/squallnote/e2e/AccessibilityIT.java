@@ -48,6 +48,10 @@ class AccessibilityIT {
 
     @ParameterizedTest
     @CsvSource({
+        "/today, [data-test=could-be-done]",
+        "/today, [data-test=plan] > [data-test=candidate]",
+        "/ahead, [data-test=ahead-entry]",
+        "/settings/sources, [data-test=add-calendars] > [data-test=calendar-form]",
         "/intake, article",
         "/intake, [data-test=decide-follow-up] > [data-test=sentence]",
         "/intake, [data-test=decide-follow-up] > [data-test=reply-by] > [aria-label^=Month]",
@@ -95,6 +99,8 @@ class AccessibilityIT {
 
     @ParameterizedTest
     @CsvSource({
+        "/today, [data-test=could-be-done]",
+        "/ahead, [data-test=ahead-entry]",
         "/intake, [data-test=intake-list]",
         "/follow-ups, [data-test=follow-up]",
         "/changes, [data-test=change]",

@@ -17,11 +17,11 @@ import org.openqa.selenium.OutputType;
 final class Pictures {
 
     private static final String[] OF_EACH_VIEW = {
+        "today-plan:/today:1280:light:key=p",
+        "ahead:/ahead:1280:light:",
         "intake:/intake:1280:light:[title^='Tilda Brandt']",
         "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
-        "intake-each:/intake:1280:light:[title^='Greta Holm'],key=f,key=e",
         "intake-recipes:/intake:1280:light:[title^='Greta Holm'],key=r,wait=Invoice to pay",
-        "intake-several:/intake:1280:light:[title^='Tilda Brandt'],key= ,[title^='Bo Lindgren'],key= ,key=f",
         "intake-night-watch:/intake:1280:dark:key=a",
         "intake-narrow:/intake:390:light:",
         "message-narrow:/intake:390:light:[title^='Tilda Brandt']",
@@ -31,11 +31,11 @@ final class Pictures {
         "thread-sheet:/threads:1280:light:[data-row='6']",
         "capture:/follow-ups:1280:light:key=+,type=call the crane firm about the quote by Friday; 15 min; Crane,wait=15 min",
         "changes:/changes:1280:light:",
-        "settings-recipes:/settings/recipes:1280:light:[data-test=recipe-new]",
         "settings-sources:/settings/sources:1280:light:",
-        "settings-categories:/settings/categories:1280:light:",
         "settings-working-time:/settings/working-time:1280:light:wait=Public holidays",
         "settings-account:/settings/account:1280:light:wait=Where you are signed in",
+        "today:/today:1280:light:key=p,key=i,key=i,key=i,key=i,key=i,key=s,key=i,[data-test=plan-the-day] .btn-quiet",
+        "today-narrow:/today:390:light:",
     };
 
     private Pictures() {}

@@ -3,6 +3,8 @@ package org.squallnote.core.time;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * What is due on a day beside the time there is for it.
@@ -29,5 +31,24 @@ public record DayLoad(int due, int dueMinutes, int freeMinutes, boolean full) {
         WorkingTime workingTime = freeTime.workingTime();
         boolean comes = !day.isBefore(LocalDate.ofInstant(now, workingTime.zone())) && workingTime.isWorkingDay(day);
         return new DayLoad(efforts.size(), dueMinutes, freeMinutes, comes && dueMinutes >= freeMinutes);
+    }
+
+    /**
+     * The first working day after a day that is not full.
+     *
+     * @param efforts of what is due on a day, in minutes
+     * @param days how many days are looked at
+     */
+    public static Optional<LocalDate> firstWithRoom(
+            LocalDate after,
+            int days,
+            Function<LocalDate, Collection<Integer>> efforts,
+            FreeTime freeTime,
+            Instant now) {
+        return after.plusDays(1)
+                .datesUntil(after.plusDays(1L + days))
+                .filter(day -> freeTime.workingTime().isWorkingDay(day))
+                .filter(day -> !of(day, efforts.apply(day), freeTime, now).full())
+                .findFirst();
     }
 }

@@ -40,7 +40,8 @@ class DayController {
      * @param off why nobody works then, empty on a working day
      * @param due how many open follow-ups are to be answered then; today those that are late too
      * @param dueMinutes their efforts together
-     * @param freeMinutes the working time of the day less a margin for the unforeseen
+     * @param freeMinutes what meetings leave of the day, less a margin for the unforeseen
+     * @param roomOn where it is full, the next working day that is not
      */
     record DayView(
             @Nullable LocalDate day,
@@ -49,9 +50,10 @@ class DayController {
             int due,
             int dueMinutes,
             int freeMinutes,
-            boolean full) {
+            boolean full,
+            @Nullable LocalDate roomOn) {
 
-        static final DayView NONE = new DayView(null, null, "", 0, 0, 0, false);
+        static final DayView NONE = new DayView(null, null, "", 0, 0, 0, false, null);
     }
 
     @GetMapping("/api/day")
@@ -72,7 +74,8 @@ class DayController {
     }
 
     private DayView view(SignedIn me, LocalDate day, @Nullable LocalTime time, WorkingTime workingTime) {
-        DayLoad load = loads.of(me, day);
+        DayLoads.Answer answer = loads.of(me, day);
+        DayLoad load = answer.load();
         return new DayView(
                 day,
                 time,
@@ -80,6 +83,7 @@ class DayController {
                 load.due(),
                 load.dueMinutes(),
                 load.freeMinutes(),
-                load.full());
+                load.full(),
+                answer.roomOn().orElse(null));
     }
 }

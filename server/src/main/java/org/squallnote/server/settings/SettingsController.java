@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -61,8 +62,8 @@ class SettingsController {
             @Size(max = 20) String region,
             @Size(max = 400) List<LocalDate> daysOff,
             @Min(0) @Max(90) int replyDays,
-            @Min(0) @Max(90) int marginPercent,
-            @Min(0) @Max(240) int minutesAround) {}
+            @Nullable @Min(0) @Max(90) Integer marginPercent,
+            @Nullable @Min(0) @Max(240) Integer minutesAround) {}
 
     record RegionView(String code, String name) {}
 

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { DayEntry } from '@/api/client'
+import { setClock, startAt, takeOut } from '@/today/plan'
+import view from '@/today/view'
+import KeyHint from '@/ui/KeyHint.vue'
+import { useKeys } from '@/ui/keys'
+import TimeField from '@/ui/TimeField.vue'
+
+/** What can be done with the marked follow-up of the day. */
+const { entry, day, active } = defineProps<{
+  entry: DayEntry
+  day: string
+  /** Whether its keys count now. */
+  active: boolean
+}>()
+const emit = defineEmits<{ done: []; through: [] }>()
+
+const choosing = ref(false)
+const time = ref(entry.at?.slice(0, 5) ?? '')
+watch(
+  () => [entry.line.id, entry.at] as const,
+  ([, at]) => {
+    choosing.value = false
+    time.value = at?.slice(0, 5) ?? ''
+  },
+)
+watch(time, (now) => {
+  if (choosing.value && now !== (entry.at?.slice(0, 5) ?? '')) {
+    choosing.value = false
+    void startAt(entry.line.id, day, now === '' ? null : now)
+  }
+})
+
+const now = () => active && !choosing.value
+useKeys(view.name, [
+  {
+    ...view.keys.done,
+    run: () => {
+      emit('done')
+    },
+    when: now,
+  },
+  {
+    ...view.keys.clock,
+    run: () => void setClock(entry.line.id, !entry.underWay),
+    when: now,
+  },
+  {
+    ...view.keys.time,
+    run: () => {
+      choosing.value = true
+    },
+    when: now,
+  },
+  { ...view.keys.out, run: () => void takeOut([entry.line.id]), when: now },
+  {
+    ...view.keys.through,
+    run: () => {
+      emit('through')
+    },
+    when: now,
+  },
+])
+
+function focus(element: unknown): void {
+  if (element instanceof HTMLElement) {
+    element.querySelector('input')?.focus()
+  }
+}
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-2" data-test="row-actions">
+    <button class="btn h-8 max-sm:h-11" type="button" @click="emit('done')">
+      Done <KeyHint :group="view.name" does="Done" or="d" />
+    </button>
+    <button
+      class="btn h-8 max-sm:h-11"
+      type="button"
+      @click="void setClock(entry.line.id, !entry.underWay)"
+    >
+      {{ entry.underWay ? 'Stop the clock' : 'Start the clock' }}
+      <KeyHint :group="view.name" does="Start or stop the clock" or="w" />
+    </button>
+    <span
+      v-if="choosing"
+      :ref="focus"
+      class="inline-flex items-center gap-2"
+      data-keys="own"
+      data-test="block"
+      @keydown.esc.stop="choosing = false"
+    >
+      Begins at <TimeField v-model="time" label="When it begins" optional />
+      <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="choosing = false">
+        Cancel <span class="key">Esc</span>
+      </button>
+    </span>
+    <button v-else class="btn h-8 max-sm:h-11" type="button" @click="choosing = true">
+      {{ entry.at ? `At ${entry.at.slice(0, 5)}` : 'Give it a time' }}
+      <KeyHint :group="view.name" does="Give it a time of its own" or="b" />
+    </button>
+    <button class="btn h-8 max-sm:h-11" type="button" @click="void takeOut([entry.line.id])">
+      Not today <KeyHint :group="view.name" does="Not today" or="x" />
+    </button>
+    <button class="btn h-8 max-sm:h-11" type="button" @click="emit('through')">
+      Work through it <KeyHint :group="view.name" does="Work through it" or="t" />
+    </button>
+  </div>
+</template>
