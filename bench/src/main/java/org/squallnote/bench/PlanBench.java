@@ -150,7 +150,8 @@ final class PlanBench {
                             random.nextBoolean(),
                             null,
                             5 + random.nextInt(60),
-                            Priority.values()[random.nextInt(3)],
+                            List.of(Priority.HIGH, Priority.NORMAL, Priority.LOW)
+                                    .get(random.nextInt(3)),
                             false,
                             null),
                     Optional.empty(),
