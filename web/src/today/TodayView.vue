@@ -277,6 +277,11 @@ const gaugeHeight = computed(() =>
               <template v-if="entries.length > 0">
                 <h2 class="border-line flex h-8 items-end gap-2 border-b pb-0.5">
                   <span class="font-semibold">{{ name }}</span>
+                  <span
+                    v-if="band === 'NOW' && bands[band].length === 0"
+                    class="text-ink-soft text-sm max-sm:hidden"
+                    >⇧ ↑ or dragging puts here what comes first</span
+                  >
                   <span v-if="bands[band].length > 0" class="text-ink-soft text-sm">{{
                     minutesOf(band)
                   }}</span>

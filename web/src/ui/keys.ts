@@ -66,14 +66,19 @@ export function keyName(key: { key: string; shift?: boolean }): string {
 
 /** The key that does something now, as it is shown; empty when nothing does. */
 export function shownKey(title: string, does: string): string {
-  const group = groups.find((each) => each.title === title)
-  const binding = group?.bindings.find((each) => each.does === does)
-  return group && binding ? keyName(keyFor(title, binding)) : ''
+  const binding = groups
+    .filter((each) => each.title === title)
+    .flatMap((each) => each.bindings)
+    .find((each) => each.does === does)
+  return binding ? keyName(keyFor(title, binding)) : ''
 }
 
-/** Everything that a key does now, for the help. */
+/** Everything that a key does now, for the help; what parts of a view bind stands together. */
 export function keyGroups(): readonly Group[] {
-  return groups
+  return [...new Set(groups.map((group) => group.title))].map((title) => ({
+    title,
+    bindings: groups.filter((group) => group.title === title).flatMap((group) => group.bindings),
+  }))
 }
 
 function isTyping(target: EventTarget | null): boolean {
