@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import AheadView from '@/ahead/AheadView.vue'
 import { needed, ordered } from '@/ahead/days'
-import { outlook, stuck } from '@/ahead/words'
+import { verdict, stuck } from '@/ahead/words'
 import { aheadEntryOf, aheadOf, lineOf } from '@/testing/day'
 import { fakeServer, opened } from '@/testing/fakeServer'
 
@@ -98,21 +98,21 @@ describe('the words above the days', () => {
       { fitsUntil: '2026-03-04', shortFrom: '2026-03-05', shortMinutes: 100 },
     )
     short.days[1]?.meetings.push(meeting)
-    const said = outlook(short)
+    const said = verdict(short)
     expect(said.fits).toMatch(/fits until Wed 4 Mar.*from Thu 5 Mar.* on it is$/)
     expect(said.tooMuch).toBe('1 h 40 too much')
     expect(said.because).toBe(', because “Audit” leaves 5 h free that day')
-    expect(outlook({ ...short, fitsUntil: null }).fits).toBe('What is due today is already')
+    expect(verdict({ ...short, fitsUntil: null }).fits).toBe('What is due today is already')
   })
 
   it('say which day holds too much where everything can still be done in time', () => {
     const full = aheadOf({ '2026-03-04': [], '2026-03-05': [] })
     full.days.forEach((day, place) => (day.overMinutes = 10 + place))
-    expect(outlook(full)).toMatchObject({
+    expect(verdict(full)).toMatchObject({
       tooMuch: '11 min too much',
       because: ', and another day too',
     })
-    expect(outlook(AHEAD).fits).toBe('Everything that is due fits.')
+    expect(verdict(AHEAD).fits).toBe('Everything that is due fits.')
   })
 
   it('say what no move can help', () => {

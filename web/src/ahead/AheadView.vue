@@ -7,7 +7,7 @@ import { useAhead, useCategories, useIntake } from '@/api/queries'
 import DayColumn from '@/ahead/DayColumn.vue'
 import DayEntries from '@/ahead/DayEntries.vue'
 import { needed, ordered, type Entry } from '@/ahead/days'
-import { outlook, stuck } from '@/ahead/words'
+import { verdict, stuck } from '@/ahead/words'
 import view from '@/ahead/view'
 import { setState } from '@/followups/changes'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
@@ -45,7 +45,7 @@ watch(
   { immediate: true },
 )
 const mostMinutes = computed(() => Math.max(60, ...(ahead.value?.days ?? []).map(needed)))
-const said = computed(() => (ahead.value ? outlook(ahead.value) : undefined))
+const said = computed(() => (ahead.value ? verdict(ahead.value) : undefined))
 const perRow = computed(() => Math.min(10, Math.max(5, columns.value.length)))
 
 const all = computed(() =>
@@ -260,7 +260,7 @@ useKeys(view.name, [
             </button>
           </span>
         </div>
-        <p class="mt-0.5 flex flex-wrap items-center gap-x-2 gap-y-1" data-test="outlook">
+        <p class="mt-0.5 flex flex-wrap items-center gap-x-2 gap-y-1" data-test="verdict">
           <span
             >{{ said?.fits }}
             <strong v-if="said?.tooMuch" class="text-brass-ink">{{ said.tooMuch }}</strong>{{

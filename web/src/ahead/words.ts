@@ -3,14 +3,14 @@ import { effortText } from '@/ui/effort'
 import { day } from '@/ui/time'
 
 /** Until when it fits, and from when on it does not. */
-export interface Outlook {
+export interface Verdict {
   fits: string
   tooMuch: string
   because: string
 }
 
 /** The sentence above the days: everything that is due, against all free time up to then. */
-export function outlook(ahead: AheadData): Outlook {
+export function verdict(ahead: AheadData): Verdict {
   if (ahead.shortFrom === null) {
     const full = ahead.days.filter((each) => each.overMinutes > 0)
     const [worst] = full.sort((one, other) => other.overMinutes - one.overMinutes)

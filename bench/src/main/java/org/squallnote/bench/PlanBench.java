@@ -23,7 +23,7 @@ import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.plan.Ahead;
-import org.squallnote.core.plan.Outlook;
+import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.plan.Today;
 import org.squallnote.core.time.Busy;
@@ -80,15 +80,15 @@ final class PlanBench {
             List<Busy> busy = meetings.stream()
                     .flatMap(meeting -> meeting.busy(CalendarUse.BUSY, 10).stream())
                     .toList();
-            Outlook outlook = new Outlook(
+            Horizon horizon = new Horizon(
                     NOW,
                     FreeTime.of(WorkingTime.officeHours(ZONE), 20, busy),
                     open,
                     plans,
                     Map.of(),
                     TODAY.plusDays(28));
-            if (Today.of(outlook).entries().isEmpty()
-                    || Ahead.of(outlook).days().isEmpty()) {
+            if (Today.of(horizon).entries().isEmpty()
+                    || Ahead.of(horizon).days().isEmpty()) {
                 throw new IllegalStateException("Nothing was planned");
             }
             if (round >= ROUNDS / 2) {

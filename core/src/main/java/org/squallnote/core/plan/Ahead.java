@@ -43,27 +43,27 @@ public record Ahead(List<Day> days, List<FollowUp> shelf, Feasibility feasibilit
     }
 
     /** Works the days out. */
-    public static Ahead of(Outlook outlook) {
-        List<Room> rooms = outlook.rooms();
-        List<Work> works = outlook.open().stream().map(outlook::work).toList();
+    public static Ahead of(Horizon horizon) {
+        List<Room> rooms = horizon.rooms();
+        List<Work> works = horizon.open().stream().map(horizon::work).toList();
         Map<UUID, Work> byId = new HashMap<>();
         works.forEach(work -> byId.put(work.id(), work));
         Map<LocalDate, List<FollowUp>> byDay = new HashMap<>();
         List<FollowUp> shelf = new ArrayList<>();
-        DayOrder order = new DayOrder(outlook.freeTime(), outlook.now());
-        for (FollowUp each : order.byRule(outlook.open(), Map.of())) {
-            Optional<LocalDate> day = outlook.work(each).day();
+        DayOrder order = new DayOrder(horizon.freeTime(), horizon.now());
+        for (FollowUp each : order.byRule(horizon.open(), Map.of())) {
+            Optional<LocalDate> day = horizon.work(each).day();
             if (day.isPresent()) {
                 byDay.computeIfAbsent(day.get(), d -> new ArrayList<>()).add(each);
-            } else if (!each.isLater(outlook.today())) {
+            } else if (!each.isLater(horizon.today())) {
                 shelf.add(each);
             }
         }
         List<Day> days = new ArrayList<>();
         for (Room room : rooms) {
             List<FollowUp> onDay = byDay.getOrDefault(room.day(), List.of());
-            if (outlook.workingTime().isWorkingDay(room.day()) || !onDay.isEmpty()) {
-                days.add(day(outlook, room, onDay, byId));
+            if (horizon.workingTime().isWorkingDay(room.day()) || !onDay.isEmpty()) {
+                days.add(day(horizon, room, onDay, byId));
             }
         }
         return new Ahead(
@@ -74,7 +74,7 @@ public record Ahead(List<Day> days, List<FollowUp> shelf, Feasibility feasibilit
                 days.stream().mapToInt(day -> day.glass().plannedMinutes()).sum());
     }
 
-    private static Day day(Outlook outlook, Room room, List<FollowUp> onDay, Map<UUID, Work> byId) {
+    private static Day day(Horizon horizon, Room room, List<FollowUp> onDay, Map<UUID, Work> byId) {
         List<Work> works = onDay.stream()
                 .flatMap(each -> Optional.ofNullable(byId.get(each.id())).stream())
                 .toList();
@@ -89,6 +89,6 @@ public record Ahead(List<Day> days, List<FollowUp> shelf, Feasibility feasibilit
                     work.planned().isPresent(),
                     glass.fits().get(i)));
         }
-        return new Day(room.day(), outlook.freeTime().freeMinutes(room.day(), outlook.now()), glass, entries);
+        return new Day(room.day(), horizon.freeTime().freeMinutes(room.day(), horizon.now()), glass, entries);
     }
 }

@@ -36,39 +36,39 @@ public record Today(
     }
 
     /** Works the day out. */
-    public static Today of(Outlook outlook) {
-        LocalDate today = outlook.today();
-        DayOrder order = new DayOrder(outlook.freeTime(), outlook.now());
+    public static Today of(Horizon horizon) {
+        LocalDate today = horizon.today();
+        DayOrder order = new DayOrder(horizon.freeTime(), horizon.now());
         Map<UUID, Integer> minutesLeft = new HashMap<>();
-        outlook.open().forEach(each -> minutesLeft.put(each.id(), Work.minutesLeft(each, outlook.spentMinutes(each))));
+        horizon.open().forEach(each -> minutesLeft.put(each.id(), Work.minutesLeft(each, horizon.spentMinutes(each))));
         List<FollowUp> planned = order.ofDay(
-                outlook.open().stream()
-                        .filter(each -> outlook.plan(each)
+                horizon.open().stream()
+                        .filter(each -> horizon.plan(each)
                                 .filter(plan -> plan.day().equals(today))
                                 .isPresent())
                         .toList(),
-                outlook.plans(),
+                horizon.plans(),
                 minutesLeft);
         Glass glass = Glass.of(
-                outlook.freeTime().roomMinutes(today, outlook.now()),
+                horizon.freeTime().roomMinutes(today, horizon.now()),
                 planned.stream()
                         .map(each -> minutesLeft.getOrDefault(each.id(), 0))
                         .toList());
         List<Entry> entries = new ArrayList<>();
         for (int i = 0; i < planned.size(); i++) {
             FollowUp each = planned.get(i);
-            Planned plan = outlook.plan(each).orElseGet(() -> Planned.on(each.id(), today));
+            Planned plan = horizon.plan(each).orElseGet(() -> Planned.on(each.id(), today));
             entries.add(new Entry(
                     each,
                     plan,
                     minutesLeft.getOrDefault(each.id(), 0),
                     glass.fits().get(i)));
         }
-        Fitting fitting = Fitting.of(outlook.rooms(), worksBesides(outlook, today));
+        Fitting fitting = Fitting.of(horizon.rooms(), worksBesides(horizon, today));
         return new Today(
                 glass,
                 entries,
-                candidates(outlook, order, minutesLeft),
+                candidates(horizon, order, minutesLeft),
                 fitting.moves().stream()
                         .filter(move -> move.from().equals(today))
                         .toList(),
@@ -76,17 +76,17 @@ public record Today(
     }
 
     /** What is due today and not planned is no load of today: it is asked about. */
-    private static List<Work> worksBesides(Outlook outlook, LocalDate today) {
-        return outlook.open().stream()
-                .map(outlook::work)
+    private static List<Work> worksBesides(Horizon horizon, LocalDate today) {
+        return horizon.open().stream()
+                .map(horizon::work)
                 .filter(work -> work.planned().isPresent()
                         || work.due().filter(due -> !due.equals(today)).isPresent())
                 .toList();
     }
 
-    private static List<Candidate> candidates(Outlook outlook, DayOrder order, Map<UUID, Integer> minutesLeft) {
-        List<Candidate> all = order.byRule(outlook.open(), minutesLeft).stream()
-                .map(each -> Candidate.of(each, outlook.plan(each), outlook.local(), outlook.workingTime()))
+    private static List<Candidate> candidates(Horizon horizon, DayOrder order, Map<UUID, Integer> minutesLeft) {
+        List<Candidate> all = order.byRule(horizon.open(), minutesLeft).stream()
+                .map(each -> Candidate.of(each, horizon.plan(each), horizon.local(), horizon.workingTime()))
                 .flatMap(Optional::stream)
                 .toList();
         List<Candidate> pressingFirst = new ArrayList<>(

@@ -75,9 +75,9 @@ class AheadController {
     @GetMapping("/api/ahead")
     AheadView ahead(@CurrentAccount SignedIn me, @RequestParam(defaultValue = "10") @Min(1) @Max(60) int days) {
         DayBook.Opened opened = book.open(me, days);
-        Ahead ahead = Ahead.of(opened.outlook());
+        Ahead ahead = Ahead.of(opened.horizon());
         Map<UUID, FollowUp> byId =
-                opened.outlook().open().stream().collect(Collectors.toMap(FollowUp::id, Function.identity()));
+                opened.horizon().open().stream().collect(Collectors.toMap(FollowUp::id, Function.identity()));
         return new AheadView(
                 ahead.days().stream().map(day -> view(me, opened, day)).toList(),
                 ahead.shelf().stream().map(opened::line).toList(),

@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpOrigin;
-import org.squallnote.core.plan.Outlook;
+import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.plan.Stint;
 import org.squallnote.core.time.WorkingTime;
@@ -46,21 +46,21 @@ class DayBook {
      * @param meetings of these days
      * @param stints of today, and of all open follow-ups
      */
-    record Opened(Outlook outlook, List<Meeting> meetings, List<Stint> stints, Map<UUID, FollowUpOrigin> origins) {
+    record Opened(Horizon horizon, List<Meeting> meetings, List<Stint> stints, Map<UUID, FollowUpOrigin> origins) {
 
         LocalDate today() {
-            return outlook.today();
+            return horizon.today();
         }
 
         WorkingTime workingTime() {
-            return outlook.freeTime().workingTime();
+            return horizon.freeTime().workingTime();
         }
 
         /** How long was worked at follow-ups since a moment, in minutes. */
         int spentSince(Instant moment) {
             return stints.stream()
                     .map(stint -> stint.since(moment))
-                    .mapToInt(stint -> stint.minutes(outlook.now()))
+                    .mapToInt(stint -> stint.minutes(horizon.now()))
                     .sum();
         }
 
@@ -69,7 +69,7 @@ class DayBook {
                     followUp,
                     Optional.ofNullable(origins.get(followUp.id())),
                     workingTime(),
-                    LocalDateTime.ofInstant(outlook.now(), workingTime().zone()));
+                    LocalDateTime.ofInstant(horizon.now(), workingTime().zone()));
         }
     }
 
@@ -87,8 +87,8 @@ class DayBook {
         stints.forEach(stint -> spent.merge(stint.followUpId(), stint.minutes(now), Integer::sum));
         Map<UUID, FollowUpOrigin> origins = new HashMap<>();
         followUps.origins(me.accountId(), midnight).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
-        Outlook outlook = new Outlook(now, days.freeTime(), followUps.open(me.accountId()), planned, spent, last);
-        return new Opened(outlook, days.meetings(), stints, origins);
+        Horizon horizon = new Horizon(now, days.freeTime(), followUps.open(me.accountId()), planned, spent, last);
+        return new Opened(horizon, days.meetings(), stints, origins);
     }
 
     private LocalDate last(SignedIn me, LocalDate today, int workingDays) {

@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.plan.Band;
 import org.squallnote.core.plan.Candidate;
-import org.squallnote.core.plan.Outlook;
+import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Stint;
 import org.squallnote.core.plan.Today;
 import org.squallnote.core.time.WorkingTime;
@@ -94,22 +94,22 @@ class TodayController {
     @GetMapping("/api/today")
     TodayView today(@CurrentAccount SignedIn me) {
         DayBook.Opened opened = book.open(me, DAYS);
-        Outlook outlook = opened.outlook();
-        Today today = Today.of(outlook);
-        LocalDate day = outlook.today();
+        Horizon horizon = opened.horizon();
+        Today today = Today.of(horizon);
+        LocalDate day = horizon.today();
         WorkingTime workingTime = opened.workingTime();
         Optional<WorkingTime.Hours> hours = workingTime.hoursOn(day);
         Optional<Stint> running = opened.stints().stream()
                 .filter(stint -> stint.endedAt() == null)
                 .findFirst();
-        Map<UUID, FollowUp> byId = outlook.open().stream().collect(Collectors.toMap(FollowUp::id, Function.identity()));
+        Map<UUID, FollowUp> byId = horizon.open().stream().collect(Collectors.toMap(FollowUp::id, Function.identity()));
         return new TodayView(
                 day,
                 workingTime.addWorkingDays(day, 1),
                 hours.map(WorkingTime.Hours::fromInclusive).orElse(null),
                 hours.map(WorkingTime.Hours::toExclusive).orElse(null),
                 workingTime.whyOff(day).orElse(""),
-                outlook.freeTime().freeMinutes(day, outlook.now()),
+                horizon.freeTime().freeMinutes(day, horizon.now()),
                 today.glass().roomMinutes(),
                 today.glass().plannedMinutes(),
                 today.glass().overMinutes(),
@@ -122,7 +122,7 @@ class TodayController {
                                 entry.planned().rank() != null,
                                 entry.planned().at(),
                                 entry.minutesLeft(),
-                                outlook.spentMinutes(entry.followUp()),
+                                horizon.spentMinutes(entry.followUp()),
                                 entry.fits(),
                                 running.filter(stint -> stint.followUpId()
                                                 .equals(entry.followUp().id()))

@@ -19,7 +19,7 @@ import org.squallnote.core.time.WorkingTime;
  * @param spent how long was worked at each, in minutes
  * @param last the last day that is looked at
  */
-public record Outlook(
+public record Horizon(
         Instant now,
         FreeTime freeTime,
         List<FollowUp> open,
