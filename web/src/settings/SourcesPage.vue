@@ -111,7 +111,12 @@ function takeFiles(event: Event): void {
         class="border-line flex flex-wrap items-center gap-2 border-t px-3 py-2"
         role="alert"
       >
-        Disconnect {{ source.name }}? Its messages and follow-ups stay; its password is deleted.
+        Disconnect {{ source.name }}?
+        {{
+          source.kind === 'CALENDARS'
+            ? 'Its meetings take no time any more'
+            : 'Its messages and follow-ups stay'
+        }}; its password is deleted.
         <button class="btn" type="button" @click="disconnect(source)">Disconnect</button>
         <button class="btn btn-quiet" type="button" @click="leaving = undefined">Keep it</button>
       </div>

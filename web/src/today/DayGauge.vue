@@ -37,6 +37,11 @@ function cut(text: string, width: number): string {
   return text.length > most ? `${text.slice(0, most - 1).trimEnd()}…` : text
 }
 
+/** Of many at the same time the last ones stand close. */
+function laneOf(lane: number): number {
+  return Math.min(lane * 34, 88)
+}
+
 const spoken = computed(
   () =>
     `${effortText(today.roomMinutes)} free, ${effortText(today.plannedMinutes)} planned` +
@@ -92,9 +97,9 @@ const spoken = computed(
           {{ each.meeting.title }}{{ each.meeting.place ? `, ${each.meeting.place}` : '' }}
         </title>
         <rect
-          x="53"
+          :x="53 + laneOf(each.lane)"
           :y="each.y"
-          width="112"
+          :width="112 - laneOf(each.lane)"
           :height="each.height"
           fill="var(--dusk-wash)"
           :stroke="each.meeting.takesTime ? 'var(--dusk)' : 'var(--line-strong)'"
@@ -102,19 +107,19 @@ const spoken = computed(
         />
         <rect
           v-if="each.meeting.takesTime"
-          x="53"
+          :x="53 + laneOf(each.lane)"
           :y="each.y"
-          width="112"
+          :width="112 - laneOf(each.lane)"
           :height="each.height"
           fill="url(#busy)"
         />
         <text
           v-if="each.height > 13"
-          x="59"
+          :x="59 + laneOf(each.lane)"
           :y="each.y + Math.min(each.height / 2 + 4, 16)"
           class="label meeting"
         >
-          {{ cut(each.meeting.title, 104) }}
+          {{ cut(each.meeting.title, 104 - laneOf(each.lane)) }}
         </text>
       </g>
       <g v-for="block in drawn.blocks" :key="`block ${block.entry.line.id}`" data-test="block">

@@ -64,6 +64,13 @@ describe('the day gauge', () => {
     expect(minuteOf('07:30:00')).toBe(450)
   })
 
+  it('puts meetings at the same time beside each other', () => {
+    const other = { ...meeting, fromMinute: 690, toMinute: 750 }
+    const after = { ...meeting, fromMinute: 720, toMinute: 730 }
+    const drawn = gauge(todayOf({ meetings: [meeting, other, after] }), 600, 500)
+    expect(drawn?.meetings.map((each) => each.lane)).toEqual([0, 1, 0])
+  })
+
   it('puts what has a time of its own beside the ruler', () => {
     const drawn = gauge(todayOf({ entries: [entryOf('a', { at: '18:00:00' })] }), 600, 500)
     expect(drawn?.blocks[0]?.entry.line.id).toBe('a')

@@ -6,7 +6,8 @@ export interface Gauge {
   top: number
   bottom: number
   hours: { y: number; label: string }[]
-  meetings: { y: number; height: number; meeting: MeetingView }[]
+  /** With how many others stand beside it to its left. */
+  meetings: { y: number; height: number; lane: number; meeting: MeetingView }[]
   allDay: MeetingView[]
   /** Where the day has come to; left out before and after its hours. */
   now: number | undefined
@@ -35,6 +36,17 @@ const ABOVE = 6
 export function minuteOf(time: string): number {
   const [hours = '0', minutes = '0'] = time.split(':')
   return Number(hours) * 60 + Number(minutes)
+}
+
+/** Meetings at the same time stand beside each other; they come in the order in which they begin. */
+function inLanes(meetings: readonly MeetingView[]): { meeting: MeetingView; lane: number }[] {
+  const ends: number[] = []
+  return meetings.map((meeting) => {
+    const free = ends.findIndex((end) => end <= meeting.fromMinute)
+    const lane = free < 0 ? ends.length : free
+    ends[lane] = meeting.toMinute
+    return { meeting, lane }
+  })
 }
 
 /**
@@ -90,9 +102,10 @@ export function gauge(today: TodayData, nowMinute: number, height: number): Gaug
     top: yOf(from),
     bottom,
     hours,
-    meetings: timed.map((meeting) => ({
+    meetings: inLanes(timed).map(({ meeting, lane }) => ({
       y: yOf(meeting.fromMinute),
       height: Math.max(THINNEST, (meeting.toMinute - meeting.fromMinute) * scale),
+      lane,
       meeting,
     })),
     allDay: today.meetings.filter((meeting) => meeting.allDay),

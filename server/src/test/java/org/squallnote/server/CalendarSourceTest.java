@@ -123,6 +123,17 @@ class CalendarSourceTest extends ServerTest {
     }
 
     @Test
+    void whatIsDisconnectedLeavesNothingBehind() throws InterruptedException {
+        until(() -> meetings().equals(List.of("Surveyor")));
+        disconnect();
+        assertThat(meetings()).isEmpty();
+        for (String table : List.of("calendar", "calendar_object", "meeting")) {
+            assertThat(jdbc.queryForList("select * from " + table + " where owner = ?", me.accountId()))
+                    .isEmpty();
+        }
+    }
+
+    @Test
     void theAddressAndThePasswordAreKeptEncrypted() {
         String row = String.valueOf(jdbc.queryForList("select * from source where owner = ?", me.accountId()));
         assertThat(row).doesNotContain("secret", server.address());

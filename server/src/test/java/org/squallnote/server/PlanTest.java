@@ -3,12 +3,14 @@ package org.squallnote.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.files.FileImport;
 import tools.jackson.databind.JsonNode;
 
@@ -38,6 +40,9 @@ class PlanTest extends ServerTest {
 
     @Autowired
     private FileImport files;
+
+    @Autowired
+    private Calendars calendars;
 
     private SignedIn me;
 
@@ -122,6 +127,25 @@ class PlanTest extends ServerTest {
         assertThat(take(CALENDAR).known()).isEqualTo(2);
         take(CALENDAR.replace("T130000", "T120000"));
         assertThat(today().path("freeMinutes").asInt()).isEqualTo(359);
+    }
+
+    @Test
+    void whatIsWorkedOutAgainIsTheSame() throws Exception {
+        take(CALENDAR);
+        String query = "select href, title, starts_at, ends_at, opaque from meeting where owner = ? order by 1, 3";
+        List<Map<String, Object>> before = jdbc.queryForList(query, me.accountId());
+        assertThat(before).hasSizeGreaterThan(50);
+        calendars.workOutAgain(me.accountId());
+        assertThat(jdbc.queryForList(query, me.accountId())).isEqualTo(before);
+    }
+
+    @Test
+    void anotherZoneWorksTheTimesOutAnew() throws Exception {
+        take(CALENDAR.replace(";TZID=Europe/London", ""));
+        assertThat(today().path("meetings").path(0).path("fromMinute").asInt()).isEqualTo(660);
+        jdbc.update("update account set zone = 'Europe/Berlin' where id = ?", me.accountId());
+        me = new SignedIn(me.accountId(), me.name(), "Europe/Berlin", false);
+        assertThat(today().path("meetings").path(0).path("fromMinute").asInt()).isEqualTo(660);
     }
 
     @Test

@@ -103,6 +103,13 @@ public class Calendars extends KeptState<Calendars.Kept> {
         return new Days(FreeTime.of(workingTime, settings.margin(), busy), meetings);
     }
 
+    /** Works out again when all events take place. */
+    public void workOutAgain(UUID owner) {
+        ZoneId zone = workingTimes.of(owner).zone();
+        Instant now = clock.instant();
+        store.of(owner).forEach(calendar -> locks.write(owner, () -> times.workOut(calendar, zone, now)));
+    }
+
     private List<Meeting> meetings(UUID owner, Instant from, Instant to, ZoneId zone) {
         Instant now = clock.instant();
         Set<Calendar> outdated = new HashSet<>();

@@ -24,6 +24,7 @@ import org.squallnote.server.DataFolder;
 import org.squallnote.server.DatabaseCompaction;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
+import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.account.AccountStore;
 import tools.jackson.databind.json.JsonMapper;
@@ -45,6 +46,7 @@ public class ImportCommand implements ApplicationRunner {
 
     private final FileImport files;
     private final Rebuild rebuild;
+    private final Calendars calendars;
     private final AccountStore accounts;
     private final DatabaseCompaction compaction;
     private final ConfigurableApplicationContext context;
@@ -52,11 +54,13 @@ public class ImportCommand implements ApplicationRunner {
     ImportCommand(
             FileImport files,
             Rebuild rebuild,
+            Calendars calendars,
             AccountStore accounts,
             DatabaseCompaction compaction,
             ConfigurableApplicationContext context) {
         this.files = files;
         this.rebuild = rebuild;
+        this.calendars = calendars;
         this.accounts = accounts;
         this.compaction = compaction;
         this.context = context;
@@ -81,6 +85,7 @@ public class ImportCommand implements ApplicationRunner {
     private void work(List<String> words, Account account) throws IOException {
         if (words.get(0).equals("rebuild")) {
             say("Rebuilt " + rebuild.run(account.id()) + " threads.");
+            calendars.workOutAgain(account.id());
             return;
         }
         for (String name : words.subList(1, words.size())) {

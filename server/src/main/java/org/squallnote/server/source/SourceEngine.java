@@ -24,4 +24,7 @@ public interface SourceEngine {
      * @param since from when on messages are read
      */
     Running start(Source source, Instant since);
+
+    /** A source was disconnected; its engine has ended. Messages stay. */
+    default void disconnected(Source source) {}
 }

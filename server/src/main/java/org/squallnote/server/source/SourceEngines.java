@@ -85,6 +85,12 @@ public class SourceEngines {
         }
     }
 
+    /** A source was disconnected. */
+    void disconnected(Source source) {
+        stop(source.id());
+        Optional.ofNullable(engines.get(source.kind())).ifPresent(engine -> engine.disconnected(source));
+    }
+
     /** Ends a source's engine. */
     synchronized void stop(UUID sourceId) {
         Optional.ofNullable(running.remove(sourceId)).ifPresent(SourceEngines::close);

@@ -87,12 +87,13 @@ public class Sources {
 
     /** Disconnects a source: its messages stay, its password goes. */
     Done disconnect(SignedIn me, UUID commandId, UUID id, int version) {
-        return change(
+        Source source = get(me, id);
+        Done done = change(
                 me,
                 commandId,
                 id,
                 version,
-                "Disconnected " + get(me, id).name(),
+                "Disconnected " + source.name(),
                 old -> with(
                         old,
                         old.name(),
@@ -101,6 +102,8 @@ public class Sources {
                         old.daysBack(),
                         old.archiveRule(),
                         engines.now()));
+        engines.disconnected(source);
+        return done;
     }
 
     /** Changes a source, as long as nobody else has meanwhile, and starts its engine anew. */

@@ -17,6 +17,9 @@ public interface CalendarStore {
     /** All of connected sources, by name. */
     List<Calendar> of(UUID owner);
 
+    /** All of a source, connected or not. */
+    List<Calendar> ofSource(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId);
+
     Optional<Calendar> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
     Optional<Calendar> byHref(@Param("owner") UUID owner, @Param("sourceId") UUID sourceId, @Param("href") String href);

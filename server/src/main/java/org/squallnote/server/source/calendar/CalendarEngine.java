@@ -53,4 +53,9 @@ class CalendarEngine implements SourceEngine {
         sync.start();
         return new Running(sync, Optional.empty());
     }
+
+    @Override
+    public void disconnected(Source source) {
+        calendars.forget(source);
+    }
 }

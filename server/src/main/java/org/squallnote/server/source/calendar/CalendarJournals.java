@@ -42,6 +42,13 @@ class CalendarJournals {
         this.clock = clock;
     }
 
+    /** Takes the calendars of a source away. */
+    void forget(Source source) {
+        locks.write(
+                source.owner(),
+                () -> store.ofSource(source.owner(), source.id()).forEach(contents::remove));
+    }
+
     CalendarJournal of(Source source) {
         return new OfSource(source.owner(), source.id());
     }
@@ -63,9 +70,7 @@ class CalendarJournals {
         @Override
         public void calendars(List<FoundCalendar> found) {
             Set<String> hrefs = found.stream().map(FoundCalendar::href).collect(Collectors.toSet());
-            List<Calendar> before = store.of(owner).stream()
-                    .filter(calendar -> calendar.sourceId().equals(sourceId))
-                    .toList();
+            List<Calendar> before = store.ofSource(owner, sourceId);
             boolean same = before.size() == hrefs.size()
                     && before.stream().allMatch(calendar -> hrefs.contains(calendar.href()));
             if (!same) {
