@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Check, CornerUpLeft } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
+import type { FollowUpLine } from '@/api/client'
 import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
 import { change, setState } from '@/followups/changes'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
@@ -76,6 +77,10 @@ const { details, change: changeDetails } = useDetails({
   save: async (now) =>
     line.value !== undefined && (await change(line.value, { details: now })) !== undefined,
 })
+function priorityOf(event: Event): FollowUpLine['priority'] {
+  return (event.target as HTMLSelectElement).value as FollowUpLine['priority']
+}
+
 const SHOWN = [
   { shown: 'then', label: 'As it was then' },
   { shown: 'thread', label: 'Thread now' },
@@ -154,6 +159,23 @@ const TAB = 'border-b-2 px-1 h-8'
               }
             "
           />
+          <label class="inline-flex items-center gap-1.5"
+            ><span>· priority</span>
+            <select
+              class="field h-8 max-sm:h-11"
+              :value="line.priority"
+              data-test="priority"
+              @change="
+                (event) => {
+                  save({ priority: priorityOf(event) })
+                }
+              "
+            >
+              <option value="HIGH">high</option>
+              <option value="NORMAL">normal</option>
+              <option value="LOW">low</option>
+            </select>
+          </label>
         </div>
         <DetailsParts
           v-if="details"

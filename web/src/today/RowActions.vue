@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
 import type { DayEntry } from '@/api/client'
-import { setClock, startAt, takeOut } from '@/today/plan'
+import { addWork, setClock, startAt, takeOut } from '@/today/plan'
 import view from '@/today/view'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -17,11 +17,14 @@ const { entry, day, active } = defineProps<{
 const emit = defineEmits<{ done: []; through: [] }>()
 
 const choosing = ref(false)
+const entering = ref(false)
+const worked = ref<number>()
 const time = ref(entry.at?.slice(0, 5) ?? '')
 watch(
   () => [entry.line.id, entry.at] as const,
   ([, at]) => {
     choosing.value = false
+    entering.value = false
     time.value = at?.slice(0, 5) ?? ''
   },
 )
@@ -32,7 +35,15 @@ watch(time, (now) => {
   }
 })
 
-const now = () => active && !choosing.value
+function enter(): void {
+  if (worked.value !== undefined && worked.value >= 1) {
+    void addWork(entry.line.id, Math.round(worked.value))
+  }
+  entering.value = false
+  worked.value = undefined
+}
+
+const now = () => active && !choosing.value && !entering.value
 useKeys(view.name, [
   {
     ...view.keys.done,
@@ -44,6 +55,13 @@ useKeys(view.name, [
   {
     ...view.keys.clock,
     run: () => void setClock(entry.line.id, !entry.underWay),
+    when: now,
+  },
+  {
+    ...view.keys.worked,
+    run: () => {
+      entering.value = true
+    },
     when: now,
   },
   {
@@ -82,6 +100,34 @@ function focus(element: unknown): void {
     >
       {{ entry.underWay ? 'Stop the clock' : 'Start the clock' }}
       <KeyHint :group="view.name" does="Start or stop the clock" or="w" />
+    </button>
+    <form
+      v-if="entering"
+      :ref="focus"
+      class="inline-flex items-center gap-2"
+      data-keys="own"
+      data-test="worked"
+      @submit.prevent="enter"
+      @keydown.esc.stop="entering = false"
+    >
+      Worked
+      <input
+        v-model.number="worked"
+        class="field w-20"
+        type="number"
+        min="1"
+        max="1440"
+        required
+        aria-label="Minutes worked"
+      />
+      minutes
+      <button class="btn h-8 max-sm:h-11" type="submit">Note it</button>
+      <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="entering = false">
+        Cancel <span class="key">Esc</span>
+      </button>
+    </form>
+    <button v-else class="btn h-8 max-sm:h-11" type="button" @click="entering = true">
+      Enter time <KeyHint :group="view.name" does="Enter time worked" or="e" />
     </button>
     <span
       v-if="choosing"

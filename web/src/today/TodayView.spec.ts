@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CandidateView } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import { entryOf, lineOf, todayOf } from '@/testing/day'
-import { fakeServer, opened, pressed } from '@/testing/fakeServer'
+import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
 import TodayView from '@/today/TodayView.vue'
 
 vi.mock('vue-router', () => ({
@@ -155,6 +155,16 @@ describe('Today', () => {
       params: { path: { followUpId: 'a' } },
       body: { day: '2026-03-04', at: '14:00' },
     })
+  })
+
+  it('notes time that was worked without the clock', async () => {
+    server.answers('POST', '/api/follow-ups/{id}/work', DONE)
+    server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
+    const page = await opened(TodayView)
+    await key('e')
+    await page.find('[data-test=worked] input').setValue(25)
+    await submitted(page, '[data-test=worked]')
+    expect(server.sentTo('POST', '/api/follow-ups/{id}/work')[0]?.body).toEqual({ minutes: 25 })
   })
 
   it('says what to do when nothing is open and when it cannot be loaded', async () => {

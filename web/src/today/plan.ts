@@ -40,6 +40,16 @@ export function setClock(id: string, running: boolean): Promise<Done | undefined
   )
 }
 
+/** Time that was spent on one without its clock. */
+export function addWork(id: string, minutes: number): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/follow-ups/{id}/work', {
+      params: { path: { id }, header },
+      body: { minutes },
+    }),
+  )
+}
+
 /** Gives one a time of its own in a day, or none. */
 export function startAt(id: string, day: string, at: string | null): Promise<Done | undefined> {
   return run((header) =>

@@ -13,6 +13,7 @@ export default defineView({
     through: { key: 't', does: 'Work through it' },
     done: { key: 'd', does: 'Done' },
     clock: { key: 'w', does: 'Start or stop the clock' },
+    worked: { key: 'e', does: 'Enter time worked' },
     time: { key: 'b', does: 'Give it a time of its own' },
     out: { key: 'x', does: 'Not today' },
     open: { key: 'Enter', does: 'Open the follow-up' },
