@@ -1,10 +1,9 @@
-import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import AheadView from '@/ahead/AheadView.vue'
 import { needed, ordered } from '@/ahead/days'
 import { verdict, stuck } from '@/ahead/words'
 import { aheadEntryOf, aheadOf, lineOf } from '@/testing/day'
-import { fakeServer, opened } from '@/testing/fakeServer'
+import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
 
 vi.mock('vue-router', () => ({
   useRoute: () => ({ params: {} }),
@@ -17,11 +16,6 @@ const AHEAD = aheadOf(
   { shelf: [lineOf('d', { replyDay: null })] },
 )
 let server: ReturnType<typeof fakeServer>
-
-function key(name: string, shiftKey = false): Promise<unknown> {
-  document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, shiftKey, bubbles: true }))
-  return flushPromises()
-}
 
 beforeEach(() => {
   server = fakeServer()
@@ -44,14 +38,14 @@ describe('Ahead', () => {
 
   it('moves one or several to the day beside theirs', async () => {
     await opened(AheadView)
-    await key('ArrowRight', true)
+    await pressedKey('ArrowRight', true)
     expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
       wishes: [{ followUpId: 'a', day: '2026-03-05' }],
     })
-    await key(' ')
-    await key('ArrowDown')
-    await key(' ')
-    await key('ArrowRight', true)
+    await pressedKey(' ')
+    await pressedKey('ArrowDown')
+    await pressedKey(' ')
+    await pressedKey('ArrowRight', true)
     expect(server.sentTo('POST', '/api/plan')[1]?.body).toEqual({
       wishes: [
         { followUpId: 'a', day: '2026-03-05' },
@@ -63,9 +57,9 @@ describe('Ahead', () => {
   it('takes what is on the shelf to the first day', async () => {
     await opened(AheadView)
     for (let i = 0; i < 3; i++) {
-      await key('ArrowDown')
+      await pressedKey('ArrowDown')
     }
-    await key('ArrowRight', true)
+    await pressedKey('ArrowRight', true)
     expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
       wishes: [{ followUpId: 'd', day: '2026-03-04' }],
     })
@@ -73,11 +67,11 @@ describe('Ahead', () => {
 
   it('goes from day to day and takes out of one', async () => {
     const page = await opened(AheadView)
-    await key('ArrowRight')
+    await pressedKey('ArrowRight')
     expect(page.find('[aria-current="true"]').text()).toContain('Title c')
-    await key('x')
+    await pressedKey('x')
     expect(server.sentTo('POST', '/api/plan/out')[0]?.body).toEqual({ ids: ['c'] })
-    await key('ArrowLeft')
+    await pressedKey('ArrowLeft')
     expect(page.find('[aria-current="true"]').text()).toContain('Title a')
   })
 })

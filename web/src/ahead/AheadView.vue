@@ -13,7 +13,7 @@ import { setState } from '@/followups/changes'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
 import MakeItFit from '@/today/MakeItFit.vue'
 import { planFor, takeOut } from '@/today/plan'
-import DayChooser from '@/ui/DayChooser.vue'
+import DayPanel from '@/ui/DayPanel.vue'
 import { effortText } from '@/ui/effort'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -296,28 +296,20 @@ useKeys(view.name, [
           <RouterLink class="underline" to="/intake">Go to Intake</RouterLink>
         </div>
       </div>
-      <div
+      <DayPanel
         v-if="choosing"
         class="bg-surface border-line shrink-0 border-t px-4 py-2 sm:px-5"
-        data-keys="own"
         data-test="to-another-day"
-        @keydown.esc.stop="choosing = false"
+        :choices="intake.data.value?.quickChoices ?? []"
+        :from="today()"
+        @choose="(isoDay) => void moveTo(isoDay)"
+        @cancel="choosing = false"
       >
         <p class="mb-1 font-semibold">
           {{ chosen.length === 1 ? `“${chosen[0]?.line.title}”` : `${chosen.length} follow-ups` }}
           to another day
         </p>
-        <DayChooser
-          in-row
-          :choices="intake.data.value?.quickChoices ?? []"
-          :from="today()"
-          @choose="(isoDay) => void moveTo(isoDay)"
-        >
-          <button class="btn btn-quiet h-9 sm:h-8" type="button" @click="choosing = false">
-            Cancel <span class="key">Esc</span>
-          </button>
-        </DayChooser>
-      </div>
+      </DayPanel>
       <div
         class="border-line-strong m-3 mt-1 flex shrink-0 flex-wrap items-start gap-x-3 rounded border border-dashed px-3 py-1.5 sm:mx-5"
         data-test="shelf"

@@ -117,3 +117,11 @@ export async function pressed(page: VueWrapper, text: string): Promise<void> {
   await button.trigger('click')
   await flushPromises()
 }
+
+/** Presses a key where nothing has the focus. */
+export async function pressedKey(key: string, shiftKey = false): Promise<void> {
+  document.body.dispatchEvent(
+    new KeyboardEvent('keydown', { key, shiftKey, bubbles: true, cancelable: true }),
+  )
+  await flushPromises()
+}

@@ -7,7 +7,7 @@ import { setState } from '@/followups/changes'
 import { planFor, putOff } from '@/today/plan'
 import { reason, standing } from '@/today/words'
 import CategoryMark from '@/ui/CategoryMark.vue'
-import DayChooser from '@/ui/DayChooser.vue'
+import DayPanel from '@/ui/DayPanel.vue'
 import { effortText } from '@/ui/effort'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -180,23 +180,20 @@ useKeys('Plan the day', [
         >
         <span v-if="sentence" class="text-ink-soft">: “{{ sentence }}”</span>
       </p>
-      <div v-if="choosing" class="mt-3" data-keys="own" @keydown.esc.stop="choosing = false">
+      <DayPanel
+        v-if="choosing"
+        class="mt-3"
+        :choices="choices"
+        :from="shiftDay(todayIso(), 1)"
+        @choose="postpone"
+        @cancel="choosing = false"
+      >
         <p v-if="past" class="text-rust mb-1" role="alert">
           It is firm for {{ dayText(current.line.replyDay ?? '') }}. Choose {{ dayText(past) }} once
           more to put it off all the same, or another day.
         </p>
         <p v-else class="mb-1 font-semibold">Out of sight until</p>
-        <DayChooser
-          in-row
-          :choices="choices"
-          :from="shiftDay(todayIso(), 1)"
-          @choose="(isoDay) => postpone(isoDay)"
-        >
-          <button class="btn btn-quiet h-9 sm:h-8" type="button" @click="choosing = false">
-            Cancel <span class="key">Esc</span>
-          </button>
-        </DayChooser>
-      </div>
+      </DayPanel>
       <div v-else class="mt-3 flex flex-wrap gap-2">
         <button class="btn btn-main max-sm:h-11" type="button" data-test="into" @click="take">
           <Sun :size="15" aria-hidden="true" />

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { CandidateView } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import { entryOf, lineOf, todayOf } from '@/testing/day'
-import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
+import { fakeServer, opened, pressed, submitted, pressedKey } from '@/testing/fakeServer'
 import TodayView from '@/today/TodayView.vue'
 
 vi.mock('vue-router', () => ({
@@ -25,11 +25,6 @@ const OTHER: CandidateView = {
   minutes: 5,
 }
 let server: ReturnType<typeof fakeServer>
-
-function key(name: string, shiftKey = false): Promise<unknown> {
-  document.body.dispatchEvent(new KeyboardEvent('keydown', { key: name, shiftKey, bubbles: true }))
-  return flushPromises()
-}
 
 beforeEach(() => {
   server = fakeServer()
@@ -57,15 +52,15 @@ describe('Today', () => {
   it('asks about one after the other, with one key each', async () => {
     server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
     const page = await opened(TodayView)
-    await key('p')
+    await pressedKey('p')
     expect(page.find('[data-test=candidate]').text()).toContain('Title late')
-    await key('s')
+    await pressedKey('s')
     expect(page.find('[data-test=candidate]').text()).toContain('Title other')
-    await key('i')
+    await pressedKey('i')
     expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
       wishes: [{ followUpId: 'other', day: '2026-03-04' }],
     })
-    await key('Escape')
+    await pressedKey('Escape')
     expect(page.find('[data-test=plan-the-day]').exists()).toBe(false)
   })
 
@@ -73,8 +68,8 @@ describe('Today', () => {
     server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
     server.refuses('POST', '/api/follow-ups/{id}/state', 'Changed elsewhere.')
     const page = await opened(TodayView)
-    await key('p')
-    await key('x')
+    await pressedKey('p')
+    await pressedKey('x')
     await flushPromises()
     expect(page.find('[data-test=candidate]').text()).toContain('Title other')
     expect(page.find('[data-test=plan-the-day] ol').text()).toContain('Title late')
@@ -83,8 +78,8 @@ describe('Today', () => {
   it('asks on about the same one whatever comes up meanwhile', async () => {
     server.answers('GET', '/api/today', todayOf({ candidates: [LATE, OTHER] }))
     const page = await opened(TodayView)
-    await key('p')
-    await key('i')
+    await pressedKey('p')
+    await pressedKey('i')
     const alarm: CandidateView = { ...LATE, line: lineOf('alarm'), why: 'LATE_FIRM' }
     queryClient.setQueryData(['today'], todayOf({ candidates: [alarm, LATE, OTHER] }))
     await flushPromises()
@@ -94,13 +89,13 @@ describe('Today', () => {
   it('orders by hand, within a band and over its edge', async () => {
     server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a'), entryOf('b')] }))
     await opened(TodayView)
-    await key('ArrowDown', true)
+    await pressedKey('ArrowDown', true)
     expect(server.sentTo('PUT', '/api/plan/order')[0]?.body).toEqual({
       day: '2026-03-04',
       band: 'LATER',
       inOrder: ['b', 'a'],
     })
-    await key('ArrowUp', true)
+    await pressedKey('ArrowUp', true)
     expect(server.sentTo('PUT', '/api/plan/order')[1]?.body).toEqual({
       day: '2026-03-04',
       band: 'NOW',
@@ -124,7 +119,7 @@ describe('Today', () => {
     const page = await opened(TodayView)
     expect(page.find('[data-test=standing]').text()).toContain('35 min too much')
     expect(page.find('[data-test=above-the-rim]').text()).toContain('Title b')
-    await key('m')
+    await pressedKey('m')
     expect(server.sentTo('POST', '/api/plan')[0]?.body).toEqual({
       wishes: [{ followUpId: 'b', day: '2026-03-05' }],
     })
@@ -133,9 +128,9 @@ describe('Today', () => {
   it('starts the clock, takes out of the day and ends', async () => {
     server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a'), entryOf('b')] }))
     const page = await opened(TodayView)
-    await key('w')
+    await pressedKey('w')
     expect(server.sentTo('POST', '/api/follow-ups/{id}/work/start')).toHaveLength(1)
-    await key('x')
+    await pressedKey('x')
     expect(server.sentTo('POST', '/api/plan/out')[0]?.body).toEqual({ ids: ['a'] })
     await pressed(page, 'Done')
     expect(server.sentTo('POST', '/api/follow-ups/{id}/state')[0]?.params).toMatchObject({
@@ -148,7 +143,7 @@ describe('Today', () => {
     server.answers('PUT', '/api/plan/{followUpId}/start', DONE)
     server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
     const page = await opened(TodayView)
-    await key('b')
+    await pressedKey('b')
     await page.find('[data-test=row-actions] input').setValue('2pm')
     await flushPromises()
     expect(server.sentTo('PUT', '/api/plan/{followUpId}/start')[0]).toMatchObject({
@@ -161,7 +156,7 @@ describe('Today', () => {
     server.answers('POST', '/api/follow-ups/{id}/work', DONE)
     server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
     const page = await opened(TodayView)
-    await key('e')
+    await pressedKey('e')
     await page.find('[data-test=worked] input').setValue(25)
     await submitted(page, '[data-test=worked]')
     expect(server.sentTo('POST', '/api/follow-ups/{id}/work')[0]?.body).toEqual({ minutes: 25 })

@@ -3,7 +3,7 @@ import { reactive, ref } from 'vue'
 import { client, newId, unwrap, type ChatView, type SourceView, type ProbeStep } from '@/api/client'
 import { run } from '@/api/commands'
 import CommonFields from '@/settings/kinds/CommonFields.vue'
-import Steps from '@/settings/Steps.vue'
+import FormFoot from '@/settings/kinds/FormFoot.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 
@@ -108,22 +108,12 @@ async function save(): Promise<void> {
         ><input v-model="byToken" type="checkbox" /> with an access token</label
       >
     </div>
-    <Steps v-if="steps.length" :steps="steps" />
-    <div class="flex flex-wrap gap-2">
-      <button
-        v-if="!source"
-        class="btn"
-        type="button"
-        :disabled="errors.busy.value"
-        data-test="test"
-        @click="void test()"
-      >
-        {{ errors.busy.value ? 'Testing …' : 'Test' }}
-      </button>
-      <button class="btn btn-main" type="submit" :disabled="errors.busy.value" data-test="save">
-        {{ source ? 'Save' : 'Connect' }}
-      </button>
-      <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>
-    </div>
+    <FormFoot
+      :steps="steps"
+      :busy="errors.busy.value"
+      :is-new="source === undefined"
+      @test="void test()"
+      @cancel="emit('done')"
+    />
   </form>
 </template>
