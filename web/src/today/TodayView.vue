@@ -280,7 +280,7 @@ const gaugeHeight = computed(() =>
                   <span
                     v-if="band === 'NOW' && bands[band].length === 0"
                     class="text-ink-soft text-sm max-sm:hidden"
-                    >⇧ ↑ or dragging puts here what comes first</span
+                    >Shift and ↑, or dragging, puts here what comes first</span
                   >
                   <span v-if="bands[band].length > 0" class="text-ink-soft text-sm">{{
                     minutesOf(band)
