@@ -167,9 +167,9 @@ class ArrivalsTest extends ServerTest {
         byte[] bytes = mbox.toString().getBytes(StandardCharsets.UTF_8);
 
         assertThat(files.run(me.accountId(), new ByteArrayInputStream(bytes)))
-                .isEqualTo(new FileImport.Result(FileImport.Kind.MESSAGES, 900, 900, 0));
+                .isEqualTo(new FileImport.Result(FileImport.Kind.MESSAGES, 900, 900, 0, 0));
         assertThat(files.run(me.accountId(), new ByteArrayInputStream(bytes)))
-                .isEqualTo(new FileImport.Result(FileImport.Kind.MESSAGES, 900, 0, 900));
+                .isEqualTo(new FileImport.Result(FileImport.Kind.MESSAGES, 900, 0, 900, 0));
     }
 
     private Integer count(SignedIn me, String table) {

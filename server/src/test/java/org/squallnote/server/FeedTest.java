@@ -2,7 +2,6 @@ package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.StringReader;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -58,8 +57,7 @@ class FeedTest extends ServerTest {
                         "DTSTART;VALUE=DATE:20260306",
                         "DTSTART:20260305T140000Z",
                         "DURATION:PT45M");
-        assertThat(CalendarReader.read(new StringReader(text(result))).objects())
-                .hasSize(2);
+        assertThat(CalendarReader.read(text(result)).objects()).hasSize(2);
     }
 
     @Test

@@ -308,7 +308,7 @@ class PlanTest extends ServerTest {
     void aBrokenCalendarIsRefusedAndOneWithSomeBrokenEventsIsNot() throws Exception {
         org.assertj.core.api.Assertions.assertThatThrownBy(() -> take(CALENDAR.replace("DTSTART", "DTSTRT")))
                 .hasMessageContaining("Nothing was changed");
-        assertThat(take(CALENDAR.replace("DURATION:PT30M", "DURATION:SOON")).added())
-                .isEqualTo(1);
+        assertThat(take(CALENDAR.replace("DURATION:PT30M", "DURATION:SOON")))
+                .isEqualTo(new FileImport.Result(FileImport.Kind.EVENTS, 2, 1, 0, 1));
     }
 }

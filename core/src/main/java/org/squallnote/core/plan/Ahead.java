@@ -2,12 +2,10 @@ package org.squallnote.core.plan;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.squallnote.core.followup.FollowUp;
 
 /**
@@ -42,48 +40,47 @@ public record Ahead(List<Day> days, List<FollowUp> shelf, Feasibility feasibilit
         shelf = List.copyOf(shelf);
     }
 
+    /** A follow-up with what it asks of the days. */
+    private record Weight(FollowUp followUp, Work work) {}
+
     /** Works the days out. */
     public static Ahead of(Horizon horizon) {
         List<Room> rooms = horizon.rooms();
-        List<Work> works = horizon.open().stream().map(horizon::work).toList();
-        Map<UUID, Work> byId = new HashMap<>();
-        works.forEach(work -> byId.put(work.id(), work));
-        Map<LocalDate, List<FollowUp>> byDay = new HashMap<>();
-        List<FollowUp> shelf = new ArrayList<>();
         DayOrder order = new DayOrder(horizon.freeTime(), horizon.now());
-        for (FollowUp each : order.byRule(horizon.open(), Map.of())) {
-            Optional<LocalDate> day = horizon.work(each).day();
+        List<Work> works = new ArrayList<>();
+        Map<LocalDate, List<Weight>> byDay = new HashMap<>();
+        List<FollowUp> shelf = new ArrayList<>();
+        for (FollowUp each : order.byRule(horizon.open(), horizon.minutesLeft())) {
+            Work work = horizon.work(each);
+            works.add(work);
+            Optional<LocalDate> day = work.day();
             if (day.isPresent()) {
-                byDay.computeIfAbsent(day.get(), d -> new ArrayList<>()).add(each);
+                byDay.computeIfAbsent(day.get(), d -> new ArrayList<>()).add(new Weight(each, work));
             } else if (!each.isLater(horizon.today())) {
                 shelf.add(each);
             }
         }
-        List<Day> days = new ArrayList<>();
-        for (Room room : rooms) {
-            List<FollowUp> onDay = byDay.getOrDefault(room.day(), List.of());
-            if (horizon.workingTime().isWorkingDay(room.day()) || !onDay.isEmpty()) {
-                days.add(day(horizon, room, onDay, byId));
-            }
-        }
+        List<Day> days = rooms.stream()
+                .filter(room -> horizon.workingTime().isWorkingDay(room.day()) || byDay.containsKey(room.day()))
+                .map(room -> day(horizon, room, byDay.getOrDefault(room.day(), List.of())))
+                .toList();
         return new Ahead(
                 days,
-                shelf.stream().sorted(Comparator.comparing(FollowUp::priority)).toList(),
+                shelf,
                 Feasibility.of(rooms, works),
                 Fitting.of(rooms, works),
                 days.stream().mapToInt(day -> day.glass().plannedMinutes()).sum());
     }
 
-    private static Day day(Horizon horizon, Room room, List<FollowUp> onDay, Map<UUID, Work> byId) {
-        List<Work> works = onDay.stream()
-                .flatMap(each -> Optional.ofNullable(byId.get(each.id())).stream())
-                .toList();
-        Glass glass = Glass.of(room.minutes(), works.stream().map(Work::minutes).toList());
+    private static Day day(Horizon horizon, Room room, List<Weight> weights) {
+        Glass glass = Glass.of(
+                room.minutes(),
+                weights.stream().map(weight -> weight.work().minutes()).toList());
         List<Entry> entries = new ArrayList<>();
-        for (int i = 0; i < works.size(); i++) {
-            Work work = works.get(i);
+        for (int i = 0; i < weights.size(); i++) {
+            Work work = weights.get(i).work();
             entries.add(new Entry(
-                    onDay.get(i),
+                    weights.get(i).followUp(),
                     work.minutes(),
                     work.due().filter(room.day()::equals).isPresent(),
                     work.planned().isPresent(),

@@ -1,17 +1,17 @@
 package org.squallnote.core.plan;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.time.LocalTime;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.time.FreeTime;
 import org.squallnote.core.time.ReplyBy;
@@ -21,6 +21,8 @@ import org.squallnote.core.time.ReplyBy;
  * place by hand stands there.
  */
 public final class DayOrder {
+
+    private static final int MOST_YEARS = 5;
 
     private final FreeTime freeTime;
     private final Instant now;
@@ -48,11 +50,13 @@ public final class DayOrder {
     }
 
     private int freeMinutesUntil(ReplyBy by) {
-        ZoneId zone = freeTime.workingTime().zone();
+        // Later days make no difference, and some cannot be counted.
+        LocalDate farthest = local.toLocalDate().plusYears(MOST_YEARS);
+        LocalDate day = by.day().isAfter(farthest) ? farthest : by.day();
         Instant end = by.time()
-                .map(time -> by.day().atTime(time))
-                .orElse(by.day().plusDays(1).atTime(LocalTime.MIDNIGHT))
-                .atZone(zone)
+                .map(day::atTime)
+                .orElse(day.plusDays(1).atStartOfDay())
+                .atZone(freeTime.workingTime().zone())
                 .toInstant();
         return end.isAfter(now) ? (int) freeTime.between(now, end).toMinutes() : 0;
     }
@@ -86,18 +90,20 @@ public final class DayOrder {
      */
     public List<FollowUp> ofDay(List<FollowUp> followUps, Map<UUID, Planned> plans, Map<UUID, Integer> minutesLeft) {
         List<FollowUp> byRule = byRule(followUps, minutesLeft);
-        ArrayList<FollowUp> day = new ArrayList<>(followUps.size());
+        List<FollowUp> day = new ArrayList<>(followUps.size());
         for (Band band : Band.values()) {
-            List<FollowUp> inBand =
-                    byRule.stream().filter(each -> band(plans, each) == band).toList();
-            ArrayList<FollowUp> placed = new ArrayList<>(
-                    inBand.stream().filter(each -> rank(plans, each) == null).toList());
-            inBand.stream()
-                    .filter(each -> rank(plans, each) != null)
-                    .sorted(Comparator.comparing(
-                            each -> Optional.ofNullable(rank(plans, each)).orElse(0)))
-                    .forEach(each -> placed.add(
-                            Math.min(Optional.ofNullable(rank(plans, each)).orElse(0), placed.size()), each));
+            List<FollowUp> placed = new ArrayList<>();
+            SortedMap<Integer, List<FollowUp>> byHand = new TreeMap<>();
+            for (FollowUp each : byRule) {
+                if (band(plans, each) == band) {
+                    rank(plans, each)
+                            .ifPresentOrElse(
+                                    rank -> byHand.computeIfAbsent(rank, r -> new ArrayList<>())
+                                            .add(each),
+                                    () -> placed.add(each));
+                }
+            }
+            byHand.forEach((rank, some) -> placed.addAll(Math.min(rank, placed.size()), some));
             day.addAll(placed);
         }
         return List.copyOf(day);
@@ -107,7 +113,7 @@ public final class DayOrder {
         return Optional.ofNullable(plans.get(followUp.id())).map(Planned::band).orElse(Band.LATER);
     }
 
-    private static @Nullable Integer rank(Map<UUID, Planned> plans, FollowUp followUp) {
-        return Optional.ofNullable(plans.get(followUp.id())).map(Planned::rank).orElse(null);
+    private static Optional<Integer> rank(Map<UUID, Planned> plans, FollowUp followUp) {
+        return Optional.ofNullable(plans.get(followUp.id())).map(Planned::rank);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.time.FreeTime;
 import org.squallnote.core.time.WorkingTime;
@@ -51,6 +52,12 @@ public record Horizon(
 
     Work work(FollowUp followUp) {
         return Work.of(followUp, plan(followUp), spentMinutes(followUp), today());
+    }
+
+    /** How much of each is left to do, in minutes. */
+    Map<UUID, Integer> minutesLeft() {
+        return open.stream()
+                .collect(Collectors.toMap(FollowUp::id, each -> Work.minutesLeft(each, spentMinutes(each))));
     }
 
     List<Room> rooms() {

@@ -2,7 +2,6 @@ package org.squallnote.core.plan;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,8 +38,7 @@ public record Today(
     public static Today of(Horizon horizon) {
         LocalDate today = horizon.today();
         DayOrder order = new DayOrder(horizon.freeTime(), horizon.now());
-        Map<UUID, Integer> minutesLeft = new HashMap<>();
-        horizon.open().forEach(each -> minutesLeft.put(each.id(), Work.minutesLeft(each, horizon.spentMinutes(each))));
+        Map<UUID, Integer> minutesLeft = horizon.minutesLeft();
         List<FollowUp> planned = order.ofDay(
                 horizon.open().stream()
                         .filter(each -> horizon.plan(each)

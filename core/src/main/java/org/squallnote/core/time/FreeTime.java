@@ -125,10 +125,15 @@ public final class FreeTime {
         return List.copyOf(free);
     }
 
-    /** The free working time between two moments, with nothing kept for the unforeseen. */
+    /**
+     * The free working time between two moments, with nothing kept for the unforeseen; of longer spans that of the first
+     * two years.
+     */
     public Duration between(Instant fromInclusive, Instant toExclusive) {
         LocalDate first = LocalDate.ofInstant(fromInclusive, workingTime.zone());
-        LocalDate last = LocalDate.ofInstant(toExclusive, workingTime.zone());
+        LocalDate end = LocalDate.ofInstant(toExclusive, workingTime.zone());
+        LocalDate farthest = first.plusDays(WorkingTime.FARTHEST_DAYS);
+        LocalDate last = end.isAfter(farthest) ? farthest : end;
         Duration sum = Duration.ZERO;
         for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
             for (Stretch stretch : on(day)) {

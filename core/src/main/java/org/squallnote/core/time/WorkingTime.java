@@ -23,7 +23,7 @@ import java.util.Set;
 public final class WorkingTime {
 
     /** Longer silences are counted up to this many days; nobody needs the exact figure after two years. */
-    private static final int FARTHEST_DAYS = 730;
+    static final int FARTHEST_DAYS = 730;
 
     /**
      * The working hours of a day.

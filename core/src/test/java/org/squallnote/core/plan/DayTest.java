@@ -99,6 +99,10 @@ class DayTest {
         assertThat(ORDER.leewayMinutes(followUp("late", TODAY.minusDays(3)).replyBy(), 30))
                 .contains(-30);
         assertThat(ORDER.leewayMinutes(Optional.empty(), 30)).isEmpty();
+        int twoYears = ORDER.leewayMinutes(followUp("far", TODAY.plusYears(3)).replyBy(), 0)
+                .orElseThrow();
+        assertThat(ORDER.leewayMinutes(followUp("never", LocalDate.MAX).replyBy(), 0))
+                .contains(twoYears);
     }
 
     @Test

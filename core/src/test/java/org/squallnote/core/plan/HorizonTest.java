@@ -96,6 +96,13 @@ class HorizonTest {
     }
 
     @Test
+    void aDateThatNobodyLivesToSeeIsNoTrouble() {
+        FollowUp never = followUp("Never", LocalDate.MAX, 20);
+        assertThat(Ahead.of(horizon(never)).workMinutes()).isZero();
+        assertThat(Today.of(horizon(never)).candidates()).hasSize(1);
+    }
+
+    @Test
     void whatIsPlannedWeighsOnThatDayAndNotOnTheOneItIsDue() {
         FollowUp early = planned("Early", MONDAY, 60, FRIDAY);
         Ahead ahead = Ahead.of(horizon(early));

@@ -47,6 +47,9 @@ record CalendarEvent(
     /** Nothing lasts longer, in days. */
     private static final int LONGEST_DAYS = 2_000;
 
+    /** A series has one rule; more than a few are not read. */
+    private static final int MOST_RULES = 4;
+
     /** So many single dates are read of a series. */
     private static final int MOST_DATES = 10_000;
 
@@ -96,7 +99,9 @@ record CalendarEvent(
     private static List<SeriesRule> rules(Properties properties) throws UnreadableEventException {
         List<SeriesRule> rules = new ArrayList<>();
         for (VObjectProperty rule : properties.all("RRULE")) {
-            rules.add(SeriesRule.read(rule.getValue()));
+            if (rules.size() < MOST_RULES) {
+                rules.add(SeriesRule.read(rule.getValue()));
+            }
         }
         return rules;
     }
@@ -152,10 +157,6 @@ record CalendarEvent(
         }
     }
 
-    boolean isSeries() {
-        return !rules.isEmpty() || !more.isEmpty();
-    }
-
     /** When a time of it that begins then is over. */
     Instant endOf(LocalDateTime begins, ZoneRules own) {
         ZoneRules zone = start.zone().orElse(own);
@@ -172,31 +173,5 @@ record CalendarEvent(
         return exact.isNegative()
                 ? from
                 : from.plus(exact.toDays() > LONGEST_DAYS ? Duration.ofDays(LONGEST_DAYS) : exact);
-    }
-
-    /** When it is over at the latest, as far as that is known without working it out; absent where it may go on. */
-    Optional<Instant> over(ZoneRules own) {
-        Instant first = endOf(start.local(), own);
-        if (rules.stream().anyMatch(SeriesRule::isEndless)
-                || rules.stream().anyMatch(rule -> rule.until().isEmpty())) {
-            return Optional.empty();
-        }
-        Instant last = first;
-        Duration length = Duration.between(start.at(own), first);
-        for (Moment date : more) {
-            last = later(last, date.at(own).plus(length));
-        }
-        for (SeriesRule rule : rules) {
-            last = later(
-                    last,
-                    rule.until()
-                            .map(until -> Moment.at(until, own).plus(length).plus(Duration.ofDays(2)))
-                            .orElse(last));
-        }
-        return Optional.of(last);
-    }
-
-    private static Instant later(Instant a, Instant b) {
-        return a.isAfter(b) ? a : b;
     }
 }

@@ -12,8 +12,10 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.squallnote.core.calendar.Meeting;
 
@@ -53,19 +55,6 @@ public final class CalendarObject {
         return new Working(calendarId, own.getRules(), from, to, mine).all();
     }
 
-    /** When it is over for good, where that is known; absent for what may go on. */
-    public Optional<Instant> over(ZoneId own) {
-        Instant last = Instant.MIN;
-        for (CalendarEvent event : events) {
-            Optional<Instant> over = event.over(own.getRules());
-            if (over.isEmpty()) {
-                return Optional.empty();
-            }
-            last = over.get().isAfter(last) ? over.get() : last;
-        }
-        return Optional.of(last);
-    }
-
     private final class Working {
 
         private final UUID calendarId;
@@ -75,6 +64,7 @@ public final class CalendarObject {
         private final Set<String> mine;
         private final List<Meeting> found = new ArrayList<>();
         private final Map<Instant, CalendarEvent> instead = new HashMap<>();
+        private final NavigableMap<Instant, CalendarEvent> changes = new TreeMap<>();
 
         Working(UUID calendarId, ZoneRules own, Instant from, Instant to, Set<String> mine) {
             this.calendarId = calendarId;
@@ -86,7 +76,12 @@ public final class CalendarObject {
 
         List<Meeting> all() {
             for (CalendarEvent event : events) {
-                event.instead().ifPresent(moment -> instead.putIfAbsent(moment.at(own), event));
+                event.instead().ifPresent(moment -> {
+                    instead.putIfAbsent(moment.at(own), event);
+                    if (event.andFollowing()) {
+                        changes.putIfAbsent(moment.at(own), event);
+                    }
+                });
             }
             for (CalendarEvent event : events) {
                 if (event.instead().isPresent()) {
@@ -154,13 +149,7 @@ public final class CalendarObject {
 
         /** What one time had changed for all that follow. */
         private Optional<CalendarEvent> changedFrom(Instant at) {
-            return events.stream()
-                    .filter(event -> event.andFollowing()
-                            && event.instead()
-                                    .filter(moment -> moment.at(own).isBefore(at))
-                                    .isPresent())
-                    .max(Comparator.comparing(
-                            event -> event.instead().orElseThrow().at(own)));
+            return Optional.ofNullable(changes.lowerEntry(at)).map(Map.Entry::getValue);
         }
 
         private void addMoved(CalendarEvent changed, LocalDateTime time) {

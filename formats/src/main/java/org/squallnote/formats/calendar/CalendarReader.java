@@ -7,19 +7,17 @@ import com.github.mangstadt.vinnie.io.SyntaxRules;
 import com.github.mangstadt.vinnie.io.VObjectDataAdapter;
 import com.github.mangstadt.vinnie.io.VObjectReader;
 import com.github.mangstadt.vinnie.io.VObjectWriter;
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.InputStreamReader;
-import java.io.Reader;
+import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 
 /**
@@ -42,44 +40,52 @@ public final class CalendarReader {
      *
      * @param name what the calendar calls itself (NAME of RFC 7986, or the X-WR-CALNAME that many write); empty where it
      *     does not
-     * @param isCalendar whether it was a calendar at all
-     * @param method what it asks for (METHOD, RFC 5546), upper case; empty for a mere calendar
-     * @param unreadable how many events could not be read
+     * @param unreadable how many events could not be read, those that were too many with them
      * @param problems why, of the first ones, with the title of each
-     * @param cut whether there were more events than are kept
      */
-    public record Result(
-            String name,
-            boolean isCalendar,
-            String method,
-            List<CalendarObject> objects,
-            int unreadable,
-            List<String> problems,
-            boolean cut) {}
+    public record Result(String name, List<CalendarObject> objects, int unreadable, List<String> problems) {}
+
+    private static final String BEGIN = "BEGIN:VCALENDAR";
+    private static final char BYTE_ORDER_MARK = '\uFEFF';
 
     private final Map<String, List<Properties>> byUid = new LinkedHashMap<>();
-    private final Map<String, List<TimeZones.Observance>> zones = new LinkedHashMap<>();
+    private final TimeZones zones = new TimeZones();
     private final List<String> problems = new ArrayList<>();
-    private String name = "";
-    private String method = "";
-    private boolean isCalendar;
+    private final Properties calendar = new Properties();
     private int count;
     private int unreadable;
 
     private CalendarReader() {}
 
+    /** How many bytes tell whether something is a calendar. */
+    public static final int START_BYTES = 64;
+
+    /** Whether bytes begin as a calendar does; a byte order mark and empty lines may stand before it. */
+    public static boolean isCalendar(byte[] start) {
+        String text = new String(start, 0, Math.min(start.length, START_BYTES), StandardCharsets.UTF_8);
+        return opened(text).regionMatches(true, 0, BEGIN, 0, BEGIN.length());
+    }
+
+    /** Without what may stand before the first line. */
+    private static String opened(String text) {
+        boolean marked = !text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK;
+        return (marked ? text.substring(1) : text).stripLeading();
+    }
+
     /** Reads a calendar, or several after each other; whatever is not one gives none. */
-    public static Result read(InputStream in) throws IOException {
-        return read(new InputStreamReader(in, StandardCharsets.UTF_8));
+    public static Result read(byte[] calendar) {
+        return read(new String(calendar, StandardCharsets.UTF_8));
     }
 
     /** Reads a calendar that is text. */
-    public static Result read(Reader text) throws IOException {
+    public static Result read(String text) {
         CalendarReader reader = new CalendarReader();
         SyntaxRules rules = SyntaxRules.iCalendar();
         rules.setDefaultSyntaxStyle(SyntaxStyle.NEW);
-        try (VObjectReader objects = new VObjectReader(new LineBounds(new BufferedReader(text)), rules)) {
+        try (VObjectReader objects = new VObjectReader(new LineBounds(new StringReader(opened(text))), rules)) {
             objects.parse(reader.new Listener());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
         return reader.result();
     }
@@ -94,7 +100,6 @@ public final class CalendarReader {
         public void onComponentBegin(String component, Context context) {
             List<String> parents = context.getParentComponents();
             switch (component) {
-                case "VCALENDAR" -> isCalendar = true;
                 case "VEVENT" -> event = new Properties();
                 case "STANDARD", "DAYLIGHT" -> part = new Properties();
                 default -> {
@@ -118,19 +123,7 @@ public final class CalendarReader {
                         zone = property.getValue().strip();
                     }
                 }
-                case "VCALENDAR" -> ofTheCalendar(property);
-                default -> {
-                    // Of no use here.
-                }
-            }
-        }
-
-        private void ofTheCalendar(VObjectProperty property) {
-            String value = property.getValue().strip();
-            switch (property.getName().toUpperCase(Locale.ROOT)) {
-                case "NAME" -> name = value;
-                case "X-WR-CALNAME" -> name = name.isEmpty() ? value : name;
-                case "METHOD" -> method = value.toUpperCase(Locale.ROOT);
+                case "VCALENDAR" -> calendar.add(property);
                 default -> {
                     // Of no use here.
                 }
@@ -140,8 +133,7 @@ public final class CalendarReader {
         @Override
         public void onComponentEnd(String component, Context context) {
             switch (component) {
-                case "STANDARD", "DAYLIGHT" ->
-                    zones.computeIfAbsent(zone, id -> new ArrayList<>()).add(new TimeZones.Observance(part));
+                case "STANDARD", "DAYLIGHT" -> zones.add(zone, new TimeZones.Observance(part));
                 case "VEVENT" -> take(event);
                 default -> {
                     // Nothing to close.
@@ -169,15 +161,13 @@ public final class CalendarReader {
     }
 
     private Result result() {
-        TimeZones known = new TimeZones();
-        zones.forEach(known::add);
         List<CalendarObject> objects = new ArrayList<>();
         byUid.forEach((uid, components) -> {
             List<CalendarEvent> events = new ArrayList<>();
             List<Properties> good = new ArrayList<>();
             for (Properties component : components) {
                 try {
-                    events.add(CalendarEvent.read(component, known));
+                    events.add(CalendarEvent.read(component, zones));
                     good.add(component);
                 } catch (UnreadableEventException e) {
                     unreadable++;
@@ -190,14 +180,12 @@ public final class CalendarReader {
                 objects.add(new CalendarObject(uid, events, text(good)));
             }
         });
+        String name = calendar.text("NAME", LONGEST_NAME);
         return new Result(
-                name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name,
-                isCalendar,
-                method,
+                name.isEmpty() ? calendar.text("X-WR-CALNAME", LONGEST_NAME) : name,
                 objects,
-                unreadable,
-                List.copyOf(problems),
-                count > MOST_EVENTS);
+                unreadable + Math.max(0, count - MOST_EVENTS),
+                List.copyOf(problems));
     }
 
     private String text(List<Properties> events) {
@@ -206,15 +194,16 @@ public final class CalendarReader {
             writer.writeBeginComponent("VCALENDAR");
             writer.writeProperty("VERSION", "2.0");
             writer.writeProperty("PRODID", "-//Squallnote//Calendar//EN");
-            for (Map.Entry<String, List<TimeZones.Observance>> zone : zones.entrySet()) {
-                if (events.stream().anyMatch(event -> speaksOf(event, zone.getKey()))) {
-                    writeZone(writer, zone.getKey(), zone.getValue());
-                }
+            for (String zone : zonesOf(events)) {
+                writeZone(writer, zone, zones.observances(zone));
             }
             for (Properties event : events) {
                 writer.writeBeginComponent("VEVENT");
                 for (VObjectProperty property : event.all()) {
-                    writer.writeProperty(property);
+                    // When it was written says nothing of it, and some write it anew each time they are asked.
+                    if (!property.getName().equalsIgnoreCase("DTSTAMP")) {
+                        writer.writeProperty(property);
+                    }
                 }
                 writer.writeEndComponent("VEVENT");
             }
@@ -225,9 +214,18 @@ public final class CalendarReader {
         return text.toString();
     }
 
-    private static boolean speaksOf(Properties event, String zone) {
-        return event.all().stream()
-                .anyMatch(property -> zone.equals(property.getParameters().first("TZID")));
+    /** The zones that events speak of and that the calendar describes. */
+    private Set<String> zonesOf(List<Properties> events) {
+        Set<String> ids = new TreeSet<>();
+        for (Properties event : events) {
+            for (VObjectProperty property : event.all()) {
+                String id = property.getParameters().first("TZID");
+                if (id != null && !zones.observances(id).isEmpty()) {
+                    ids.add(id);
+                }
+            }
+        }
+        return ids;
     }
 
     private static void writeZone(VObjectWriter writer, String id, List<TimeZones.Observance> observances)

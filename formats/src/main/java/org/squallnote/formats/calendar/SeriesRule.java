@@ -2,11 +2,9 @@ package org.squallnote.formats.calendar;
 
 import java.time.Instant;
 import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.time.zone.ZoneRules;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.dmfs.rfc5545.DateTime;
 import org.dmfs.rfc5545.recur.Freq;
 import org.dmfs.rfc5545.recur.InvalidRecurrenceRuleException;
@@ -100,19 +98,6 @@ final class SeriesRule {
     private static LocalDateTime onTheWall(DateTime utc, ZoneRules rules) {
         Instant at = Instant.ofEpochMilli(utc.getTimestamp());
         return LocalDateTime.ofEpochSecond(at.getEpochSecond(), 0, rules.getOffset(at));
-    }
-
-    /** Whether it comes to an end by itself. */
-    boolean isEndless() {
-        return rule.isInfinite();
-    }
-
-    /** When it ends at the latest where it says so by a date. */
-    Optional<LocalDateTime> until() {
-        return Optional.ofNullable(rule.getUntil())
-                .map(until -> until.isFloating() || until.isAllDay()
-                        ? local(until)
-                        : LocalDateTime.ofEpochSecond(until.getTimestamp() / 1000, 0, ZoneOffset.UTC));
     }
 
     private static DateTime dateTime(LocalDateTime local, boolean dateOnly) {

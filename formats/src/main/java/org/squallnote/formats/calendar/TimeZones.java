@@ -27,19 +27,28 @@ final class TimeZones {
     private static final LocalDateTime LAST = LocalDateTime.of(2070, 1, 1, 0, 0);
     private static final int MOST_CHANGES = 400;
 
-    private final Map<String, ZoneRules> own = new HashMap<>();
+    /** No calendar speaks of more zones of its own, and none of them has more parts. */
+    private static final int MOST = 200;
+
+    private final Map<String, List<Observance>> own = new HashMap<>();
     private final Map<String, Optional<ZoneRules>> known = new HashMap<>();
 
     /** A part of a VTIMEZONE. */
     record Observance(Properties properties) {}
 
-    /** Takes in a VTIMEZONE; one that cannot be read is left out. */
-    void add(String id, List<Observance> observances) {
-        try {
-            own.putIfAbsent(id, rules(observances));
-        } catch (UnreadableEventException | DateTimeException e) {
-            known.remove(id);
+    /** Takes in a part of a VTIMEZONE. */
+    void add(String id, Observance observance) {
+        if (own.containsKey(id) || own.size() < MOST) {
+            List<Observance> parts = own.computeIfAbsent(id, i -> new ArrayList<>());
+            if (parts.size() < MOST) {
+                parts.add(observance);
+            }
         }
+    }
+
+    /** The parts of a zone as they were taken in; none where there are none. */
+    List<Observance> observances(String id) {
+        return own.getOrDefault(id, List.of());
     }
 
     /** The rules of a TZID; absent where nobody knows it, and then its times float. */
@@ -48,7 +57,7 @@ final class TimeZones {
     }
 
     private Optional<ZoneRules> find(String id) {
-        return fromDatabase(id).or(() -> Optional.ofNullable(own.get(id)));
+        return fromDatabase(id).or(() -> fromCalendar(observances(id)));
     }
 
     /** By its name, or by the end of it: some write a path before it. */
@@ -66,6 +75,15 @@ final class TimeZones {
             rest = slash < 0 ? "" : rest.substring(slash + 1);
         }
         return Optional.empty();
+    }
+
+    /** A zone that cannot be read is none. */
+    private static Optional<ZoneRules> fromCalendar(List<Observance> observances) {
+        try {
+            return observances.isEmpty() ? Optional.empty() : Optional.of(rules(observances));
+        } catch (UnreadableEventException | DateTimeException e) {
+            return Optional.empty();
+        }
     }
 
     private record Change(LocalDateTime at, ZoneOffset before, ZoneOffset after) {}

@@ -1,8 +1,5 @@
 package org.squallnote.server.calendar;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -30,6 +27,7 @@ public class CalendarContents {
     /** What one event may say at most, in characters. */
     private static final int LONGEST_OBJECT = 900_000;
 
+    private static final int LONGEST_NAME = 200;
     private static final int LONGEST_HREF = 700;
     private static final int LONGEST_ETAG = 500;
 
@@ -67,7 +65,7 @@ public class CalendarContents {
                     owner,
                     sourceId,
                     href,
-                    name,
+                    name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name,
                     CalendarUse.BUSY,
                     "",
                     now,
@@ -135,7 +133,7 @@ public class CalendarContents {
         for (Fetched each : fetched) {
             if (each.href().length() <= LONGEST_HREF) {
                 String body = each.body().length() > LONGEST_OBJECT ? "" : each.body();
-                List<CalendarObject> events = read(body);
+                List<CalendarObject> events = CalendarReader.read(body).objects();
                 String uid = events.isEmpty() ? "" : events.get(0).uid();
                 times.put(
                         calendar,
@@ -153,14 +151,6 @@ public class CalendarContents {
 
     private static String cut(String etag) {
         return etag.length() > LONGEST_ETAG ? etag.substring(0, LONGEST_ETAG) : etag;
-    }
-
-    private static List<CalendarObject> read(String body) {
-        try {
-            return CalendarReader.read(new StringReader(body)).objects();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     /** Takes a calendar away with everything in it. */

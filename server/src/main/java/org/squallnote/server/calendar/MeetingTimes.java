@@ -1,8 +1,5 @@
 package org.squallnote.server.calendar;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
@@ -12,7 +9,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Calendar;
-import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.calendar.StoredObject;
 import org.squallnote.formats.calendar.CalendarObject;
 import org.squallnote.formats.calendar.CalendarReader;
@@ -44,12 +40,12 @@ class MeetingTimes {
     /** Works out a whole calendar anew. */
     void workOut(Calendar calendar, ZoneId zone, Instant now) {
         UUID owner = calendar.owner();
-        Set<String> mine = mine(owner);
+        Span span = new Span(zone, now.minus(BACK), now.plus(AHEAD), mine(owner));
         store.deleteAllMeetings(owner, calendar.id());
         for (StoredObject object : store.objects(owner, calendar.id())) {
-            insert(owner, object.href(), times(calendar.id(), object.body(), zone, now, mine));
+            insert(calendar, object.href(), CalendarReader.read(object.body()).objects(), span);
         }
-        store.noteWorked(owner, calendar.id(), zone.getId(), now.plus(AHEAD));
+        store.noteWorked(owner, calendar.id(), zone.getId(), span.to());
     }
 
     /** Puts an object in, or in the place of what it was. */
@@ -57,9 +53,17 @@ class MeetingTimes {
         UUID owner = calendar.owner();
         store.removeObject(owner, calendar.id(), object.href());
         store.insertObject(owner, object);
-        ZoneId zone = ZoneId.of(calendar.workedIn());
+        Span span = new Span(ZoneId.of(calendar.workedIn()), now.minus(BACK), calendar.workedTo(), mine);
+        insert(calendar, object.href(), events, span);
+    }
+
+    /** For which time, in which zone and for whom times are worked out. */
+    private record Span(ZoneId zone, Instant from, Instant to, Set<String> mine) {}
+
+    private void insert(Calendar calendar, String href, List<CalendarObject> events, Span span) {
         for (CalendarObject event : events) {
-            insert(owner, object.href(), event.times(calendar.id(), zone, now.minus(BACK), calendar.workedTo(), mine));
+            event.times(calendar.id(), span.zone(), span.from(), span.to(), span.mine())
+                    .forEach(meeting -> store.insertMeeting(calendar.owner(), href, meeting));
         }
     }
 
@@ -71,19 +75,5 @@ class MeetingTimes {
     /** My addresses, by which a calendar knows what I have declined. */
     Set<String> mine(UUID owner) {
         return sources.addresses(owner).stream().collect(Collectors.toUnmodifiableSet());
-    }
-
-    private void insert(UUID owner, String href, List<Meeting> meetings) {
-        meetings.forEach(meeting -> store.insertMeeting(owner, href, meeting));
-    }
-
-    private static List<Meeting> times(UUID calendarId, String body, ZoneId zone, Instant now, Set<String> mine) {
-        try {
-            return CalendarReader.read(new StringReader(body)).objects().stream()
-                    .flatMap(event -> event.times(calendarId, zone, now.minus(BACK), now.plus(AHEAD), mine).stream())
-                    .toList();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

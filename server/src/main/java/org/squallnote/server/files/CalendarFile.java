@@ -2,8 +2,6 @@ package org.squallnote.server.files;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Calendar;
@@ -29,20 +27,12 @@ class CalendarFile {
         this.locks = locks;
     }
 
-    /** Whether a file begins as a calendar does; a byte order mark may stand before it. */
-    static boolean isCalendar(byte[] start) {
-        String text =
-                new String(start, StandardCharsets.UTF_8).replace("\uFEFF", "").stripLeading();
-        return text.toUpperCase(Locale.ROOT).startsWith("BEGIN:VCA");
-    }
-
     FileImport.Result take(UUID owner, UUID sourceId, InputStream file) throws IOException {
         byte[] bytes = file.readNBytes(MOST_BYTES + 1);
         if (bytes.length > MOST_BYTES) {
             throw Refusal.invalid("This calendar is larger than 64 MB. Nothing was changed.");
         }
-        String text = new String(bytes, StandardCharsets.UTF_8).replace("\uFEFF", "");
-        CalendarReader.Result read = CalendarReader.read(new java.io.StringReader(text));
+        CalendarReader.Result read = CalendarReader.read(bytes);
         if (read.objects().isEmpty() && read.unreadable() > 0) {
             throw Refusal.invalid("No event of this calendar can be read: "
                     + String.join(
@@ -57,6 +47,10 @@ class CalendarFile {
             return contents.put(calendar, read.objects(), false);
         });
         return new FileImport.Result(
-                FileImport.Kind.EVENTS, read.objects().size() + read.unreadable(), outcome.put(), outcome.known());
+                FileImport.Kind.EVENTS,
+                read.objects().size() + read.unreadable(),
+                outcome.put(),
+                outcome.known(),
+                read.unreadable());
     }
 }

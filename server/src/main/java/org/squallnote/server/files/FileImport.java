@@ -20,6 +20,7 @@ import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
+import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.formats.mail.MailLimits;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.MboxMessage;
@@ -73,17 +74,21 @@ public class FileImport {
         EVENTS
     }
 
-    /** What came of a file. */
-    public record Result(Kind kind, int found, int added, int known) {}
+    /**
+     * What came of a file.
+     *
+     * @param unreadable what could not be read, and was left out
+     */
+    public record Result(Kind kind, int found, int added, int known, int unreadable) {}
 
     /** Takes in a file; what was taken in before a failure stays. */
     public Result run(UUID owner, InputStream file) throws IOException {
         BufferedInputStream in = new BufferedInputStream(file, 1 << 16);
-        in.mark(32);
-        byte[] start = in.readNBytes(16);
+        in.mark(CalendarReader.START_BYTES + 1);
+        byte[] start = in.readNBytes(CalendarReader.START_BYTES);
         in.reset();
         UUID sourceId = fileSource(owner);
-        if (CalendarFile.isCalendar(start)) {
+        if (CalendarReader.isCalendar(start)) {
             return calendars.take(owner, sourceId, in);
         }
         Intaker intaker = new Intaker(owner, sourceId);
@@ -211,7 +216,7 @@ public class FileImport {
         }
 
         Result result() {
-            return new Result(Kind.MESSAGES, added + known, added, known);
+            return new Result(Kind.MESSAGES, added + known, added, known, 0);
         }
     }
 

@@ -178,7 +178,8 @@ public class ImportCommand implements ApplicationRunner {
     private static void say(String name, FileImport.Result result) {
         String what = result.kind() == FileImport.Kind.EVENTS ? " event" : " message";
         say(name + ": " + result.found() + what + (result.found() == 1 ? ", " : "s, ") + result.added() + " new, "
-                + result.known() + " known before.");
+                + result.known() + " known before"
+                + (result.unreadable() == 0 ? "." : ", " + result.unreadable() + " that cannot be read, left out."));
     }
 
     private static void say(String line) {

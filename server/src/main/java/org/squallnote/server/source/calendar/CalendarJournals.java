@@ -1,8 +1,5 @@
 package org.squallnote.server.source.calendar;
 
-import java.io.ByteArrayInputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -115,7 +112,7 @@ class CalendarJournals {
 
         @Override
         public void replace(String calendarHref, String name, byte[] bytes, String state) {
-            CalendarReader.Result read = read(bytes);
+            CalendarReader.Result read = CalendarReader.read(bytes);
             locks.write(owner, () -> {
                 Calendar calendar = contents.calendar(
                         owner, sourceId, calendarHref, read.name().isBlank() ? name : read.name());
@@ -134,14 +131,6 @@ class CalendarJournals {
 
         private void noteRead(Calendar calendar, String state) {
             store.noteRead(owner, calendar.id(), state.length() > 2000 ? "whole" : state, clock.instant());
-        }
-    }
-
-    private static CalendarReader.Result read(byte[] bytes) {
-        try {
-            return CalendarReader.read(new ByteArrayInputStream(bytes));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 }
