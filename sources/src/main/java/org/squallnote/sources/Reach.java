@@ -39,6 +39,15 @@ public interface Reach {
         }
     }
 
+    /** Whether a name leads to this machine, to which everything may go unencrypted. */
+    static boolean isThisMachine(String host) {
+        try {
+            return InetAddress.getByName(host).isLoopbackAddress();
+        } catch (UnknownHostException e) {
+            return false;
+        }
+    }
+
     /** Whether one of a name's addresses is this machine's, or of a range that is not routed on the internet. */
     static boolean isInside(String host) {
         try {

@@ -1,12 +1,14 @@
 package org.squallnote.sources.calendar;
 
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.sources.Reach;
+import org.squallnote.sources.Waits;
 
 /** The requests of CalDAV (RFC 4791) that reading calendars needs. */
 final class CalDav {
@@ -17,10 +19,12 @@ final class CalDav {
     private static final String CALENDARS = propfind(
             "<d:displayname/><d:resourcetype/><d:sync-token/><s:getctag/><c:supported-calendar-component-set/>");
 
+    private static final int LONGEST_HREF = 1_000;
+
     private final DavClient client;
 
-    CalDav(CalendarAccess access, Reach reach) {
-        client = new DavClient(access, reach);
+    CalDav(CalendarAccess access, Reach reach, Waits waits) {
+        client = new DavClient(access, reach, waits);
     }
 
     private static String propfind(String properties) {
@@ -32,10 +36,29 @@ final class CalDav {
         return client.start();
     }
 
-    /** What is at the address, as a calendar in one piece; absent where it has not changed since. */
-    Optional<DavClient.Answer> get(URI at, Map<String, String> conditions) throws CalendarProblem {
-        DavClient.Answer answer = client.send("GET", at, conditions, "");
+    /**
+     * What is at the address itself.
+     *
+     * @param conditions by which it is answered only when it has changed
+     * @return absent where it has not
+     */
+    Optional<DavClient.Answer> whole(Map<String, String> conditions) throws CalendarProblem {
+        Map<String, String> headers = new HashMap<>(conditions);
+        headers.put("Accept", "text/calendar, */*;q=0.1");
+        DavClient.Answer answer = client.send("GET", client.start(), headers, "");
         return answer.status() == 304 ? Optional.empty() : Optional.of(answer);
+    }
+
+    /** The calendar in one piece at the address, absent where there is none: a collection need not be readable by GET. */
+    Optional<DavClient.Answer> firstWhole() throws CalendarProblem {
+        try {
+            return whole(Map.of()).filter(answer -> CalendarReader.isCalendar(answer.body()));
+        } catch (CalendarProblem e) {
+            if (e.status() == 0 || e.status() == 401) {
+                throw e;
+            }
+            return Optional.empty();
+        }
     }
 
     /**
@@ -96,7 +119,7 @@ final class CalDav {
             boolean events = item.text("supported-calendar-component-set").isEmpty()
                     && (!item.properties().containsKey("supported-calendar-component-set")
                             || item.has("supported-calendar-component-set", "VEVENT"));
-            if (item.has("resourcetype", "calendar") && events) {
+            if (item.has("resourcetype", "calendar") && events && item.href().length() <= LONGEST_HREF) {
                 String token = item.text("sync-token");
                 String ctag = item.text("getctag");
                 found.add(new FoundCalendar(
@@ -145,10 +168,5 @@ final class CalDav {
 
     private static String escaped(String text) {
         return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
-    }
-
-    /** The text of an answer. */
-    static String text(DavClient.Answer answer) {
-        return new String(answer.body(), StandardCharsets.UTF_8);
     }
 }

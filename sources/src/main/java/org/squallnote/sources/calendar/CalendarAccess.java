@@ -1,9 +1,8 @@
 package org.squallnote.sources.calendar;
 
-import java.net.InetAddress;
 import java.net.URI;
 import java.net.URISyntaxException;
-import java.net.UnknownHostException;
+import org.squallnote.sources.Reach;
 
 /**
  * Where a calendar is and who reads it. An address can be a secret of its own, so all of it is kept like a password.
@@ -36,19 +35,11 @@ public record CalendarAccess(String address, String user, String password) {
             throw new IllegalArgumentException(
                     "User and password have fields of their own; the address holds neither.");
         }
-        if (scheme.equals("http") && !isThisMachine(uri.getHost())) {
+        if (scheme.equals("http") && !Reach.isThisMachine(uri.getHost())) {
             throw new IllegalArgumentException(
                     "Over http what you send could be read on the way to " + uri.getHost() + ". Use https.");
         }
         return uri.getRawPath() == null || uri.getRawPath().isEmpty() ? uri.resolve("/") : uri;
-    }
-
-    private static boolean isThisMachine(String host) {
-        try {
-            return InetAddress.getByName(host).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
     }
 
     @Override

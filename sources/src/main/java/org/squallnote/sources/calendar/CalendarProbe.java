@@ -2,11 +2,10 @@ package org.squallnote.sources.calendar;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.squallnote.sources.ProbeStep;
 import org.squallnote.sources.Reach;
+import org.squallnote.sources.Waits;
 
 /** Tries an address step by step; nothing is changed on the server. */
 public final class CalendarProbe {
@@ -32,8 +31,8 @@ public final class CalendarProbe {
         List<ProbeStep> steps = new ArrayList<>();
         String step = "Reach the address";
         try {
-            CalDav dav = new CalDav(access, reach);
-            if (isFeed(dav)) {
+            CalDav dav = new CalDav(access, reach, new Waits());
+            if (dav.firstWhole().isPresent()) {
                 steps.add(ProbeStep.passed(step, "There is a calendar to subscribe to."));
                 return new Result(steps);
             }
@@ -55,21 +54,5 @@ public final class CalendarProbe {
             steps.add(ProbeStep.failed(step, String.valueOf(e.getMessage())));
         }
         return new Result(steps);
-    }
-
-    private static boolean isFeed(CalDav dav) throws CalendarProblem {
-        try {
-            Optional<DavClient.Answer> answer = dav.get(dav.start(), Map.of("Accept", "text/calendar, */*;q=0.1"));
-            return answer.filter(found -> CalDav.text(found)
-                            .stripLeading()
-                            .replace("\uFEFF", "")
-                            .regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15))
-                    .isPresent();
-        } catch (CalendarProblem e) {
-            if (e.status() == 0 || e.status() == 401) {
-                throw e;
-            }
-            return false;
-        }
     }
 }

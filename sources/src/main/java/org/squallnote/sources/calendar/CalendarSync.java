@@ -7,16 +7,16 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.sources.Backoff;
 import org.squallnote.sources.Ending;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.Reason;
 import org.squallnote.sources.SyncStatus;
+import org.squallnote.sources.Waits;
 
 /**
  * Keeps the calendars of an address in step. It may end at any instruction: a calendar counts as read only with what was
@@ -29,17 +29,28 @@ public final class CalendarSync implements AutoCloseable {
     /** So many objects are asked for at once. */
     private static final int BATCH = 50;
 
-    private static final Duration PATIENCE = Duration.ofSeconds(10);
+    /** By this name a calendar in one piece is known: its address may be a secret. */
+    private static final String WHOLE = "whole";
+
+    private static final String ETAG = "etag:";
+    private static final String DATE = "date:";
+
+    /** A calendar in one piece is asked for so many times more seldom than an account. */
+    private static final int SELDOMER = 10;
+
+    private static final Duration PATIENCE = Duration.ofSeconds(3);
 
     private final CalendarAccess access;
     private final Reach reach;
     private final Duration every;
     private final CalendarJournal journal;
     private final SyncStatus status;
-    private final CountDownLatch stopped = new CountDownLatch(1);
+    private final Waits waits = new Waits();
+    private @Nullable CalDav client;
+    private @Nullable URI home;
     private volatile @Nullable Thread thread;
 
-    /** @param every how long to wait between two looks */
+    /** @param every how long to wait between two looks at an account; a calendar in one piece is looked at less often */
     public CalendarSync(
             CalendarAccess access, Reach reach, Duration every, CalendarJournal journal, SyncStatus status) {
         this.access = access;
@@ -59,32 +70,37 @@ public final class CalendarSync implements AutoCloseable {
 
     @Override
     public void close() {
-        stopped.countDown();
+        waits.stop();
         Thread worker = thread;
         if (worker != null) {
             Ending.await(List.of(worker), PATIENCE);
         }
     }
 
-    private boolean isStopped() {
-        return stopped.getCount() == 0;
+    /** Whether the thread is over. */
+    boolean hasEnded() {
+        Thread worker = thread;
+        return worker == null || !worker.isAlive();
     }
 
     private void run() {
         Backoff backoff = new Backoff();
         boolean live = false;
-        while (!isStopped()) {
+        while (!waits.isStopped()) {
             Duration wait = every;
             try {
                 look();
                 backoff.reset();
+                wait = home == null ? every.multipliedBy(SELDOMER) : every;
                 if (!live) {
                     status.live();
                     live = true;
                 }
             } catch (CalendarProblem e) {
                 live = false;
-                status.trouble(e.getMessage() + " What was read last stays.");
+                if (!waits.isStopped()) {
+                    status.trouble(e.getMessage() + " What was read last stays.");
+                }
                 wait = e.retryAfter().orElseGet(backoff::next);
             } catch (RuntimeException e) {
                 live = false;
@@ -92,77 +108,54 @@ public final class CalendarSync implements AutoCloseable {
                 status.trouble("Something went wrong here: " + Reason.of(e));
                 wait = backoff.next();
             }
-            pause(wait);
+            waits.pause(wait);
         }
     }
-
-    private void pause(Duration wait) {
-        try {
-            stopped.await(wait.toMillis(), TimeUnit.MILLISECONDS);
-        } catch (InterruptedException e) {
-            stopped.countDown();
-        }
-    }
-
-    private @Nullable CalDav client;
-    private @Nullable URI home;
 
     /** Looks once at everything. */
     void look() throws CalendarProblem {
         CalDav dav = client;
         if (dav == null) {
-            dav = new CalDav(access, reach);
+            dav = new CalDav(access, reach, waits);
             client = dav;
         }
-        if (access.user().isEmpty() || home == null) {
-            if (lookAtFeed(dav)) {
-                return;
-            }
+        if (home == null && lookAtWhole(dav)) {
+            return;
+        }
+        if (home == null) {
             home = dav.home();
         }
         lookAtAccount(dav, home);
     }
 
     /** Whether there is a calendar in one piece at the address. */
-    private boolean lookAtFeed(CalDav dav) throws CalendarProblem {
-        String href = dav.start().toString();
-        Map<String, String> conditions = new HashMap<>();
-        conditions.put("Accept", "text/calendar, */*;q=0.1");
-        String state = journal.state(href);
-        if (state.startsWith("etag:")) {
-            conditions.put("If-None-Match", state.substring("etag:".length()));
-        } else if (state.startsWith("date:")) {
-            conditions.put("If-Modified-Since", state.substring("date:".length()));
-        }
-        Optional<DavClient.Answer> answer;
-        try {
-            answer = dav.get(dav.start(), conditions);
-        } catch (CalendarProblem e) {
-            // A collection need not be readable by GET; then it is an account.
-            if (state.isEmpty() && e.status() != 0 && e.status() != 401) {
-                return false;
-            }
-            throw e;
-        }
+    private boolean lookAtWhole(CalDav dav) throws CalendarProblem {
+        String state = journal.state(WHOLE);
+        Optional<DavClient.Answer> answer = state.isEmpty() ? dav.firstWhole() : dav.whole(conditions(state));
         if (answer.isEmpty()) {
-            journal.unchanged(href);
-            return true;
-        }
-        String start = CalDav.text(answer.get()).stripLeading().replace("\uFEFF", "");
-        if (!start.regionMatches(true, 0, "BEGIN:VCALENDAR", 0, 15)) {
             if (!state.isEmpty()) {
-                throw new CalendarProblem(dav.start().getHost() + " answers with something that is no calendar.");
+                journal.unchanged(WHOLE);
             }
-            return false;
+            return !state.isEmpty();
+        }
+        if (!CalendarReader.isCalendar(answer.get().body())) {
+            throw new CalendarProblem(dav.start().getHost() + " answers with something that is no calendar.");
         }
         String etag = answer.get().header("ETag");
         String date = answer.get().header("Last-Modified");
         journal.replace(
-                href,
+                WHOLE,
                 dav.start().getHost(),
                 answer.get().body(),
-                !etag.isEmpty() ? "etag:" + etag : !date.isEmpty() ? "date:" + date : "whole");
+                !etag.isEmpty() ? ETAG + etag : !date.isEmpty() ? DATE + date : "whole");
         return true;
+    }
+
+    private static Map<String, String> conditions(String state) {
+        if (state.startsWith(ETAG)) {
+            return Map.of("If-None-Match", state.substring(ETAG.length()));
+        }
+        return state.startsWith(DATE) ? Map.of("If-Modified-Since", state.substring(DATE.length())) : Map.of();
     }
 
     private void lookAtAccount(CalDav dav, URI place) throws CalendarProblem {
@@ -174,7 +167,7 @@ public final class CalendarSync implements AutoCloseable {
         int done = 0;
         for (FoundCalendar calendar : calendars) {
             String known = journal.state(calendar.href());
-            if (isStopped()) {
+            if (waits.isStopped()) {
                 return;
             }
             if (!known.isEmpty() && known.equals(calendar.state())) {
@@ -278,7 +271,7 @@ public final class CalendarSync implements AutoCloseable {
                     fetched.add(new CalendarJournal.Changed(item.href(), item.text("getetag"), body));
                 }
             }
-            if (isStopped()) {
+            if (waits.isStopped()) {
                 return;
             }
             journal.save(href, fetched, List.of(), "");

@@ -12,8 +12,10 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
+import org.squallnote.sources.PatientStream;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.Reason;
+import org.squallnote.sources.Waits;
 
 /** Requests to one server: as the user says, bounded, and the password to no other machine. */
 final class DavClient {
@@ -24,6 +26,9 @@ final class DavClient {
     private static final int MOST_REDIRECTS = 5;
     private static final Duration TIMEOUT = Duration.ofSeconds(30);
 
+    /** A server that has begun to answer may be silent for so long. */
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+
     private final HttpClient http = HttpClient.newBuilder()
             .connectTimeout(Duration.ofSeconds(15))
             .followRedirects(HttpClient.Redirect.NEVER)
@@ -32,11 +37,14 @@ final class DavClient {
     private final CalendarAccess access;
     private final URI start;
     private final Reach reach;
+    private final Waits waits;
 
-    DavClient(CalendarAccess access, Reach reach) {
+    /** @param waits where it waits for the server */
+    DavClient(CalendarAccess access, Reach reach, Waits waits) {
         this.access = access;
         this.start = access.uri();
         this.reach = reach;
+        this.waits = waits;
     }
 
     URI start() {
@@ -64,7 +72,8 @@ final class DavClient {
     Answer send(String method, URI to, Map<String, String> headers, String body) throws CalendarProblem {
         URI at = to;
         for (int hop = 0; hop <= MOST_REDIRECTS; hop++) {
-            Answer answer = once(method, at, headers, body);
+            URI here = at;
+            Answer answer = waits.on(() -> once(method, here, headers, body));
             int status = answer.status();
             if (status / 100 == 3 && status != 304 && !answer.header("Location").isEmpty()) {
                 at = next(at, answer.header("Location"));
@@ -111,7 +120,7 @@ final class DavClient {
         try {
             reach.check(at.getHost());
             HttpResponse<InputStream> response = http.send(request.build(), HttpResponse.BodyHandlers.ofInputStream());
-            try (InputStream in = response.body()) {
+            try (InputStream in = new PatientStream(response.body(), PATIENCE)) {
                 byte[] bytes = in.readNBytes(LARGEST_ANSWER + 1);
                 if (bytes.length > LARGEST_ANSWER) {
                     throw new CalendarProblem(at.getHost() + " answered with more than 64 MB, which is refused.");
@@ -121,7 +130,6 @@ final class DavClient {
         } catch (IOException e) {
             throw new CalendarProblem(at.getHost() + " could not be reached: " + Reason.of(e));
         } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
             throw new CalendarProblem("Interrupted.");
         }
     }

@@ -1,10 +1,13 @@
 package org.squallnote.sources.calendar;
 
 import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -91,7 +94,7 @@ record Multistatus(List<Item> items, String syncToken) {
             }
             if (event == XMLStreamConstants.START_ELEMENT) {
                 switch (reader.getLocalName()) {
-                    case "href" -> href = value(reader).text();
+                    case "href" -> href = canonical(value(reader).text());
                     case "status" -> status = code(value(reader).text());
                     case "propstat" -> properties.putAll(found(reader));
                     default -> {
@@ -101,6 +104,22 @@ record Multistatus(List<Item> items, String syncToken) {
             }
         }
         return new Item(href, status, properties);
+    }
+
+    /**
+     * A path with only what must be escaped escaped, so that it is the same in every answer; servers write it now with and
+     * now without.
+     */
+    private static String canonical(String href) {
+        if (href.toUpperCase(Locale.ROOT).contains("%2F")) {
+            return href;
+        }
+        try {
+            URI uri = new URI(href);
+            return new URI(uri.getScheme(), uri.getAuthority(), uri.getPath(), uri.getQuery(), null).toASCIIString();
+        } catch (URISyntaxException e) {
+            return href;
+        }
     }
 
     /** The properties of a propstat, none where they were not found. */

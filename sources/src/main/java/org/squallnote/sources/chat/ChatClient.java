@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.sources.PatientStream;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.Reason;
 import tools.jackson.core.JacksonException;

@@ -16,6 +16,7 @@ import org.squallnote.sources.Backoff;
 import org.squallnote.sources.Ending;
 import org.squallnote.sources.Reason;
 import org.squallnote.sources.SyncStatus;
+import org.squallnote.sources.Waits;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -48,14 +49,8 @@ public final class ChatSync implements AutoCloseable {
     private final Instant since;
     private final ChatJournal journal;
     private final SyncStatus status;
-    private volatile boolean stopped;
+    private final Waits waits = new Waits();
     private volatile @Nullable Thread thread;
-    private @Nullable Thread waiting;
-
-    /** What only waits for the homeserver. */
-    private interface Wait<T> {
-        T end() throws ChatProblem;
-    }
 
     /**
      * Prepares the engine.
@@ -81,12 +76,7 @@ public final class ChatSync implements AutoCloseable {
 
     @Override
     public void close() {
-        synchronized (this) {
-            stopped = true;
-            if (waiting != null) {
-                waiting.interrupt();
-            }
-        }
+        waits.stop();
         Thread worker = thread;
         if (worker != null) {
             Ending.await(List.of(worker), PATIENCE);
@@ -99,31 +89,13 @@ public final class ChatSync implements AutoCloseable {
         return worker == null || !worker.isAlive();
     }
 
-    /** Only what waits here is interrupted: a thread that is interrupted while it writes closes the database. */
-    private <T> T awaited(Wait<T> call) throws ChatProblem {
-        synchronized (this) {
-            waiting = Thread.currentThread();
-            if (stopped) {
-                waiting.interrupt();
-            }
-        }
-        try {
-            return call.end();
-        } finally {
-            synchronized (this) {
-                waiting = null;
-                Thread.interrupted();
-            }
-        }
-    }
-
     private void run() {
         Backoff backoff = new Backoff();
-        while (!stopped) {
+        while (!waits.isStopped()) {
             try {
                 follow(signIn.client(), backoff);
             } catch (ChatProblem e) {
-                if (stopped) {
+                if (waits.isStopped()) {
                     return;
                 }
                 if (e.kind() == ChatProblem.Kind.SIGNED_OUT) {
@@ -132,14 +104,14 @@ public final class ChatSync implements AutoCloseable {
                 if (e.kind() != ChatProblem.Kind.TOO_FAST) {
                     status.trouble(Reason.of(e));
                 }
-                pause(e.retryAfter().orElseGet(backoff::next));
+                waits.pause(e.retryAfter().orElseGet(backoff::next));
             } catch (RuntimeException e) {
-                if (stopped) {
+                if (waits.isStopped()) {
                     return;
                 }
                 LOG.warn("Reading a chat account failed", e);
                 status.trouble("Something went wrong here: " + Reason.of(e));
-                pause(backoff.next());
+                waits.pause(backoff.next());
             }
         }
     }
@@ -147,10 +119,10 @@ public final class ChatSync implements AutoCloseable {
     private void follow(ChatClient client, Backoff backoff) throws ChatProblem {
         Rooms rooms = new Rooms(me.get().toLowerCase(Locale.ROOT), journal.rooms());
         boolean live = false;
-        while (!stopped) {
+        while (!waits.isStopped()) {
             Optional<String> token = journal.syncToken();
             boolean behind = token.isEmpty() || !journal.gaps().isEmpty();
-            takeIn(awaited(() -> client.sync(token, FILTER, behind ? Duration.ZERO : LONG_POLL)), token, rooms);
+            takeIn(waits.on(() -> client.sync(token, FILTER, behind ? Duration.ZERO : LONG_POLL)), token, rooms);
             backoff.reset();
             if (closeGaps(client) || !live) {
                 status.live();
@@ -194,7 +166,7 @@ public final class ChatSync implements AutoCloseable {
         List<Gap> gaps = journal.gaps();
         int total = gaps.size();
         int done = 0;
-        while (!gaps.isEmpty() && !stopped) {
+        while (!gaps.isEmpty() && !waits.isStopped()) {
             status.reading(done, total);
             readPage(client, gaps.get(0));
             gaps = journal.gaps();
@@ -204,7 +176,7 @@ public final class ChatSync implements AutoCloseable {
     }
 
     private void readPage(ChatClient client, Gap gap) throws ChatProblem {
-        JsonNode page = awaited(() -> client.messagesBefore(gap.roomId(), gap.token(), PAGE));
+        JsonNode page = waits.on(() -> client.messagesBefore(gap.roomId(), gap.token(), PAGE));
         List<ChatEvent> events = new ArrayList<>();
         boolean reachedStart = page.path("chunk").isEmpty();
         for (JsonNode event : page.path("chunk")) {
@@ -218,22 +190,5 @@ public final class ChatSync implements AutoCloseable {
         String end = page.path("end").asString("");
         boolean more = !reachedStart && !end.isEmpty() && !end.equals(gap.token());
         journal.savePage(gap, events, more ? Optional.of(new Gap(gap.roomId(), end)) : Optional.empty());
-    }
-
-    private void pause(Duration duration) {
-        try {
-            awaited(() -> sleep(duration));
-        } catch (ChatProblem e) {
-            throw new IllegalStateException("Nothing was asked", e);
-        }
-    }
-
-    private static boolean sleep(Duration duration) {
-        try {
-            Thread.sleep(duration.toMillis());
-            return true;
-        } catch (InterruptedException e) {
-            return false;
-        }
     }
 }

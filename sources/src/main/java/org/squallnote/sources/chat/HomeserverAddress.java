@@ -1,9 +1,8 @@
 package org.squallnote.sources.chat;
 
-import java.net.InetAddress;
 import java.net.URI;
 import java.net.URISyntaxException;
-import java.net.UnknownHostException;
+import org.squallnote.sources.Reach;
 
 /** Checks the address of a homeserver. */
 final class HomeserverAddress {
@@ -30,18 +29,10 @@ final class HomeserverAddress {
             throw new IllegalArgumentException(
                     "The address of a homeserver is its name and nothing behind it: " + scheme + "://" + host + ".");
         }
-        if (scheme.equals("http") && !isThisMachine(host)) {
+        if (scheme.equals("http") && !Reach.isThisMachine(host)) {
             throw new IllegalArgumentException(
                     "Over http the password could be read on the way to " + host + ". Use https.");
         }
         return trimmed;
-    }
-
-    private static boolean isThisMachine(String host) {
-        try {
-            return InetAddress.getByName(host).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
     }
 }

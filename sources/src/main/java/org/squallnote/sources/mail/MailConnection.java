@@ -2,8 +2,6 @@ package org.squallnote.sources.mail;
 
 import jakarta.mail.MessagingException;
 import jakarta.mail.Session;
-import java.net.InetAddress;
-import java.net.UnknownHostException;
 import java.util.Properties;
 import org.eclipse.angus.mail.imap.IMAPSSLStore;
 import org.eclipse.angus.mail.imap.IMAPStore;
@@ -79,7 +77,7 @@ final class MailConnection {
     }
 
     private Properties properties(String protocol, MailSettings.Server server, String readTimeout) {
-        if (server.encryption() == Encryption.NONE && !isThisMachine(server.host())) {
+        if (server.encryption() == Encryption.NONE && !Reach.isThisMachine(server.host())) {
             throw new IllegalArgumentException("Without encryption the password could be read on the way to "
                     + server.host() + ". Choose TLS or STARTTLS.");
         }
@@ -99,13 +97,5 @@ final class MailConnection {
             properties.setProperty(prefix + "starttls.required", "true");
         }
         return properties;
-    }
-
-    private static boolean isThisMachine(String host) {
-        try {
-            return InetAddress.getByName(host).isLoopbackAddress();
-        } catch (UnknownHostException e) {
-            return false;
-        }
     }
 }

@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -246,7 +247,7 @@ class CalendarSyncTest {
             calendar[0] = "<html>Sign in</html>";
             calendar[1] = "\"3\"";
             assertThatThrownBy(sync::look).hasMessageContaining("no calendar");
-            assertThat(kept.states).containsValue("etag:\"2\"");
+            assertThat(kept.states).containsExactly(Map.entry("whole", "etag:\"2\""));
         } finally {
             web.stop(0);
         }
@@ -280,5 +281,47 @@ class CalendarSyncTest {
         assertThatThrownBy(() -> Multistatus.read("<!DOCTYPE a [<!ENTITY b SYSTEM \"file:///etc/hostname\">]><a>&b;</a>"
                         .getBytes(StandardCharsets.UTF_8)))
                 .hasMessageContaining("no WebDAV");
+    }
+
+    @Test
+    void anEndDoesNotWaitForASilentServer() throws Exception {
+        CountDownLatch asked = new CountDownLatch(1);
+        CountDownLatch over = new CountDownLatch(1);
+        HttpServer silent = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 8);
+        silent.createContext("/", exchange -> {
+            asked.countDown();
+            try {
+                over.await();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+            exchange.close();
+        });
+        silent.start();
+        CalendarSync sync = sync("http://127.0.0.1:" + silent.getAddress().getPort() + "/", "", "");
+        try {
+            sync.start();
+            asked.await();
+            sync.close();
+            assertThat(sync.hasEnded()).isTrue();
+        } finally {
+            over.countDown();
+            silent.stop(0);
+        }
+    }
+
+    @Test
+    void oneObjectIsTheSameHoweverItsPathIsEscaped() throws CalendarProblem {
+        String answer = """
+                <d:multistatus xmlns:d="DAV:"><d:response><d:href>/c/a%%40b%s.ics</d:href><d:status>HTTP/1.1 404 Not Found</d:status>
+                </d:response></d:multistatus>""";
+        assertThat(Multistatus.read(answer.formatted("%20c").getBytes(StandardCharsets.UTF_8))
+                        .items())
+                .extracting(Multistatus.Item::href)
+                .containsExactly("/c/a@b%20c.ics");
+        assertThat(Multistatus.read(answer.formatted("%2Fc").getBytes(StandardCharsets.UTF_8))
+                        .items())
+                .extracting(Multistatus.Item::href)
+                .containsExactly("/c/a%40b%2Fc.ics");
     }
 }

@@ -16,6 +16,7 @@ import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.squallnote.sources.PatientStream;
 import org.squallnote.sources.Reach;
 import org.squallnote.standins.chat.Homeserver;
 

@@ -1,4 +1,4 @@
-package org.squallnote.sources.chat;
+package org.squallnote.sources;
 
 import java.io.FilterInputStream;
 import java.io.IOException;
@@ -9,7 +9,7 @@ import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 
 /** A stream from a server that is given up when the server says nothing for too long, rather than holding its reader. */
-final class PatientStream extends FilterInputStream {
+public final class PatientStream extends FilterInputStream {
 
     private static final ScheduledThreadPoolExecutor WATCH = watch();
 
@@ -27,7 +27,7 @@ final class PatientStream extends FilterInputStream {
     }
 
     /** @param patience how long one read may take */
-    PatientStream(InputStream in, Duration patience) {
+    public PatientStream(InputStream in, Duration patience) {
         super(in);
         this.patience = patience;
     }
