@@ -15,7 +15,8 @@ export async function importFile(file: File): Promise<void> {
     )
     const what = result.kind === 'EVENTS' ? 'event' : 'message'
     showDone(
-      `${file.name}: ${result.found} ${what}${result.found === 1 ? '' : 's'}, ${result.added} new.`,
+      `${file.name}: ${result.found} ${what}${result.found === 1 ? '' : 's'}, ${result.added} new` +
+        (result.unreadable > 0 ? `, ${result.unreadable} that cannot be read, left out.` : '.'),
     )
     reload(['INTAKE', 'THREADS', 'SOURCES', 'CALENDARS'])
   } catch (problem) {

@@ -2680,6 +2680,8 @@ export interface components {
             added: number;
             /** Format: int32 */
             known: number;
+            /** Format: int32 */
+            unreadable: number;
         };
         RoomView: {
             id: string;
@@ -2924,8 +2926,6 @@ export interface components {
             moves: components["schemas"]["MoveView"][];
             /** Format: int32 */
             stuckMinutes: number;
-            /** Format: date-time */
-            underWay: string | null;
         };
         WishForm: {
             /** Format: uuid */

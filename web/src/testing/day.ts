@@ -64,7 +64,6 @@ export function todayOf(more: Partial<TodayData> = {}): TodayData {
     pressing: 0,
     moves: [],
     stuckMinutes: 0,
-    underWay: null,
     ...more,
   }
 }

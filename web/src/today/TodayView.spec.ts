@@ -29,6 +29,7 @@ let server: ReturnType<typeof fakeServer>
 beforeEach(() => {
   server = fakeServer()
   server.answers('GET', '/api/categories', [])
+  server.answers('GET', '/api/sources', [])
   server.answers('POST', '/api/plan', DONE)
   server.answers('POST', '/api/plan/out', DONE)
   server.answers('PUT', '/api/plan/order', DONE)
@@ -166,6 +167,7 @@ describe('Today', () => {
     server.answers('GET', '/api/today', todayOf())
     const page = await opened(TodayView)
     expect(page.text()).toContain('Nothing is open.')
+    expect(page.text()).toContain('Connect your mail, chat and calendars first')
     queryClient.clear()
     server.refuses('GET', '/api/today', 'It broke.')
     const broken = await opened(TodayView)

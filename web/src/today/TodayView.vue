@@ -4,7 +4,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { useRoute, useRouter } from 'vue-router'
 import type { Band, CandidateView, DayEntry } from '@/api/client'
-import { useCategories, useIntake, useToday } from '@/api/queries'
+import { useCategories, useIntake, useSources, useToday } from '@/api/queries'
 import { setState } from '@/followups/changes'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
 import { BANDS, banded, stepped, type Bands } from '@/today/bands'
@@ -31,6 +31,7 @@ const router = useRouter()
 const query = useToday()
 const categories = useCategories()
 const intake = useIntake()
+const sources = useSources()
 const today = computed(() => query.data.value)
 const bands = ref<Bands>(banded([]))
 watch(
@@ -338,7 +339,14 @@ const gaugeHeight = computed(() =>
             <p class="text-ink-soft">
               <template v-if="today.candidates.length === 0 && entries.length === 0"
                 >Nothing is open. What you follow up in Intake comes up here.
-                <RouterLink class="underline" to="/intake">Go to Intake</RouterLink></template
+                <RouterLink
+                  v-if="sources.data.value?.length === 0"
+                  class="underline"
+                  to="/settings/sources"
+                  >Connect your mail, chat and calendars first</RouterLink
+                ><RouterLink v-else class="underline" to="/intake"
+                  >Go to Intake</RouterLink
+                ></template
               >
               <template v-else-if="today.candidates.length === 0">Nothing else is open.</template>
               <template v-else

@@ -28,5 +28,5 @@ export default defineView({
     CALENDARS: ['today', 'calendars', 'day'],
     SETTINGS: ['today'],
   },
-  uses: ['followups', 'message'],
+  uses: ['followups'],
 })

@@ -78,7 +78,8 @@ async function save(): Promise<void> {
     <FormFoot
       :steps="steps"
       :busy="errors.busy.value"
-      :is-new="source === undefined"
+      :can-test="source ? null : true"
+      :save="source ? 'Save' : 'Connect'"
       @test="void test()"
       @cancel="emit('done')"
     />

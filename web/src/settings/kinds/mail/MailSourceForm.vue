@@ -11,7 +11,7 @@ import {
 import { run } from '@/api/commands'
 import CommonFields from '@/settings/kinds/CommonFields.vue'
 import { emptyMailForm, mailFormOf, portFor } from '@/settings/kinds/mail/mailForm'
-import Steps from '@/settings/Steps.vue'
+import FormFoot from '@/settings/kinds/FormFoot.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 
@@ -238,32 +238,25 @@ async function save(): Promise<void> {
         :rules="ARCHIVE_RULES"
       />
     </div>
-    <Steps v-if="result" :steps="result.steps" />
-    <div v-if="result?.untrusted" class="bg-brass-wash rounded p-2">
-      <p>
-        The server shows a certificate for <b>{{ result.untrusted.subject }}</b>, issued by
-        {{ result.untrusted.issuer }}. Compare its fingerprint with the one that whoever runs the
-        server gives you:
-      </p>
-      <p class="my-1 font-mono text-xs wrap-anywhere">{{ result.untrusted.sha256 }}</p>
-      <button class="btn" type="button" @click="acceptCertificate(result.untrusted.sha256)">
-        Accept this certificate
-      </button>
-    </div>
-    <div class="flex flex-wrap gap-2">
-      <button
-        class="btn"
-        type="button"
-        :disabled="errors.busy.value || !form.imap.host || !form.smtp.host"
-        data-test="test"
-        @click="void test()"
-      >
-        {{ errors.busy.value ? 'Testing …' : 'Test' }}
-      </button>
-      <button class="btn btn-main" type="submit" :disabled="errors.busy.value" data-test="save">
-        {{ source ? 'Save' : result && !result.passed ? 'Connect anyway' : 'Connect' }}
-      </button>
-      <button class="btn btn-quiet" type="button" @click="emit('done')">Cancel</button>
-    </div>
+    <FormFoot
+      :steps="result?.steps ?? []"
+      :busy="errors.busy.value"
+      :can-test="form.imap.host !== '' && form.smtp.host !== ''"
+      :save="source ? 'Save' : result && !result.passed ? 'Connect anyway' : 'Connect'"
+      @test="void test()"
+      @cancel="emit('done')"
+    >
+      <div v-if="result?.untrusted" class="bg-brass-wash rounded p-2">
+        <p>
+          The server shows a certificate for <b>{{ result.untrusted.subject }}</b>, issued by
+          {{ result.untrusted.issuer }}. Compare its fingerprint with the one that whoever runs the
+          server gives you:
+        </p>
+        <p class="my-1 font-mono text-xs wrap-anywhere">{{ result.untrusted.sha256 }}</p>
+        <button class="btn" type="button" @click="acceptCertificate(result.untrusted.sha256)">
+          Accept this certificate
+        </button>
+      </div>
+    </FormFoot>
   </form>
 </template>

@@ -54,7 +54,7 @@ create table planned (
     place_by_hand int,
     starts_at time
 );
-create index planned_by_owner on planned (owner);
+create index planned_by_day on planned (owner, on_day);
 
 -- How long a follow-up was worked at; one that is under way has no end.
 create table stint (

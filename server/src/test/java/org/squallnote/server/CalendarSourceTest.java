@@ -143,6 +143,34 @@ class CalendarSourceTest extends ServerTest {
     }
 
     @Test
+    void aSecretAddressLiesNowhereInPlain() throws InterruptedException {
+        server.shelf().addUser("bo", "secret");
+        String path = server.shelf().addCalendar("bo", "own", "Bo's");
+        server.shelf()
+                .put(
+                        path,
+                        "very-secret-word.ics",
+                        "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:one\r\nSUMMARY:By address\r\n"
+                                + "DTSTART:20260304T130000Z\r\nDURATION:PT1H\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/sources/calendar/" + UUID.randomUUID(),
+                form("secret")
+                        .replace(server.address(), server.address() + path + "very-secret-word.ics")
+                        .replace("\"ines\"", "\"bo\""));
+        until(() -> meetings().contains("By address"));
+        for (String table : jdbc.queryForList(
+                "select distinct table_name from information_schema.columns where column_name = 'OWNER'",
+                String.class)) {
+            assertThat(String.valueOf(jdbc.queryForList("select * from " + table + " where owner = ?", me.accountId())))
+                    .as(table)
+                    .doesNotContain("very-secret-word");
+        }
+        assertThat(String.valueOf(get(me, "/api/sources"))).doesNotContain("very-secret-word");
+    }
+
+    @Test
     void whatCannotBeReadIsNotAdded() {
         String other = UUID.randomUUID().toString();
         assertThat(refusal(me, HttpMethod.POST, "/api/sources/calendar/" + other, form("wrong")))

@@ -232,7 +232,7 @@ class PlanTest extends ServerTest {
         assertThat(refusal(me, HttpMethod.POST, "/api/follow-ups/" + a + "/work/stop", ""))
                 .contains("409");
         change(me, HttpMethod.POST, "/api/follow-ups/" + b + "/state?version=0&state=DONE", "");
-        assertThat(today().path("underWay").isNull()).isTrue();
+        assertThat(today().path("entries").findValuesAsString("underWay")).containsExactly("false");
         assertThat(today().path("done").findValuesAsString("title")).containsExactly("B");
         change(me, HttpMethod.POST, "/api/follow-ups/" + a + "/work", "{\"minutes\":10}");
         assertThat(today().path("entries").path(0).path("minutesLeft").asInt()).isEqualTo(5);
@@ -269,6 +269,40 @@ class PlanTest extends ServerTest {
         assertThat(later.path("startDay").asString("")).isEqualTo("2026-03-09");
         assertThat(later.path("replyDay").asString("")).isEqualTo("2026-03-06");
         assertThat(later.path("priority").asString("")).isEqualTo("HIGH");
+    }
+
+    @Test
+    void whatStandsInItsPlaceAlreadyIsNoChange() {
+        String a = followUp("A", "2026-03-04", false, 15);
+        String b = followUp("B", "2026-03-05", false, 15);
+        String order = "{\"day\":\"2026-03-04\",\"band\":\"NOW\",\"inOrder\":[\"" + a + "\",\"" + b + "\"]}";
+        change(me, HttpMethod.PUT, "/api/plan/order", order);
+        String again = change(me, HttpMethod.PUT, "/api/plan/order", order);
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from history where command_id = ?", Integer.class, UUID.fromString(again)))
+                .isZero();
+    }
+
+    @Test
+    void aDateBeyondAllCalendarsIsRefusedOrDoesNoHarm() {
+        for (String day : List.of("+999999999-12-31", "9999-12-31")) {
+            tryChange(
+                    me,
+                    HttpMethod.POST,
+                    "/api/follow-ups",
+                    "{\"followUps\":[{\"id\":\"" + UUID.randomUUID()
+                            + "\",\"sentence\":\"\",\"content\":{\"title\":\"Far\",\"replyDay\":\"" + day
+                            + "\",\"firm\":false}}]}");
+            assertThat(call(me, HttpMethod.GET, "/api/day?day=" + day.replace("+", "%2B"), "")
+                            .getResponse()
+                            .getStatus())
+                    .isLessThan(500);
+        }
+        change(me, HttpMethod.POST, "/api/feed", "");
+        assertThat(call(me, HttpMethod.GET, get(me, "/api/feed").path("path").asString(""), ""))
+                .hasStatus(200);
+        assertThat(call(me, HttpMethod.GET, "/api/today", "")).hasStatus(200);
+        assertThat(call(me, HttpMethod.GET, "/api/ahead", "")).hasStatus(200);
     }
 
     @Test

@@ -27,11 +27,14 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.turn.Turn;
+import org.squallnote.store.calendar.CalendarStore;
+import org.squallnote.store.feed.FeedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.history.HistoryStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.outbox.OutboxStore;
+import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.thread.ThreadStore;
 
@@ -136,6 +139,14 @@ class QueryPlansTest extends StoreTest {
                         "between",
                         Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE, "most", 9)),
                 Arguments.of(HistoryStore.class, "ofSubject", Map.of("owner", ID, "subjectId", ID)),
+                Arguments.of(PlanStore.class, "ofOpen", ID),
+                Arguments.of(PlanStore.class, "ofEnded", Map.of("owner", ID, "day", DAY)),
+                Arguments.of(PlanStore.class, "stints", Map.of("owner", ID, "since", CLOCK_CHANGE)),
+                Arguments.of(PlanStore.class, "underWay", ID),
+                Arguments.of(
+                        CalendarStore.class, "meetings", Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE)),
+                Arguments.of(CalendarStore.class, "byHref", Map.of("owner", ID, "sourceId", ID, "href", "x")),
+                Arguments.of(FeedStore.class, "byToken", Map.of("tokenHash", "x")),
                 Arguments.of(OutboxStore.class, "unsettled", ID));
     }
 

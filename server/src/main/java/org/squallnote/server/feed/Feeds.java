@@ -1,24 +1,20 @@
 package org.squallnote.server.feed;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.security.SecureRandom;
-import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.account.Account;
 import org.squallnote.core.calendar.Feed;
 import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.message.Sha256;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.time.ReplyBy;
 import org.squallnote.formats.calendar.CalendarWriter;
@@ -120,7 +116,7 @@ class Feeds {
                 by.time().map(time -> by.day().atTime(time).atZone(zone).toInstant()),
                 1,
                 false,
-                stamp(followUp));
+                followUp.createdAt());
     }
 
     private static Optional<CalendarWriter.Event> block(FollowUp followUp, Planned plan, ZoneId zone) {
@@ -133,19 +129,10 @@ class Feeds {
                         Optional.of(plan.day().atTime(at).atZone(zone).toInstant()),
                         followUp.expectedMinutes(),
                         true,
-                        stamp(followUp)));
+                        followUp.createdAt()));
     }
 
-    private static Instant stamp(FollowUp followUp) {
-        return followUp.createdAt();
-    }
-
-    private static String hash(@Nullable String token) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            return HexFormat.of().formatHex(digest.digest(String.valueOf(token).getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+    private static String hash(String token) {
+        return Sha256.of(token.getBytes(StandardCharsets.UTF_8));
     }
 }

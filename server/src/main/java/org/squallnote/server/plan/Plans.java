@@ -114,7 +114,11 @@ class Plans extends KeptState<Planned> {
     }
 
     private void write(SignedIn me, Planned planned, Changes changes) {
-        change(me.accountId(), planned.followUpId(), planned, changes);
+        if (store.of(me.accountId(), planned.followUpId())
+                .filter(planned::equals)
+                .isEmpty()) {
+            change(me.accountId(), planned.followUpId(), planned, changes);
+        }
     }
 
     private FollowUp open(SignedIn me, UUID id) {

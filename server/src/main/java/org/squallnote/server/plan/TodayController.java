@@ -1,6 +1,5 @@
 package org.squallnote.server.plan;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
@@ -50,7 +49,6 @@ class TodayController {
      * @param pressing how many of the candidates would be missed if nothing were said of them
      * @param moves what would make it fit
      * @param stuckMinutes how much would be too much even then
-     * @param underWay since when the one that is worked at has its clock running
      */
     record TodayView(
             LocalDate day,
@@ -69,8 +67,7 @@ class TodayController {
             List<CandidateView> candidates,
             int pressing,
             List<MoveView> moves,
-            int stuckMinutes,
-            @Nullable Instant underWay) {}
+            int stuckMinutes) {}
 
     /**
      * Something planned.
@@ -138,7 +135,6 @@ class TodayController {
                         .toList(),
                 today.pressing(),
                 MoveView.of(today.moves(), byId),
-                today.stuckMinutes(),
-                running.map(Stint::startedAt).orElse(null));
+                today.stuckMinutes());
     }
 }

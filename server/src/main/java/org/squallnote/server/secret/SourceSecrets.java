@@ -55,7 +55,7 @@ public class SourceSecrets {
 
     /** The secrets of a chat account. */
     public ChatSecret chatSecret(Source source) {
-        return json.readValue(key.decrypt(source.id(), source.secret()), ChatSecret.class);
+        return secret(source, ChatSecret.class);
     }
 
     /** What is kept encrypted of a source, in the form of its kind. */
@@ -71,11 +71,6 @@ public class SourceSecrets {
     /** Encrypts a password. */
     public byte[] encrypt(UUID sourceId, String password) {
         return key.encrypt(sourceId, password.getBytes(StandardCharsets.UTF_8));
-    }
-
-    /** Encrypts the secrets of a chat account. */
-    public byte[] encrypt(UUID sourceId, ChatSecret secret) {
-        return key.encrypt(sourceId, json.writeValueAsBytes(secret));
     }
 
     /** Settings as they are stored. */

@@ -128,7 +128,7 @@ final class DavClient {
                 return new Answer(response.statusCode(), response.headers(), bytes, at);
             }
         } catch (IOException e) {
-            throw new CalendarProblem(at.getHost() + " could not be reached: " + Reason.of(e));
+            throw new CalendarProblem(at.getHost() + " could not be reached: " + Reason.of(e) + ".");
         } catch (InterruptedException e) {
             throw new CalendarProblem("Interrupted.");
         }

@@ -29,8 +29,6 @@ public interface PlanStore {
     /** What was worked at open follow-ups, and since a moment at others. */
     List<Stint> stints(@Param("owner") UUID owner, @Param("since") Instant since);
 
-    List<Stint> stintsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
-
     /** What is worked at now. */
     Optional<Stint> underWay(UUID owner);
 

@@ -72,6 +72,7 @@ class ChatSignIns {
         locks.write(
                 source.owner(),
                 () -> sources.byId(source.owner(), source.id())
-                        .ifPresent(now -> sources.update(Sources.withSecret(now, secrets.encrypt(now.id(), secret)))));
+                        .ifPresent(now ->
+                                sources.update(Sources.withSecret(now, secrets.encryptWhole(now.id(), secret)))));
     }
 }

@@ -31,7 +31,8 @@ class ChatSources {
             String user,
             String password) {
         ChatSettings settings = new ChatSettings(homeserver, signedIn.userId(), signedIn.deviceId());
-        byte[] secret = secrets.encrypt(common.id(), new SourceSecrets.ChatSecret(user, password, signedIn.token()));
+        byte[] secret =
+                secrets.encryptWhole(common.id(), new SourceSecrets.ChatSecret(user, password, signedIn.token()));
         return sources.add(
                 me,
                 commandId,
