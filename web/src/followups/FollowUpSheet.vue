@@ -159,7 +159,7 @@ const TAB = 'border-b-2 px-1 h-8'
               }
             "
           />
-          <label class="inline-flex items-center gap-1.5"
+          <label class="inline-flex items-center gap-1.5 whitespace-nowrap"
             ><span>· priority</span>
             <select
               class="field h-8 max-sm:h-11"

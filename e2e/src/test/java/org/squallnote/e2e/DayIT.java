@@ -147,7 +147,7 @@ class DayIT {
             keys++;
             if (decision.equals("o")) {
                 browser.find("[data-test=typed-day]");
-                browser.press("1");
+                browser.press("2");
                 browser.press(Keys.ENTER);
                 keys += 2;
             }
