@@ -72,14 +72,18 @@ class DayIT {
 
     @AfterEach
     void nothingOpen() {
-        for (JsonNode each : office.setUp().call("GET", "/api/follow-ups", null).path("open")) {
-            office.setUp()
-                    .call(
-                            "POST",
-                            "/api/follow-ups/" + each.path("id").asString("") + "/state?state=DROPPED&version="
-                                    + each.path("version").asInt(0),
-                            null);
-        }
+        JsonNode all = office.setUp().call("GET", "/api/follow-ups", null);
+        all.path("open").forEach(this::drop);
+        all.path("later").forEach(this::drop);
+    }
+
+    private void drop(JsonNode followUp) {
+        office.setUp()
+                .call(
+                        "POST",
+                        "/api/follow-ups/" + followUp.path("id").asString("") + "/state?state=DROPPED&version="
+                                + followUp.path("version").asInt(0),
+                        null);
     }
 
     private void followUp(String title, LocalDate day, int minutes) {
