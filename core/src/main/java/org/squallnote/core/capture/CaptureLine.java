@@ -1,5 +1,6 @@
 package org.squallnote.core.capture;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -7,7 +8,11 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.repetition.Occurrence;
+import org.squallnote.core.repetition.RepetitionWords;
+import org.squallnote.core.repetition.TypedRepetition;
 import org.squallnote.core.time.ReplyBy;
 
 /**
@@ -30,13 +35,12 @@ public final class CaptureLine {
         String stripped = typed.replace('\n', ' ').strip();
         String line = stripped.length() > LONGEST ? stripped.substring(0, LONGEST) : stripped;
         LineParts parts = new LineParts(line);
-        Optional<RepeatPart.Repeat> repeat = RepeatPart.takenFrom(parts, context.dates());
+        Optional<TypedRepetition> repeat = RepeatPart.takenFrom(parts, context.dates());
         Optional<Integer> effort = EffortPart.takenFrom(parts);
         Optional<UUID> category = CategoryPart.takenFrom(parts, context.categories());
         String place = PlacePart.takenFrom(parts, context.places());
-        Optional<ReplyBy> replyBy = ReplyByPart.takenFrom(parts, context.dates())
-                .or(() -> repeat.flatMap(RepeatPart.Repeat::first)
-                        .map(first -> new ReplyBy(first.day(), first.time(), false)));
+        Optional<ReplyBy> replyBy =
+                ReplyByPart.takenFrom(parts, context.dates(), repeat.flatMap(it -> first(it, context.dates())));
         if (effort.isEmpty()) {
             // What stood behind the date begins the line now.
             effort = EffortPart.takenFrom(parts);
@@ -53,10 +57,16 @@ public final class CaptureLine {
                 category,
                 people.people(),
                 place,
-                repeat.map(RepeatPart.Repeat::words).orElse(""),
+                repeat.map(it -> RepetitionWords.of(it.repetition())).orElse(""),
                 List.of(),
                 parts.all(),
                 offers);
+    }
+
+    private static Optional<LocalDate> first(TypedRepetition typed, DateContext dates) {
+        return typed.repetition()
+                .first(typed.from().orElse(dates.today()), dates.workingTime())
+                .map(Occurrence::day);
     }
 
     private static String title(LineParts parts, List<Party> people) {

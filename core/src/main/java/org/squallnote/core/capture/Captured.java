@@ -16,7 +16,7 @@ import org.squallnote.core.time.ReplyBy;
  * @param category in which category
  * @param people whom it concerns
  * @param place where it can be done, empty for anywhere
- * @param repeats the rule by which it comes back, as it was typed; empty for once
+ * @param repeats how it comes back, in words; empty for once
  * @param steps its checklist
  * @param parts where each part stands in the line
  * @param offers what may be a part but names nothing that is known; it stays in the title
@@ -61,11 +61,6 @@ public record Captured(
         steps = List.copyOf(steps);
         parts = List.copyOf(parts);
         offers = List.copyOf(offers);
-    }
-
-    /** What is kept beside it until it can come back by itself; empty for what comes once. */
-    public String note() {
-        return repeats.isEmpty() ? "" : "Comes back " + repeats + ".";
     }
 
     /** The same with a checklist. */

@@ -50,14 +50,23 @@ final class ReplyByPart {
     private final LineParts parts;
     private final DateContext dates;
 
-    private ReplyByPart(LineParts parts, DateContext dates) {
+    private final Optional<LocalDate> first;
+
+    private ReplyByPart(LineParts parts, DateContext dates, Optional<LocalDate> first) {
         this.parts = parts;
         this.dates = dates;
+        this.first = first;
     }
 
-    /** The date, taken out of the line unless it stands in the middle of it. */
-    static Optional<ReplyBy> takenFrom(LineParts parts, DateContext dates) {
-        return new ReplyByPart(parts, dates).find();
+    /**
+     * The date, taken out of the line unless it stands in the middle of it.
+     *
+     * @param first the day that a rule of repetition gives, which a time alone is a time of
+     */
+    static Optional<ReplyBy> takenFrom(LineParts parts, DateContext dates, Optional<LocalDate> first) {
+        return new ReplyByPart(parts, dates, first)
+                .find()
+                .or(() -> first.map(day -> new ReplyBy(day, Optional.empty(), false)));
     }
 
     private record Date(DatePhrase phrase, int from, int to, int weight, boolean firm) {}
@@ -81,7 +90,10 @@ final class ReplyByPart {
             } else {
                 parts.note(Kind.REPLY_BY, date.from(), date.to());
             }
-            return new ReplyBy(date.phrase().day(), date.phrase().time(), date.firm());
+            LocalDate day = date.phrase().form() == Form.TIME
+                    ? first.orElse(date.phrase().day())
+                    : date.phrase().day();
+            return new ReplyBy(day, date.phrase().time(), date.firm());
         });
     }
 

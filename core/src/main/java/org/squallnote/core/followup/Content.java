@@ -75,6 +75,26 @@ public record Content(
         return text.replaceAll("\\s+", " ").strip();
     }
 
+    /** The same for a day, out of sight until another. */
+    public Content on(LocalDate day, @Nullable LocalDate inSight) {
+        Details kept = details == null ? Details.NONE : details;
+        return new Content(
+                title,
+                day,
+                replyTime,
+                firm,
+                categoryId,
+                effortMinutes,
+                priority,
+                forReply,
+                new Details(inSight, kept.place(), kept.people(), kept.checklist(), kept.note()));
+    }
+
+    /** The same in another category. */
+    public Content inCategory(@Nullable UUID other) {
+        return new Content(title, replyDay, replyTime, firm, other, effortMinutes, priority, forReply, details);
+    }
+
     /** The time of the day, where there is one. */
     @Nullable
     LocalTime usableTime() {

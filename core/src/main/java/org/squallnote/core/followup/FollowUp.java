@@ -58,7 +58,21 @@ public record FollowUp(
         Content.Details details = Optional.ofNullable(content.details())
                 .orElseGet(() -> message.map(from -> Content.Details.of(List.of(from.from())))
                         .orElse(Content.Details.NONE));
-        boolean forReply = message.isPresent() && content.endsWithAnswer();
+        return made(id, owner, content, details, message.isPresent() && content.endsWithAnswer(), createdAt);
+    }
+
+    /**
+     * One like others before it, which says itself whether an answer ends it.
+     *
+     * @throws IllegalArgumentException when it has no title
+     */
+    public static FollowUp again(UUID id, UUID owner, Content content, Instant createdAt) {
+        Content.Details details = Optional.ofNullable(content.details()).orElse(Content.Details.NONE);
+        return made(id, owner, content, details, content.endsWithAnswer(), createdAt);
+    }
+
+    private static FollowUp made(
+            UUID id, UUID owner, Content content, Content.Details details, boolean forReply, Instant createdAt) {
         return new FollowUp(
                 id,
                 owner,
@@ -80,6 +94,27 @@ public record FollowUp(
                 createdAt,
                 null,
                 0);
+    }
+
+    /** What it says, with its checklist fresh and without its days, for others like it. */
+    public Content pattern() {
+        return new Content(
+                title,
+                null,
+                replyTime,
+                firm,
+                categoryId,
+                effortMinutes,
+                priority,
+                forReply,
+                new Content.Details(
+                        null,
+                        place,
+                        people.list(),
+                        checklist.items().stream()
+                                .map(item -> new Checklist.Item(item.text(), false))
+                                .toList(),
+                        note));
     }
 
     /**
