@@ -420,6 +420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/repetition": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["repeat"];
+        post?: never;
+        delete: operations["endSeries"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/state": {
         parameters: {
             query?: never;
@@ -1279,6 +1295,22 @@ export interface paths {
         put: operations["save_2"];
         post?: never;
         delete: operations["delete_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repetition/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_2"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2168,6 +2200,7 @@ export interface components {
             line: components["schemas"]["FollowUpLine"];
             checklist: components["schemas"]["Item"][];
             note: string;
+            repeats: string | null;
             /** Format: date-time */
             createdAt: string;
             messages: components["schemas"]["LinkView"][];
@@ -2195,6 +2228,7 @@ export interface components {
             /** @enum {string} */
             priority: "HIGH" | "NORMAL" | "LOW";
             forReply: boolean;
+            repeats: boolean;
             /** Format: date */
             startDay: string | null;
             place: string;
@@ -2493,6 +2527,7 @@ export interface components {
             id: string;
             sentence: string;
             content: components["schemas"]["FollowUpRequest"];
+            repeats: string | null;
         };
         NewFollowUps: {
             followUps: components["schemas"]["NewFollowUpRequest"][];
@@ -2671,6 +2706,9 @@ export interface components {
             code: string;
             name: string;
         };
+        RepeatsForm: {
+            words: string;
+        };
         Result: {
             /** @enum {string} */
             kind: "MESSAGES" | "EVENTS";
@@ -2682,6 +2720,10 @@ export interface components {
             known: number;
             /** Format: int32 */
             unreadable: number;
+        };
+        RhythmView: {
+            words: string;
+            days: string[];
         };
         RoomView: {
             id: string;
@@ -3655,6 +3697,7 @@ export interface operations {
         parameters: {
             query: {
                 version: number;
+                following?: boolean;
             };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
@@ -3743,6 +3786,62 @@ export interface operations {
                 until: string;
                 pastReplyBy?: boolean;
             };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    repeat: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepeatsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    endSeries: {
+        parameters: {
+            query?: never;
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;
@@ -5317,6 +5416,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RepeatsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RhythmView"];
                 };
             };
         };

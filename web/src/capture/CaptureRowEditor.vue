@@ -2,6 +2,7 @@
 import type { CategoryView, Person, QuickChoice } from '@/api/client'
 import { accepted, corrected, type CaptureRow } from '@/capture/capture'
 import PeoplePart from '@/followups/details/PeoplePart.vue'
+import RepeatPart from '@/followups/details/RepeatPart.vue'
 import PlacePart from '@/followups/details/PlacePart.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
@@ -72,6 +73,10 @@ function set(changed: Parameters<typeof corrected>[1]): void {
           :known="places"
           @update:model-value="(place) => set({ place })"
         />
+        <RepeatPart
+          :model-value="row.repeats"
+          @update:model-value="(repeats) => set({ repeats })"
+        />
         <button
           v-for="offer in row.offers"
           :key="offer.kind + offer.name"
@@ -83,9 +88,6 @@ function set(changed: Parameters<typeof corrected>[1]): void {
         >
           {{ offer.kind === 'PLACE' ? 'at' : 'with' }} {{ offer.name }}?
         </button>
-        <span v-if="row.repeats" class="text-ink-soft text-sm" data-test="captured-repeats"
-          >comes back {{ row.repeats }}: kept as a note</span
-        >
         <span v-if="row.steps.length" class="text-ink-soft" :title="row.steps.join('\n')"
           >{{ row.steps.length }} {{ row.steps.length === 1 ? 'step' : 'steps' }}</span
         >

@@ -48,11 +48,11 @@ describe('captured rows', () => {
     expect(both?.offers).toEqual([])
   })
 
-  it('keep the rule of what comes back as a note', () => {
+  it('come back as it was typed, with the note beside it', () => {
     const [row] = rowsAfter([{ ...item('Pump'), repeats: 'every Monday' }], [])
-    expect(row && followUpsOf([row], 'by hand')[0]?.content.details?.note).toBe(
-      'Comes back every Monday.\nby hand',
-    )
+    const made = row && followUpsOf([row], 'by hand')[0]
+    expect(made?.repeats).toBe('every Monday')
+    expect(made?.content.details?.note).toBe('by hand')
   })
 
   it('become follow-ups, those left out and those without words do not', () => {

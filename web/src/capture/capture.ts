@@ -50,11 +50,6 @@ export function accepted(row: CaptureRow, offer: CaptureItem['offers'][number]):
   })
 }
 
-/** What is kept with a follow-up until it can come back by itself. */
-function noteOf(row: CaptureRow, note: string): string {
-  return [row.repeats ? `Comes back ${row.repeats}.` : '', note].filter(Boolean).join('\n')
-}
-
 /** What is to be made of the rows. */
 export function followUpsOf(rows: readonly CaptureRow[], note = ''): NewFollowUp[] {
   return rows
@@ -62,6 +57,7 @@ export function followUpsOf(rows: readonly CaptureRow[], note = ''): NewFollowUp
     .map((row) => ({
       id: newId(),
       sentence: '',
+      repeats: row.repeats,
       content: {
         title: row.title,
         replyDay: row.replyDay,
@@ -76,7 +72,7 @@ export function followUpsOf(rows: readonly CaptureRow[], note = ''): NewFollowUp
           place: row.place,
           people: row.people,
           checklist: row.steps.map((text) => ({ text: text.slice(0, 500), done: false })),
-          note: noteOf(row, note),
+          note,
         },
       },
     }))

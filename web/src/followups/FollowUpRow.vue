@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Check } from '@lucide/vue'
+import { Check, Repeat } from '@lucide/vue'
 import { computed } from 'vue'
 import type { CategoryView, FollowUpLine } from '@/api/client'
 import { isLate, STANDING_CLASS } from '@/followups/standing'
@@ -74,6 +74,12 @@ const dateHover = computed(() => {
         <span class="truncate" :class="line.state === 'OPEN' ? 'font-semibold' : 'line-through'">{{
           line.title
         }}</span>
+        <Repeat
+          v-if="line.repeats"
+          :size="13"
+          class="text-ink-soft shrink-0 self-center"
+          aria-label="comes back"
+        />
         <span
           v-if="line.answerSeen && line.state === 'OPEN'"
           class="text-brass-ink shrink-0 text-sm"

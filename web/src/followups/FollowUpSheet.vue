@@ -3,9 +3,10 @@ import { Check, CornerUpLeft } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { FollowUpLine } from '@/api/client'
 import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
-import { change, setState } from '@/followups/changes'
+import { change, repeat, setState } from '@/followups/changes'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
 import { useDetails } from '@/followups/details/useDetails'
+import RepeatPart from '@/followups/details/RepeatPart.vue'
 import SnapshotText from '@/followups/SnapshotText.vue'
 import { isLate, STANDING_CLASS } from '@/followups/standing'
 import ThreadMessages from '@/message/ThreadMessages.vue'
@@ -39,13 +40,22 @@ watch(
 
 function saveTitle(): void {
   if (line.value && title.value.trim() !== '' && title.value !== line.value.title) {
-    void change(line.value, { title: title.value })
+    save({ title: title.value })
   }
 }
 
+/** What is changed of one that comes back is changed in this one alone, unless that is said. */
+const following = ref(false)
+
 function save(changed: Parameters<typeof change>[1]): void {
   if (line.value) {
-    void change(line.value, changed)
+    void change(line.value, changed, following.value)
+  }
+}
+
+function setRhythm(words: string): void {
+  if (line.value) {
+    void repeat(line.value, words)
   }
 }
 
@@ -75,7 +85,8 @@ const { details, change: changeDetails } = useDetails({
       note: followUp.data.value.note,
     },
   save: async (now) =>
-    line.value !== undefined && (await change(line.value, { details: now })) !== undefined,
+    line.value !== undefined &&
+    (await change(line.value, { details: now }, following.value)) !== undefined,
 })
 function priorityOf(event: Event): FollowUpLine['priority'] {
   return (event.target as HTMLSelectElement).value as FollowUpLine['priority']
@@ -177,6 +188,21 @@ const TAB = 'border-b-2 px-1 h-8'
             </select>
           </label>
         </div>
+        <div
+          v-if="line.state === 'OPEN'"
+          class="flex flex-wrap items-center gap-x-1.5 gap-y-2"
+          data-test="sheet-rhythm"
+        >
+          <span>comes</span>
+          <RepeatPart
+            :model-value="followUp.data.value.repeats ?? ''"
+            @update:model-value="setRhythm"
+          />
+          <label v-if="line.repeats" class="text-ink-soft ml-2 inline-flex items-center gap-1.5">
+            <input v-model="following" type="checkbox" data-test="following" />
+            what I change here counts for those that follow too
+          </label>
+        </div>
         <DetailsParts
           v-if="details"
           :model-value="details"
@@ -194,7 +220,9 @@ const TAB = 'border-b-2 px-1 h-8'
             <button class="btn btn-main" type="button" data-test="sheet-done" @click="end('DONE')">
               <Check :size="15" aria-hidden="true" /> Done <span class="key">D</span>
             </button>
-            <button class="btn" type="button" @click="end('DROPPED')">Drop</button>
+            <button class="btn" type="button" data-test="sheet-drop" @click="end('DROPPED')">
+              {{ line.repeats ? 'Skip this one' : 'Drop' }}
+            </button>
             <label
               v-if="origin"
               class="flex items-center gap-1.5"

@@ -17,6 +17,8 @@ export function setState(
 export function change(
   line: FollowUpLine,
   changed: Partial<FollowUpRequest>,
+  /** Whether those that come after it in its series are to be like it too. */
+  following = false,
 ): Promise<Done | undefined> {
   const body: FollowUpRequest = {
     title: line.title,
@@ -32,8 +34,22 @@ export function change(
   }
   return run((header) =>
     client.PUT('/api/follow-ups/{id}', {
-      params: { path: { id: line.id }, query: { version: line.version }, header },
+      params: { path: { id: line.id }, query: { version: line.version, following }, header },
       body,
     }),
+  )
+}
+
+/** Lets one come back in a rhythm, or no more where the words are empty. */
+export function repeat(line: FollowUpLine, words: string): Promise<Done | undefined> {
+  return run((header) =>
+    words === ''
+      ? client.DELETE('/api/follow-ups/{id}/repetition', {
+          params: { path: { id: line.id }, header },
+        })
+      : client.PUT('/api/follow-ups/{id}/repetition', {
+          params: { path: { id: line.id }, query: { version: line.version }, header },
+          body: { words },
+        }),
   )
 }

@@ -9,7 +9,8 @@ import type {
   QuickChoice,
 } from '@/api/client'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
-import { madeOf, rowsOf } from '@/intake/asks'
+import RepeatPart from '@/followups/details/RepeatPart.vue'
+import { madeOf, rowsOf, type AskRow } from '@/intake/asks'
 import EachAsk from '@/intake/EachAsk.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
@@ -48,9 +49,19 @@ const details = ref<Details>({
   checklist: [],
   note: '',
 })
+const repeats = ref('')
 const each = ref(false)
 const rows = ref(rowsOf(message.proposals))
 const wanted = computed(() => madeOf(rows.value, shared()).length)
+const one = (): AskRow => ({
+  wanted: true,
+  sentence: '',
+  title: title.value,
+  replyDay: replyDay.value,
+  replyTime: replyTime.value,
+  firm: firm.value,
+  forReply: forReply.value,
+})
 const form = useTemplateRef<HTMLFormElement>('form')
 const accepting = useTemplateRef<HTMLButtonElement>('accepting')
 const reason = computed(() =>
@@ -106,10 +117,12 @@ function onKey(event: KeyboardEvent): void {
 
 function accept(): void {
   if (each.value) {
-    const made = madeOf(rows.value, shared())
+    const made = madeOf(rows.value, shared(), repeats.value)
     if (made.length > 0) {
       emit('acceptEach', made)
     }
+  } else if (title.value.trim() !== '' && repeats.value !== '') {
+    emit('acceptEach', madeOf([one()], shared(), repeats.value))
   } else if (title.value.trim() !== '') {
     emit('accept', {
       title: title.value,
@@ -219,6 +232,7 @@ function accept(): void {
       >
         {{ forReply ? 'until I answer' : 'until I tick it off' }} <span class="key">U</span>
       </button>
+      <RepeatPart v-model="repeats" above letter="b" @update:model-value="void toAccepting()" />
     </div>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <DetailsParts

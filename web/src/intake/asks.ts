@@ -23,16 +23,18 @@ export function rowsOf(proposals: readonly Proposal[]): AskRow[] {
   }))
 }
 
-/** The follow-ups of the wanted rows, all with the same category, effort and details. */
+/** The follow-ups of the wanted rows, all with the same category, effort and details, and the same rhythm. */
 export function madeOf(
   rows: readonly AskRow[],
   shared: { categoryId: string | null; effortMinutes: number | null; details: Details },
+  repeats = '',
 ): NewFollowUp[] {
   return rows
     .filter((row) => row.wanted && row.title.trim() !== '')
     .map((row) => ({
       id: newId(),
       sentence: row.sentence,
+      repeats,
       content: {
         title: row.title,
         replyDay: row.replyDay,

@@ -14,6 +14,7 @@ export function lineOf(id: string, more: Partial<FollowUpLine> = {}): FollowUpLi
     effortMinutes: 30,
     priority: 'NORMAL',
     forReply: false,
+    repeats: false,
     startDay: null,
     place: '',
     people: [],

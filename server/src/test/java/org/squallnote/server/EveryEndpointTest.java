@@ -23,6 +23,7 @@ class EveryEndpointTest extends ServerTest {
 
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("/hand-over", "{\"name\":\"\",\"address\":\"a@x.example\",\"text\":\"Hello\"}"),
+            Map.entry("/repetition", "{\"words\":\"every week\"}"),
             Map.entry("/asked", "{\"text\":\"Could you?\"}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),
             Map.entry(

@@ -8,6 +8,7 @@ import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.squallnote.core.followup.Checklist;
+import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.history.HistoryEntry;
@@ -21,6 +22,8 @@ import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.recipe.Conditions;
 import org.squallnote.core.recipe.RecipeCandidate;
 import org.squallnote.core.recipe.Steps;
+import org.squallnote.core.repetition.Occurrence;
+import org.squallnote.core.repetition.Repetition;
 import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
@@ -63,7 +66,10 @@ public class StoreConfiguration {
                             Conditions.class,
                             Steps.class,
                             Facts.class,
-                            AccountSettings.class));
+                            AccountSettings.class,
+                            Repetition.class,
+                            Occurrence.class,
+                            Content.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

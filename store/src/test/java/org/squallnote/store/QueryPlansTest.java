@@ -36,6 +36,7 @@ import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.thread.ThreadStore;
 
 /** Every query that a page waits for goes over an index, among a hundred thousand messages. */
@@ -143,6 +144,7 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(PlanStore.class, "ofEnded", Map.of("owner", ID, "day", DAY)),
                 Arguments.of(PlanStore.class, "stints", Map.of("owner", ID, "since", CLOCK_CHANGE)),
                 Arguments.of(PlanStore.class, "underWay", ID),
+                Arguments.of(SeriesStore.class, "standingFor", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(
                         CalendarStore.class, "meetings", Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE)),
                 Arguments.of(CalendarStore.class, "byHref", Map.of("owner", ID, "sourceId", ID, "href", "x")),

@@ -18,7 +18,8 @@ public enum SubjectType {
     PREFERENCES,
     CALENDAR,
     PLAN,
-    STINT;
+    STINT,
+    SERIES;
 
     private final int version;
     private final boolean whole;

@@ -99,7 +99,7 @@ public record Repetition(
             LocalDate day = moved(on, workingTime);
             boolean leftOut = daysOff == DaysOff.LEFT_OUT && !workingTime.isWorkingDay(on);
             // Two days off in a row may lead to one working day, and one back to before it was asked for.
-            boolean again = before.number() > 0 && !day.isAfter(before.day());
+            boolean again = !whenDone && before.number() > 0 && !day.isAfter(before.day());
             if (!leftOut && !again && !day.isBefore(from)) {
                 return Optional.of(new Occurrence(on, day, before.number() + 1));
             }

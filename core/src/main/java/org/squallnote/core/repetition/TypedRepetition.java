@@ -1,6 +1,9 @@
 package org.squallnote.core.repetition;
 
 import java.time.LocalDate;
+import java.time.Month;
+import java.time.YearMonth;
+import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -115,12 +118,12 @@ public record TypedRepetition(Repetition repetition, Optional<LocalDate> from) {
     private static boolean takenOffDay(Limits limits, DateContext dates) {
         Matcher end = UNTIL.matcher(limits.words);
         if (limits.until == null && end.find()) {
-            limits.until = day(end, dates);
+            limits.until = day(end, dates, true);
             return limits.until != null && cut(limits, end);
         }
         Matcher start = FROM.matcher(limits.words);
         if (limits.from == null && start.find()) {
-            limits.from = day(start, dates);
+            limits.from = day(start, dates, false);
             return limits.from != null && cut(limits, start);
         }
         return false;
@@ -131,8 +134,17 @@ public record TypedRepetition(Repetition repetition, Optional<LocalDate> from) {
         return value >= 1 && value <= most;
     }
 
-    private static @Nullable LocalDate day(Matcher match, DateContext dates) {
-        return TypedDate.read(match.group("day"), dates).map(DatePhrase::day).orElse(null);
+    /** The day; a month alone is meant with its last day. */
+    private static @Nullable LocalDate day(Matcher match, DateContext dates, boolean last) {
+        String words = match.group("day").strip();
+        Optional<Month> month = Arrays.stream(Month.values())
+                .filter(each -> last && each.name().equalsIgnoreCase(words))
+                .findFirst();
+        if (month.isPresent()) {
+            YearMonth thisYear = YearMonth.of(dates.today().getYear(), month.get());
+            return (thisYear.atEndOfMonth().isBefore(dates.today()) ? thisYear.plusYears(1) : thisYear).atEndOfMonth();
+        }
+        return TypedDate.read(words, dates).map(DatePhrase::day).orElse(null);
     }
 
     private static boolean cut(Limits limits, Matcher match) {

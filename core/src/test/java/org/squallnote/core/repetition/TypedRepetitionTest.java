@@ -60,6 +60,7 @@ class TypedRepetitionTest {
                         + "| 4 Mar, 25 Mar, 15 Apr, 6 May",
                 "2 weeks after it is done | every 2 weeks, counted from when it is done | 4 Mar, 18 Mar, 1 Apr, 15 Apr",
                 "every Monday until 23 March | every Monday, until 23 March 2026 | 9 Mar, 16 Mar, 23 Mar",
+                "every month on the 1st until June | every month on the 1st, until 30 June 2026 | 1 Apr, 1 May, 1 Jun",
                 "every Monday, 2 times | every Monday, 2 times | 9 Mar, 16 Mar",
                 "every Monday, shown 3 days before | every Monday, shown 3 days before | 9 Mar, 16 Mar, 23 Mar, 30 Mar",
                 "every Saturday, on days off the working day before "

@@ -63,9 +63,9 @@ class CaptureAddress implements FreshMessages {
                 captured.effortMinutes().orElse(null),
                 null,
                 false,
-                new Content.Details(null, captured.place(), captured.people(), List.of(), captured.note()));
+                new Content.Details(null, captured.place(), captured.people(), List.of(), ""));
         commands.runWithin(owner, "mailed-in", changes -> {
-            followUps.mailedIn(owner, ids.next(), message, content, changes);
+            followUps.mailedIn(owner, ids.next(), message, content, captured.repeats(), changes);
             changes.label("Follow-up from your mail: " + captured.title()).announce();
         });
     }

@@ -2,8 +2,6 @@ package org.squallnote.server.capture;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.time.LocalDateTime;
-import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -66,10 +64,7 @@ class CaptureContexts {
                 .filter(place -> !place.isEmpty())
                 .distinct()
                 .toList();
-        DateContext dates = new DateContext(
-                LocalDateTime.ofInstant(clock.instant(), ZoneId.of(account.zone())),
-                workingTimes.of(owner),
-                workingTimes.settings(owner).monthFirst());
+        DateContext dates = workingTimes.typing(owner, clock.instant());
         return new CaptureContext(dates, names, List.copyOf(people), places, account.name());
     }
 }

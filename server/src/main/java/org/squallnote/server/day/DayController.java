@@ -3,14 +3,12 @@ package org.squallnote.server.day;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.TypedDate;
 import org.squallnote.core.time.DayLoad;
@@ -65,10 +63,7 @@ class DayController {
         if (day != null) {
             return view(me, day, null, workingTime);
         }
-        boolean monthFirst = workingTimes.settings(me.accountId()).monthFirst();
-        DateContext now =
-                new DateContext(LocalDateTime.ofInstant(clock.instant(), me.zoneId()), workingTime, monthFirst);
-        Optional<DatePhrase> typed = TypedDate.read(text, now);
+        Optional<DatePhrase> typed = TypedDate.read(text, workingTimes.typing(me.accountId(), clock.instant()));
         return typed.map(phrase -> view(me, phrase.day(), phrase.time().orElse(null), workingTime))
                 .orElse(DayView.NONE);
     }

@@ -73,8 +73,9 @@ class AnswersSeen implements AnswerSeen {
 
     private void done(UUID owner, FollowUp followUp, boolean recent) {
         commands.runWithin(owner, "follow-up-answered", changes -> {
-            followUps.changeWithin(owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
-            say(changes, "Done, since your answer was seen: " + followUp.title(), recent);
+            String beside = followUps.changeWithin(
+                    owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
+            say(changes, "Done, since your answer was seen: " + followUp.title() + beside, recent);
         });
     }
 

@@ -34,6 +34,7 @@ import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.repetition.TypedRepetition;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
@@ -54,9 +55,16 @@ class FollowUpController {
     private final Clock clock;
     private final JsonMapper json;
     private final FollowUpList list;
+    private final Repeats repeats;
 
     FollowUpController(
-            FollowUps followUps, WorkingTimes workingTimes, Clock clock, JsonMapper json, FollowUpList list) {
+            FollowUps followUps,
+            WorkingTimes workingTimes,
+            Clock clock,
+            JsonMapper json,
+            FollowUpList list,
+            Repeats repeats) {
+        this.repeats = repeats;
         this.list = list;
         this.followUps = followUps;
         this.workingTimes = workingTimes;
@@ -115,14 +123,20 @@ class FollowUpController {
 
     record StepRequest(@Size(max = 500) String text, boolean done) {}
 
-    /** A follow-up to be made, with the sentence of the message that it is about, empty for the whole. */
+    /**
+     * A follow-up to be made.
+     *
+     * @param sentence the sentence of the message that it is about, empty for the whole
+     * @param repeats how it comes back, in words; absent or empty for once
+     */
     record NewFollowUpRequest(
             UUID id,
             @Size(max = 1000) String sentence,
-            @NotNull @Valid FollowUpRequest content) {
+            @NotNull @Valid FollowUpRequest content,
+            @Nullable @Size(max = TypedRepetition.LONGEST) String repeats) {
 
         FollowUps.NewFollowUp made() {
-            return new FollowUps.NewFollowUp(id, content.content(), sentence);
+            return new FollowUps.NewFollowUp(id, content.content(), sentence, repeats == null ? "" : repeats);
         }
     }
 
@@ -130,10 +144,12 @@ class FollowUpController {
 
     record FollowUpsView(List<FollowUpLine> open, List<FollowUpLine> later, List<FollowUpLine> ended, int undated) {}
 
+    /** @param repeats how it comes back, in words; null for once */
     record FollowUpDetail(
             FollowUpLine line,
             List<Checklist.Item> checklist,
             String note,
+            @Nullable String repeats,
             Instant createdAt,
             List<LinkView> messages) {}
 
@@ -160,7 +176,11 @@ class FollowUpController {
         LocalDateTime now = LocalDateTime.ofInstant(clock.instant(), me.zoneId());
         Function<List<FollowUp>, List<FollowUpLine>> lines = followUps -> followUps.stream()
                 .map(each -> FollowUpLine.of(
-                        each, Optional.ofNullable(shown.origins().get(each.id())), workingTime, now))
+                        each,
+                        Optional.ofNullable(shown.origins().get(each.id())),
+                        shown.repeating().contains(each.id()),
+                        workingTime,
+                        now))
                 .toList();
         return new FollowUpsView(
                 lines.apply(shown.open()), lines.apply(shown.later()), lines.apply(shown.ended()), shown.undated());
@@ -174,10 +194,12 @@ class FollowUpController {
                 FollowUpLine.of(
                         followUp,
                         one.origin(),
+                        repeats.of(me.accountId(), id).isPresent(),
                         workingTimes.of(me.accountId()),
                         LocalDateTime.ofInstant(clock.instant(), me.zoneId())),
                 followUp.checklist().items(),
                 followUp.note(),
+                repeats.words(me.accountId(), id).orElse(null),
                 followUp.createdAt(),
                 one.messages().stream().map(this::link).toList());
     }
@@ -205,7 +227,7 @@ class FollowUpController {
             @PathVariable UUID messageId,
             @PathVariable UUID id,
             @Valid @RequestBody FollowUpRequest body) {
-        return followUps.make(me, commandId, messageId, List.of(new FollowUps.NewFollowUp(id, body.content(), "")));
+        return followUps.make(me, commandId, messageId, List.of(new FollowUps.NewFollowUp(id, body.content(), "", "")));
     }
 
     /** Several of one message in one go, each with its sentence. */
@@ -230,14 +252,16 @@ class FollowUpController {
         return body.followUps().stream().map(NewFollowUpRequest::made).toList();
     }
 
+    /** @param following whether those that come after it in its series are to be like it too */
     @PutMapping("/api/follow-ups/{id}")
     Done change(
             @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @RequestParam int version,
+            @RequestParam(defaultValue = "false") boolean following,
             @Valid @RequestBody FollowUpRequest body) {
-        return followUps.change(me, commandId, id, version, body.content());
+        return followUps.change(me, commandId, id, version, body.content(), following);
     }
 
     @PostMapping("/api/follow-ups/{id}/messages/{messageId}")

@@ -36,6 +36,7 @@ public record FollowUpLine(
         @Nullable Integer effortMinutes,
         Priority priority,
         boolean forReply,
+        boolean repeats,
         @Nullable LocalDate startDay,
         String place,
         List<Party> people,
@@ -54,10 +55,11 @@ public record FollowUpLine(
      * A follow-up at a moment.
      *
      * @param origin the message that it comes from
+     * @param repeats whether it comes back when it has ended
      * @param now in the account's zone
      */
     public static FollowUpLine of(
-            FollowUp f, Optional<FollowUpOrigin> origin, WorkingTime workingTime, LocalDateTime now) {
+            FollowUp f, Optional<FollowUpOrigin> origin, boolean repeats, WorkingTime workingTime, LocalDateTime now) {
         return new FollowUpLine(
                 f.id(),
                 f.title(),
@@ -70,6 +72,7 @@ public record FollowUpLine(
                 f.effortMinutes(),
                 f.priority(),
                 f.forReply(),
+                repeats,
                 f.startDay(),
                 f.place(),
                 f.people().list(),

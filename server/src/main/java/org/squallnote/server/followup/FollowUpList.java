@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
@@ -17,6 +18,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.repetition.SeriesStore;
 
 /** Gathers follow-ups with the messages that they come from. */
 @Component
@@ -26,11 +28,13 @@ class FollowUpList {
     private static final Duration ENDED_SHOWN = Duration.ofDays(7);
 
     private final FollowUpStore store;
+    private final SeriesStore series;
     private final MessageStore messages;
     private final Clock clock;
 
-    FollowUpList(FollowUpStore store, MessageStore messages, Clock clock) {
+    FollowUpList(FollowUpStore store, SeriesStore series, MessageStore messages, Clock clock) {
         this.store = store;
+        this.series = series;
         this.messages = messages;
         this.clock = clock;
     }
@@ -41,13 +45,15 @@ class FollowUpList {
      * @param later those that stay out of sight for now
      * @param undated how many of the others and of these have no reply-by date
      * @param origins the message that each comes from
+     * @param repeating those that come back when they have ended
      */
     record Shown(
             List<FollowUp> open,
             List<FollowUp> later,
             List<FollowUp> ended,
             int undated,
-            Map<UUID, FollowUpOrigin> origins) {}
+            Map<UUID, FollowUpOrigin> origins,
+            Set<UUID> repeating) {}
 
     Shown of(SignedIn me) {
         Instant now = clock.instant();
@@ -61,7 +67,8 @@ class FollowUpList {
                 open.stream().filter(each -> each.isLater(today)).toList(),
                 store.endedSince(me.accountId(), now.minus(ENDED_SHOWN)),
                 (int) open.stream().filter(each -> each.replyBy().isEmpty()).count(),
-                origins);
+                origins,
+                series.currents(me.accountId()));
     }
 
     /**

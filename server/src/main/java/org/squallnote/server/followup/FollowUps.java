@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.StaleVersionException;
@@ -21,6 +22,7 @@ import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.repetition.Occurrence;
 import org.squallnote.core.time.ReplyBy;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
@@ -46,6 +48,7 @@ public class FollowUps implements Restorer {
     private final Decisions decisions;
     private final Archiving archiving;
     private final List<EndingFollowUps> endings;
+    private final Repeats repeats;
     private final Commands commands;
     private final Clock clock;
     private final JsonMapper json;
@@ -56,6 +59,7 @@ public class FollowUps implements Restorer {
             Decisions decisions,
             Archiving archiving,
             List<EndingFollowUps> endings,
+            Repeats repeats,
             Commands commands,
             Clock clock,
             JsonMapper json) {
@@ -64,6 +68,7 @@ public class FollowUps implements Restorer {
         this.decisions = decisions;
         this.archiving = archiving;
         this.endings = endings;
+        this.repeats = repeats;
         this.commands = commands;
         this.clock = clock;
         this.json = json;
@@ -73,16 +78,16 @@ public class FollowUps implements Restorer {
      * A follow-up to be made.
      *
      * @param sentence the sentence of the message that it is about, empty for the whole
+     * @param repeats how it comes back, in words; empty for once
      */
-    record NewFollowUp(UUID id, Content content, String sentence) {}
+    record NewFollowUp(UUID id, Content content, String sentence, String repeats) {}
 
     /** Makes one or several of a message in one go, each with its part of it. */
     Done make(SignedIn me, UUID commandId, UUID messageId, List<NewFollowUp> wanted) {
         return commands.run(me, commandId, "follow-up", changes -> {
             wanted.forEach(each -> checkCategory(me, each.content().categoryId()));
             StoredMessage message = decisions.decide(me, messageId, Decision.FOLLOW_UP, true, changes);
-            wanted.forEach(
-                    each -> insert(me.accountId(), each.id(), message, each.sentence(), each.content(), changes));
+            wanted.forEach(each -> insert(me.accountId(), each, message, changes));
             changes.label(label(wanted));
         });
     }
@@ -91,7 +96,7 @@ public class FollowUps implements Restorer {
     Done capture(SignedIn me, UUID commandId, List<NewFollowUp> wanted) {
         return commands.run(me, commandId, "capture", changes -> {
             wanted.forEach(each -> checkCategory(me, each.content().categoryId()));
-            wanted.forEach(each -> insert(me.accountId(), each.id(), null, "", each.content(), changes));
+            wanted.forEach(each -> insert(me.accountId(), each, null, changes));
             changes.label(label(wanted));
         });
     }
@@ -105,12 +110,17 @@ public class FollowUps implements Restorer {
     /** Makes one of a message as part of a command; its category was checked before. */
     public FollowUp makeWithin(SignedIn me, UUID followUpId, StoredMessage message, Content content, Changes changes) {
         decisions.decide(me, message, Decision.FOLLOW_UP, true, changes);
-        return insert(me.accountId(), followUpId, message, "", content, changes);
+        return insert(me.accountId(), new NewFollowUp(followUpId, content, "", ""), message, changes);
     }
 
-    /** Makes one of a mail of mine that was meant for this, as part of a command. */
-    public void mailedIn(UUID owner, UUID followUpId, StoredMessage message, Content content, Changes changes) {
-        insert(owner, followUpId, message, "", content, changes);
+    /**
+     * Makes one of a mail of mine that was meant for this, as part of a command.
+     *
+     * @param repeatWords how it comes back; empty for once
+     */
+    public void mailedIn(
+            UUID owner, UUID followUpId, StoredMessage message, Content content, String repeatWords, Changes changes) {
+        insert(owner, new NewFollowUp(followUpId, content, "", repeatWords), message, changes);
     }
 
     /** Whether a message has a follow-up. */
@@ -118,19 +128,47 @@ public class FollowUps implements Restorer {
         return !store.ofMessage(owner, messageId).isEmpty();
     }
 
-    private FollowUp insert(
-            UUID owner,
-            UUID followUpId,
-            @Nullable StoredMessage message,
-            String sentence,
-            Content content,
-            Changes changes) {
-        FollowUp followUp = FollowUp.made(followUpId, owner, content, Optional.ofNullable(message), clock.instant());
+    private FollowUp insert(UUID owner, NewFollowUp wanted, @Nullable StoredMessage message, Changes changes) {
+        UUID id = wanted.id();
+        FollowUp made = FollowUp.made(id, owner, wanted.content(), Optional.ofNullable(message), clock.instant());
+        FollowUp followUp = wanted.repeats().isBlank()
+                ? made
+                : onItsDay(made, repeats.begin(owner, made, wanted.repeats(), changes));
         store.insert(followUp);
-        List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, followUpId, message, sentence));
-        changes.record(SubjectType.FOLLOW_UP, followUpId, null, FollowUpRecord.of(followUp, links))
+        List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, id, message, wanted.sentence()));
+        changes.record(SubjectType.FOLLOW_UP, id, null, FollowUpRecord.of(followUp, links))
                 .touch(Topic.FOLLOW_UPS);
         return followUp;
+    }
+
+    /** One that comes back has a day. */
+    private static FollowUp onItsDay(FollowUp followUp, Occurrence at) {
+        return followUp.replyBy().isPresent() ? followUp : followUp.replyBy(at.day(), null);
+    }
+
+    /** Lets one come back from now on, or in another rhythm. */
+    Done repeat(SignedIn me, UUID commandId, UUID id, int version, String words) {
+        return commands.run(me, commandId, "follow-up-repeats", changes -> {
+            UUID owner = me.accountId();
+            FollowUp followUp = get(owner, id);
+            if (followUp.state() != FollowUpState.OPEN) {
+                throw Refusal.conflict("This follow-up has ended. Open it again to let it come back.");
+            }
+            Occurrence at = repeats.begin(owner, followUp, words, changes);
+            if (followUp.replyBy().isEmpty()) {
+                update(me, id, version, changes, old -> onItsDay(old, at));
+            }
+            changes.label("Comes back " + repeats.words(owner, id).orElse(words) + ": " + followUp.title());
+        });
+    }
+
+    /** Lets one come back no more. */
+    Done endSeries(SignedIn me, UUID commandId, UUID id) {
+        return commands.run(me, commandId, "series-ended", changes -> {
+            FollowUp followUp = get(me.accountId(), id);
+            repeats.end(me.accountId(), id, changes);
+            changes.label("Comes back no more: " + followUp.title());
+        });
     }
 
     /** Links another message to a follow-up, which decides the message. */
@@ -158,9 +196,16 @@ public class FollowUps implements Restorer {
         return link;
     }
 
-    Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {
+    /** @param following whether those that come after it are to be like it too */
+    Done change(SignedIn me, UUID commandId, UUID id, int version, Content content, boolean following) {
         checkCategory(me, content.categoryId());
-        return change(me, commandId, id, version, "Changed: " + content.usableTitle(), old -> old.changed(content));
+        return commands.run(me, commandId, "follow-up-changed", changes -> {
+            update(me, id, version, changes, old -> old.changed(content));
+            if (following) {
+                repeats.goOnLike(me.accountId(), get(me.accountId(), id), changes);
+            }
+            changes.label("Changed: " + content.usableTitle());
+        });
     }
 
     Done weigh(SignedIn me, UUID commandId, UUID id, int version, Priority priority) {
@@ -206,25 +251,26 @@ public class FollowUps implements Restorer {
                     version,
                     changes,
                     old -> old.ended(state, state == FollowUpState.OPEN ? null : clock.instant()));
-            if (state != FollowUpState.OPEN) {
-                hasEnded(me.accountId(), id, changes);
-            }
-            changes.label(verb + before.title());
+            String beside = state == FollowUpState.OPEN ? "" : hasEnded(me.accountId(), id, changes);
+            changes.label(verb + before.title() + beside);
         });
     }
 
-    /** Changes a follow-up as a consequence of something else, within its command. */
-    void changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
+    /**
+     * Changes a follow-up as a consequence of something else, within its command.
+     *
+     * @return what is said of it behind its title
+     */
+    String changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
         FollowUpRecord before = record(owner, old);
         store.update(changed);
-        if (changed.state() != FollowUpState.OPEN) {
-            hasEnded(owner, old.id(), changes);
-        }
+        String beside = changed.state() == FollowUpState.OPEN ? "" : hasEnded(owner, old.id(), changes);
         note(owner, old.id(), before, changes);
+        return beside;
     }
 
-    private void hasEnded(UUID owner, UUID id, Changes changes) {
-        endings.forEach(each -> each.ended(owner, id, changes));
+    /** @return what is said of it behind the title */
+    private String hasEnded(UUID owner, UUID id, Changes changes) {
         for (FollowUpLink link : store.links(owner, id)) {
             boolean othersOpen = store.ofMessage(owner, link.messageId()).stream()
                     .anyMatch(other -> !other.id().equals(id) && other.state() == FollowUpState.OPEN);
@@ -232,6 +278,11 @@ public class FollowUps implements Restorer {
                 archiving.ended(owner, changes.commandId(), link.messageId());
             }
         }
+        // Last, since what comes next belongs to the same message and would keep it from being put away.
+        return endings.stream()
+                .flatMap(each -> each.ended(owner, id, changes).stream())
+                .map(said -> ". " + said)
+                .collect(Collectors.joining());
     }
 
     private Done change(

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -23,6 +24,7 @@ import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.followup.FollowUpLine;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.plan.PlanStore;
+import org.squallnote.store.repetition.SeriesStore;
 
 /** Gathers what planning needs to know. */
 @Component
@@ -30,12 +32,14 @@ class DayBook {
 
     private final FollowUpStore followUps;
     private final PlanStore plans;
+    private final SeriesStore series;
     private final Calendars calendars;
     private final Clock clock;
 
-    DayBook(FollowUpStore followUps, PlanStore plans, Calendars calendars, Clock clock) {
+    DayBook(FollowUpStore followUps, PlanStore plans, SeriesStore series, Calendars calendars, Clock clock) {
         this.followUps = followUps;
         this.plans = plans;
+        this.series = series;
         this.calendars = calendars;
         this.clock = clock;
     }
@@ -45,8 +49,14 @@ class DayBook {
      *
      * @param meetings of these days
      * @param stints of today, and of all open follow-ups
+     * @param repeating those that come back when they have ended
      */
-    record Opened(Horizon horizon, List<Meeting> meetings, List<Stint> stints, Map<UUID, FollowUpOrigin> origins) {
+    record Opened(
+            Horizon horizon,
+            List<Meeting> meetings,
+            List<Stint> stints,
+            Map<UUID, FollowUpOrigin> origins,
+            Set<UUID> repeating) {
 
         LocalDate today() {
             return horizon.today();
@@ -68,6 +78,7 @@ class DayBook {
             return FollowUpLine.of(
                     followUp,
                     Optional.ofNullable(origins.get(followUp.id())),
+                    repeating.contains(followUp.id()),
                     workingTime(),
                     LocalDateTime.ofInstant(horizon.now(), workingTime().zone()));
         }
@@ -88,7 +99,7 @@ class DayBook {
         Map<UUID, FollowUpOrigin> origins = new HashMap<>();
         followUps.origins(me.accountId(), midnight).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
         Horizon horizon = new Horizon(now, days.freeTime(), followUps.open(me.accountId()), planned, spent, last);
-        return new Opened(horizon, days.meetings(), stints, origins);
+        return new Opened(horizon, days.meetings(), stints, origins, series.currents(me.accountId()));
     }
 
     private LocalDate last(SignedIn me, LocalDate today, int workingDays) {

@@ -82,10 +82,11 @@ class Stints extends KeptState<Stint> implements EndingFollowUps {
     }
 
     @Override
-    public void ended(UUID owner, UUID followUpId, Changes changes) {
+    public Optional<String> ended(UUID owner, UUID followUpId, Changes changes) {
         store.underWay(owner)
                 .filter(stint -> stint.followUpId().equals(followUpId))
                 .ifPresent(stint -> end(owner, stint, clock.instant(), changes));
+        return Optional.empty();
     }
 
     private void end(UUID owner, Stint running, Instant at, Changes changes) {

@@ -1,6 +1,8 @@
 package org.squallnote.server.reading;
 
 import java.time.DayOfWeek;
+import java.time.Instant;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.EnumMap;
@@ -10,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.account.Account;
+import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.settings.SettingsRow;
 import org.squallnote.core.time.PublicHolidays;
@@ -52,6 +55,15 @@ public class WorkingTimes {
     public WorkingTime of(UUID owner) {
         ZoneId zone = accounts.byId(owner).map(Account::zone).map(ZoneId::of).orElse(ZoneId.of("UTC"));
         return of(settings(owner), zone);
+    }
+
+    /** What dates that its user types are resolved against. */
+    public DateContext typing(UUID owner, Instant now) {
+        WorkingTime workingTime = of(owner);
+        return new DateContext(
+                LocalDateTime.ofInstant(now, workingTime.zone()),
+                workingTime,
+                settings(owner).monthFirst());
     }
 
     static WorkingTime of(AccountSettings settings, ZoneId zone) {
