@@ -26,7 +26,7 @@ final class MailBody {
     private static final Pattern METHOD = Pattern.compile("(?im)^METHOD:([A-Z]{3,20})\\s*$");
     private static final Pattern ACTION = Pattern.compile("(?im)^Action:\\s*([a-z]{3,20})");
 
-    private static final int LONGEST_CALENDAR = 20_000;
+    private static final int LONGEST_CALENDAR = 300_000;
 
     /** Of a file so much is decoded before anything is handed out, in bytes. */
     private static final int BEGINNING = 64 * 1024;
@@ -94,6 +94,10 @@ final class MailBody {
 
     List<ParsedMail.Attachment> attachments() {
         return attachments;
+    }
+
+    Optional<String> calendar() {
+        return Optional.ofNullable(calendar);
     }
 
     Optional<String> calendarMethod() {

@@ -71,6 +71,7 @@ public final class MailParser {
                 body.html().isPresent(),
                 body.attachments(),
                 body.calendarMethod(),
+                body.calendar(),
                 body.deliveryAction(),
                 notices);
     }

@@ -21,6 +21,7 @@ import org.squallnote.core.message.Party;
  * @param hasHtml whether there is an HTML body to show
  * @param attachments the files, in their order
  * @param calendarMethod the {@code METHOD} of a calendar part, upper case
+ * @param calendar that part itself, bounded
  * @param deliveryAction the {@code Action} of a delivery report, lower case
  * @param notices what was wrong or cut, as short sentences for the user
  */
@@ -39,6 +40,7 @@ public record ParsedMail(
         boolean hasHtml,
         List<Attachment> attachments,
         Optional<String> calendarMethod,
+        Optional<String> calendar,
         Optional<String> deliveryAction,
         List<String> notices) {
 
@@ -72,6 +74,7 @@ public record ParsedMail(
                 hasHtml,
                 attachments,
                 calendarMethod,
+                calendar,
                 deliveryAction,
                 more);
     }
