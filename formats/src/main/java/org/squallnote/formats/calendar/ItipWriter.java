@@ -103,7 +103,7 @@ public final class ItipWriter {
             put(calendar, news, event, who, answer);
         }
         String text = calendar.text();
-        return before.filter(text::equals).isPresent() ? Optional.empty() : Optional.of(text);
+        return there.map(Component::text).filter(text::equals).isPresent() ? Optional.empty() : Optional.of(text);
     }
 
     private static void put(

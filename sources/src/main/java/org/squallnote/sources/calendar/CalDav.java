@@ -10,7 +10,7 @@ import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.Waits;
 
-/** The requests of CalDAV (RFC 4791) that reading calendars needs. */
+/** The requests of CalDAV (RFC 4791) that reading calendars and writing events needs. */
 final class CalDav {
 
     private static final String NAMES =
@@ -160,6 +160,51 @@ final class CalDav {
                         "1",
                         report.append("</c:calendar-multiget>").toString())
                 .body());
+    }
+
+    /** The objects with a UID, and on some servers others too (RFC 4791 section 7.8.6). */
+    Multistatus withUid(URI calendar, String uid) throws CalendarProblem {
+        String query = XML + "<c:calendar-query " + NAMES + "><d:prop><d:getetag/><c:calendar-data/></d:prop><c:filter>"
+                + "<c:comp-filter name=\"VCALENDAR\"><c:comp-filter name=\"VEVENT\"><c:prop-filter name=\"UID\">"
+                + "<c:text-match collation=\"i;octet\">" + escaped(uid)
+                + "</c:text-match></c:prop-filter></c:comp-filter></c:comp-filter></c:filter></c:calendar-query>";
+        return Multistatus.read(dav("REPORT", calendar, "1", query).body());
+    }
+
+    /** An object at a place; absent where there is none. */
+    Optional<DavClient.Answer> object(URI place) throws CalendarProblem {
+        try {
+            return Optional.of(client.send("GET", place, Map.of("Accept", "text/calendar"), ""));
+        } catch (CalendarProblem e) {
+            if (e.status() == 404 || e.status() == 410) {
+                return Optional.empty();
+            }
+            throw e;
+        }
+    }
+
+    /**
+     * Puts an object in.
+     *
+     * @param before the state that it takes the place of; absent where there must be none yet
+     * @return its state now, empty where the server does not say
+     */
+    String put(URI place, String body, Optional<String> before) throws CalendarProblem {
+        Map<String, String> headers = new HashMap<>(condition(before));
+        headers.put("Content-Type", "text/calendar; charset=utf-8");
+        return client.send("PUT", place, headers, body).header("ETag");
+    }
+
+    /** Takes an object away in the state that was seen. */
+    void delete(URI place, String etag) throws CalendarProblem {
+        client.send("DELETE", place, condition(Optional.of(etag)), "");
+    }
+
+    private static Map<String, String> condition(Optional<String> before) {
+        if (before.isEmpty()) {
+            return Map.of("If-None-Match", "*");
+        }
+        return before.get().isEmpty() ? Map.of() : Map.of("If-Match", before.get());
     }
 
     private DavClient.Answer dav(String method, URI at, String depth, String body) throws CalendarProblem {

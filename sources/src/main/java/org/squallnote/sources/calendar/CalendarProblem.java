@@ -26,6 +26,16 @@ public final class CalendarProblem extends Exception {
         return status;
     }
 
+    /** Whether somebody else has changed meanwhile what was to be changed. */
+    boolean isOvertaken() {
+        return status == 412;
+    }
+
+    /** Whether the same again would be refused again. */
+    public boolean isRefusal() {
+        return status / 100 == 4 && status != 401 && status != 408 && status != 412 && status != 423 && status != 429;
+    }
+
     /** How long the server asks to wait. */
     Optional<Duration> retryAfter() {
         return retryAfter.isZero() ? Optional.empty() : Optional.of(retryAfter);

@@ -61,6 +61,10 @@ final class DavClient {
         String header(String name) {
             return headers.firstValue(name).orElse("");
         }
+
+        String text() {
+            return new String(body, StandardCharsets.UTF_8);
+        }
     }
 
     /**
@@ -138,8 +142,9 @@ final class DavClient {
         String host = answer.at().getHost();
         String words = switch (answer.status()) {
             case 401 -> host + " does not accept user and password. Enter them again in the settings of this source.";
-            case 403 -> host + " does not let this user read the calendar.";
+            case 403 -> host + " does not let this user read the calendar, or write into it.";
             case 404, 410 -> "There is no calendar at this address of " + host + " any more.";
+            case 412 -> host + " has another state of it by now.";
             case 429 -> host + " asks to wait.";
             default -> host + " answered with status " + answer.status() + ".";
         };

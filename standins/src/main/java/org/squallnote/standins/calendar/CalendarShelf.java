@@ -99,6 +99,11 @@ public final class CalendarShelf {
         return Optional.ofNullable(get(calendar).entries.get(name)).map(Entry::body);
     }
 
+    /** The names of the objects that a calendar holds. */
+    public synchronized List<String> names(String calendar) {
+        return List.copyOf(get(calendar).entries.keySet());
+    }
+
     /** How many objects a calendar holds. */
     public synchronized int size(String calendar) {
         return get(calendar).entries.size();
