@@ -43,6 +43,19 @@ export function useMessage(id: MaybeRefOrGetter<string | undefined>) {
 }
 
 /** What is known of a day before something is promised for it. */
+/** What a message says of a meeting. */
+export function useInvitation(messageId: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['invitation', toValue(messageId)]),
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/messages/{id}/invitation', {
+          params: { path: { id: toValue(messageId) } },
+        }),
+      ),
+  })
+}
+
 export function useDay(day: MaybeRefOrGetter<string | null>) {
   return useQuery({
     queryKey: computed(() => ['day', toValue(day)]),

@@ -788,6 +788,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/invitation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["invitation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/invitation/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/invitation/counter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["counter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/nothing": {
         parameters: {
             query?: never;
@@ -877,7 +925,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["answer_1"];
+        post: operations["answer_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1830,6 +1878,13 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        AnswerForm: {
+            /** @enum {string} */
+            participation: "NEEDS_ACTION" | "ACCEPTED" | "TENTATIVE" | "DECLINED" | "DELEGATED";
+            note: string;
+            /** Format: uuid */
+            calendarId: string | null;
+        };
         AnswerRequest: {
             text: string;
             toAll: boolean;
@@ -1845,6 +1900,14 @@ export interface components {
             /** Format: time-local */
             time: string | null;
             people: components["schemas"]["Party"][];
+        };
+        AttendeeView: {
+            name: string;
+            address: string;
+            /** @enum {string} */
+            participation: "NEEDS_ACTION" | "ACCEPTED" | "TENTATIVE" | "DECLINED" | "DELEGATED";
+            optional: boolean;
+            me: boolean;
         };
         AwaitedView: {
             name: string;
@@ -1885,6 +1948,11 @@ export interface components {
             name: string;
             /** @enum {string} */
             counts: "BUSY" | "SHOWN" | "HIDDEN";
+        };
+        CalendarChoice: {
+            /** Format: uuid */
+            id: string;
+            name: string;
         };
         CalendarForm: {
             name: string;
@@ -2057,6 +2125,15 @@ export interface components {
             files: boolean | null;
             asksMe: boolean | null;
         };
+        CounterForm: {
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            from: string;
+            /** Format: int32 */
+            minutes: number;
+            note: string;
+        };
         DayAhead: {
             /** Format: date */
             day: string;
@@ -2071,6 +2148,24 @@ export interface components {
             overMinutes: number;
             meetings: components["schemas"]["MeetingView"][];
             entries: components["schemas"]["AheadEntry"][];
+        };
+        DayAround: {
+            /** Format: date */
+            day: string;
+            /** Format: int32 */
+            fromMinute: number;
+            /** Format: int32 */
+            toMinute: number;
+            /** Format: int32 */
+            workFrom: number;
+            /** Format: int32 */
+            workTo: number;
+            meetings: components["schemas"]["MeetingView"][];
+            /** Format: int32 */
+            freeMinutes: number;
+            /** Format: int32 */
+            takesMinutes: number;
+            collides: string[];
         };
         DayHours: {
             /** @enum {string} */
@@ -2363,6 +2458,38 @@ export interface components {
             putOff: components["schemas"]["IntakeLine"][];
             quickChoices: components["schemas"]["QuickChoice"][];
         };
+        InvitationView: {
+            /** @enum {string} */
+            method: "REQUEST" | "REPLY" | "CANCEL" | "COUNTER" | "DECLINECOUNTER";
+            /** @enum {string} */
+            standing: "CURRENT" | "OUT_OF_DATE" | "CALLED_OFF";
+            /** Format: uuid */
+            newerMessageId: string | null;
+            title: string;
+            place: string;
+            organizer: components["schemas"]["Party"];
+            mine: boolean;
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            from: string;
+            /** Format: date */
+            lastDay: string;
+            /** Format: time-local */
+            to: string;
+            allDay: boolean;
+            past: boolean;
+            repeats: boolean;
+            comment: string;
+            attendees: components["schemas"]["AttendeeView"][];
+            /** @enum {string|null} */
+            answer: "NEEDS_ACTION" | "ACCEPTED" | "TENTATIVE" | "DECLINED" | "DELEGATED" | null;
+            canAnswer: boolean;
+            around: components["schemas"]["DayAround"];
+            calendars: components["schemas"]["CalendarChoice"][];
+            /** Format: uuid */
+            calendarId: string | null;
+        };
         Item: {
             text: string;
             done: boolean;
@@ -2504,6 +2631,7 @@ export interface components {
             draftFiles: components["schemas"]["DraftFileView"][];
             handOver: components["schemas"]["HandOverView"] | null;
             roomInvitation: boolean;
+            meeting: boolean;
         };
         MoveView: {
             /** Format: uuid */
@@ -2552,7 +2680,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             /** @enum {string} */
-            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "SEND_CHAT_FILE" | "REACT" | "UNREACT" | "READ_UP_TO" | "JOIN_ROOM" | "LEAVE_ROOM" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT";
+            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "SEND_CHAT_FILE" | "REACT" | "UNREACT" | "READ_UP_TO" | "JOIN_ROOM" | "LEAVE_ROOM" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT" | "WRITE_EVENT";
             /** @enum {string} */
             state: "WAITING" | "UNDER_WAY" | "DONE" | "FAILED" | "UNCERTAIN" | "CANCELLED";
             /** Format: uuid */
@@ -4463,6 +4591,86 @@ export interface operations {
             };
         };
     };
+    invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"];
+                };
+            };
+        };
+    };
+    answer_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    counter: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CounterForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     nothing: {
         parameters: {
             query?: {
@@ -4623,7 +4831,7 @@ export interface operations {
             };
         };
     };
-    answer_1: {
+    answer_2: {
         parameters: {
             query: {
                 accept: boolean;

@@ -44,6 +44,7 @@ const TRIED: Record<OutboxLine['kind'], string> = {
   MARK_UNREAD: 'Marking as unread',
   KEEP_DRAFT: 'Keeping the draft on the server',
   FORGET_DRAFT: 'Removing the draft from the server',
+  WRITE_EVENT: 'Writing into the calendar',
 }
 const sends = (line: OutboxLine) => line.kind.startsWith('SEND')
 

@@ -29,6 +29,7 @@ import { nearest, takersOf } from '@/intake/takers'
 import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
 import view from '@/intake/view'
+import MeetingCard from '@/intake/meeting/MeetingCard.vue'
 import MessagePane from '@/message/MessagePane.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -360,7 +361,15 @@ useKeys(view.name, [
           :key="message.data.value.id"
           :message="message.data.value"
           @wrong="decisions.wrong"
-        />
+        >
+          <template v-if="message.data.value.meeting" #meeting>
+            <MeetingCard
+              :message="message.data.value"
+              :ready="ready()"
+              @decide="(call) => void decide(call, [message.data.value?.id ?? ''])"
+            />
+          </template>
+        </MessagePane>
         <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
           <p>{{ message.error.value?.message }}</p>
           <button class="btn" type="button" @click="void message.refetch()">Try again</button>

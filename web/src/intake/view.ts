@@ -24,9 +24,17 @@ export default defineView({
     pickUp: { key: 'ArrowUp', shift: true, does: 'Pick upwards' },
     wrong: { key: 'w', shift: false, does: 'Wrong: it asks, or does not' },
     wrongAlways: { key: 'w', shift: true, does: 'Wrong for all from there' },
+    accept: { key: 'y', does: 'Invitation: accept' },
+    tentative: { key: 't', does: 'Invitation: perhaps' },
+    decline: { key: 'd', does: 'Invitation: decline' },
+    otherTime: { key: 'o', does: 'Invitation: another time' },
+    meetingNote: { key: 'e', does: 'Invitation: a note' },
     next: { key: 'ArrowDown', does: 'Next message' },
     before: { key: 'ArrowUp', does: 'Message before' },
   },
-  listens: { INTAKE: ['intake', 'message', 'recipe-runs'] },
+  listens: {
+    INTAKE: ['intake', 'message', 'recipe-runs', 'invitation'],
+    CALENDARS: ['invitation'],
+  },
   uses: ['message', 'threads', 'followups'],
 })

@@ -106,6 +106,7 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
       <p v-for="notice in message.notices" :key="notice" class="text-brass-ink mt-1">
         {{ notice }}
       </p>
+      <slot name="meeting" />
       <RoomInvitation v-if="message.roomInvitation" :message="message" />
       <SendAgain
         v-if="message.nature === 'BOUNCE' && message.decision === 'UNDECIDED'"

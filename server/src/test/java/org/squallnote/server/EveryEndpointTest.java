@@ -23,6 +23,9 @@ class EveryEndpointTest extends ServerTest {
 
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("/hand-over", "{\"name\":\"\",\"address\":\"a@x.example\",\"text\":\"Hello\"}"),
+            Map.entry("/invitation/answer", "{\"participation\":\"ACCEPTED\",\"note\":\"\",\"calendarId\":null}"),
+            Map.entry(
+                    "/invitation/counter", "{\"day\":\"2026-03-09\",\"from\":\"10:00\",\"minutes\":60,\"note\":\"\"}"),
             Map.entry("/repetition", "{\"words\":\"every week\"}"),
             Map.entry("/asked", "{\"text\":\"Could you?\"}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),
@@ -191,7 +194,9 @@ class EveryEndpointTest extends ServerTest {
         }
         return BODIES.entrySet().stream()
                 .filter(entry -> path.contains(entry.getKey()))
-                .max(Comparator.comparing(entry -> path.lastIndexOf(entry.getKey())))
+                .max(Comparator.<Map.Entry<String, String>>comparingInt(entry -> path.lastIndexOf(entry.getKey())
+                                + entry.getKey().length())
+                        .thenComparing(entry -> entry.getKey().length()))
                 .map(Map.Entry::getValue)
                 .orElse(path.equals("/api/categories") ? "[]" : "{}");
     }

@@ -236,6 +236,8 @@ abstract class ServerTest {
                 "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, priority, for_reply, start_day, place, people, checklist, note, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
                 "select follow_up_id, on_day, band, place_by_hand, starts_at from planned where owner = ? order by 1",
                 "select id, follow_up_id, started_at, ended_at from stint where owner = ? order by id",
+                "select id, repetition, pattern, since, current_id, at_time from series where owner = ? order by id",
+                "select id, uid, participation, calendar_id from invitation_answer where owner = ? order by id",
                 "select id, name, counts from calendar where owner = ? order by id",
                 "select follow_up_id, message_id, linked_at, sentence, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",

@@ -13,6 +13,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.intake.IntakeRow;
+import org.squallnote.core.invitation.Scheduling;
 import org.squallnote.core.message.Files;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Recipients;
@@ -69,7 +70,8 @@ public class StoreConfiguration {
                             AccountSettings.class,
                             Repetition.class,
                             Occurrence.class,
-                            Content.class));
+                            Content.class,
+                            Scheduling.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

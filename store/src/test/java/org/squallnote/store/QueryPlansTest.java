@@ -31,6 +31,7 @@ import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.feed.FeedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.history.HistoryStore;
+import org.squallnote.store.invitation.InvitationStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.outbox.OutboxStore;
@@ -144,6 +145,9 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(PlanStore.class, "ofEnded", Map.of("owner", ID, "day", DAY)),
                 Arguments.of(PlanStore.class, "stints", Map.of("owner", ID, "since", CLOCK_CHANGE)),
                 Arguments.of(PlanStore.class, "underWay", ID),
+                Arguments.of(InvitationStore.class, "saidOf", Map.of("owner", ID, "uid", "u")),
+                Arguments.of(InvitationStore.class, "saidIn", Map.of("owner", ID, "messageId", ID)),
+                Arguments.of(CalendarStore.class, "holding", Map.of("owner", ID, "uid", "u")),
                 Arguments.of(SeriesStore.class, "standingFor", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(
                         CalendarStore.class, "meetings", Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE)),

@@ -32,6 +32,11 @@ public record Calendar(
         return readAt.plus(age).isBefore(now);
     }
 
+    /** Whether it is one of an account, into which can be written; not a file, and not one that can only be read. */
+    public boolean isOfAccount() {
+        return href.startsWith("http://") || href.startsWith("https://");
+    }
+
     /** The same called and counted otherwise. */
     public Calendar with(String newName, CalendarUse newCounts) {
         return new Calendar(

@@ -19,7 +19,8 @@ public enum SubjectType {
     CALENDAR,
     PLAN,
     STINT,
-    SERIES;
+    SERIES,
+    INVITATION;
 
     private final int version;
     private final boolean whole;

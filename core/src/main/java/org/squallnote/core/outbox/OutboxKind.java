@@ -26,7 +26,9 @@ public enum OutboxKind {
     /** Puts a draft, as it is then, into the folder for drafts. */
     KEEP_DRAFT,
     /** Takes a draft out of the folder for drafts. */
-    FORGET_DRAFT;
+    FORGET_DRAFT,
+    /** Writes an event into a calendar, or takes it out of there. */
+    WRITE_EVENT;
 
     /** Whether somebody gets something by it. */
     public boolean sends() {

@@ -106,6 +106,13 @@ public final class ItipWriter {
         return there.map(Component::text).filter(text::equals).isPresent() ? Optional.empty() : Optional.of(text);
     }
 
+    /** Whether a calendar says the same already; servers write lines their own way. */
+    public static boolean same(Optional<String> there, String wanted) {
+        return there.flatMap(Component::calendar)
+                .map(Component::text)
+                .equals(Component.calendar(wanted).map(Component::text));
+    }
+
     private static void put(
             Component calendar, Component news, Component said, Answering who, Optional<Participation> answer) {
         String time = said.value("RECURRENCE-ID");

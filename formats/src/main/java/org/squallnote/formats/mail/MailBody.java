@@ -150,8 +150,10 @@ final class MailBody {
     private void leaf(Part part, String type, int index, boolean inAlternative) {
         boolean file = isFile(part);
         if (type.equals("text/calendar") && calendarMethod == null) {
-            calendarMethod =
-                    first(METHOD, part).map(m -> m.toUpperCase(Locale.ROOT)).orElse(null);
+            calendarMethod = first(METHOD, part)
+                    .or(() -> parameter(part, "method").filter(said -> said.matches("(?i)[A-Z]{3,20}")))
+                    .map(m -> m.toUpperCase(Locale.ROOT))
+                    .orElse(null);
             calendar = Text.cut(decoded(part), LONGEST_CALENDAR);
         } else if (type.equals("message/delivery-status") && deliveryAction == null) {
             deliveryAction =

@@ -28,6 +28,7 @@ import org.squallnote.core.message.Party;
  * @param date when it is written, in the zone of its writer
  * @param inReplyTo the identifier of the message that is answered
  * @param attachments files that it carries
+ * @param scheduling what it says to a calendar, beside its words (RFC 6047 section 2.4)
  * @param automatic whether no person wrote it, which it says (RFC 3834 section 5)
  * @param references the chain of identifiers up to and including the answered message (RFC 5322 section 3.6.4)
  */
@@ -43,10 +44,18 @@ public record OutgoingMail(
         Optional<String> inReplyTo,
         List<String> references,
         List<Attachment> attachments,
+        Optional<SchedulingPart> scheduling,
         boolean automatic) {
 
     /** A file. */
     public record Attachment(String name, String type, byte[] content) {}
+
+    /**
+     * A scheduling message.
+     *
+     * @param method as iTIP names it
+     */
+    public record SchedulingPart(String method, String calendar) {}
 
     /** RFC 5322 section 3.3, with the zone of whoever writes. */
     static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("EEE, d MMM uuuu HH:mm:ss xx", Locale.ENGLISH);
@@ -92,7 +101,9 @@ public record OutgoingMail(
                 message.setHeader("Auto-Submitted", "auto-replied");
             }
             String lines = text.replaceAll("\r?\n", "\r\n");
-            if (attachments.isEmpty()) {
+            if (scheduling.isPresent()) {
+                message.setContent(alternative(lines, scheduling.get()));
+            } else if (attachments.isEmpty()) {
                 message.setText(lines, "UTF-8");
             } else {
                 message.setContent(multipart(lines));
@@ -104,6 +115,19 @@ public record OutgoingMail(
         } catch (MessagingException | IOException e) {
             throw new IllegalArgumentException("This message cannot be written as mail: " + e.getMessage(), e);
         }
+    }
+
+    private static MimeMultipart alternative(String lines, SchedulingPart scheduling) throws MessagingException {
+        MimeMultipart parts = new MimeMultipart("alternative");
+        MimeBodyPart words = new MimeBodyPart();
+        words.setText(lines, "UTF-8");
+        parts.addBodyPart(words);
+        MimeBodyPart calendar = new MimeBodyPart();
+        calendar.setDataHandler(new DataHandler(new ByteArrayDataSource(
+                scheduling.calendar().getBytes(StandardCharsets.UTF_8),
+                "text/calendar; method=" + scheduling.method() + "; charset=UTF-8")));
+        parts.addBodyPart(calendar);
+        return parts;
     }
 
     private MimeMultipart multipart(String lines) throws MessagingException {

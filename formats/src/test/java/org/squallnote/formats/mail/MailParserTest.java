@@ -259,7 +259,31 @@ class MailParserTest {
                 Optional.of("b@x.example"),
                 List.of("a@x.example", "b@x.example"),
                 List.of(),
+                Optional.empty(),
                 false);
+    }
+
+    @Test
+    void anAnswerToACalendarIsReadAsOne() {
+        ParsedMail mail = MailParser.parse(new OutgoingMail(
+                        "reply@merrowquay.example",
+                        new Party("Ines", "ines@merrowquay.example"),
+                        List.of(new Party("Tilda", "tilda@cranefirm.example")),
+                        List.of(),
+                        List.of(),
+                        "Accepted: Crane",
+                        "Ines comes.",
+                        Instant.parse("2026-03-02T09:00:00Z").atZone(ZoneId.of("Europe/Berlin")),
+                        Optional.empty(),
+                        List.of(),
+                        List.of(),
+                        Optional.of(new OutgoingMail.SchedulingPart("REPLY", "BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n")),
+                        false)
+                .toBytes());
+        assertThat(mail.calendarMethod()).contains("REPLY");
+        assertThat(mail.calendar().orElse("")).startsWith("BEGIN:VCALENDAR");
+        assertThat(mail.text().strip()).isEqualTo("Ines comes.");
+        assertThat(mail.attachments()).isEmpty();
     }
 
     @Test
@@ -276,6 +300,7 @@ class MailParserTest {
                         Optional.empty(),
                         List.of(),
                         List.of(new OutgoingMail.Attachment("Pläne März.pdf", "application/pdf", new byte[] {1, 2, 3})),
+                        Optional.empty(),
                         true)
                 .toBytes();
         ParsedMail mail = MailParser.parse(raw);

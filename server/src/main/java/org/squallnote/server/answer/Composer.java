@@ -80,6 +80,7 @@ class Composer {
                         message.messageId().isEmpty() ? Optional.empty() : Optional.of(message.messageId()),
                         Sending.references(message),
                         attached,
+                        Optional.empty(),
                         automatic)
                 .toBytes();
     }

@@ -51,6 +51,7 @@ public class MailArrivals {
     private final AccountReaders readers;
     private final Readings readings;
     private final IntakeGate gate;
+    private final CalendarMail calendarMail;
     private final UuidV7 ids;
 
     MailArrivals(
@@ -61,7 +62,9 @@ public class MailArrivals {
             AccountReaders readers,
             Readings readings,
             IntakeGate gate,
+            CalendarMail calendarMail,
             UuidV7 ids) {
+        this.calendarMail = calendarMail;
         this.messages = messages;
         this.rawMails = rawMails;
         this.threads = threads;
@@ -210,6 +213,8 @@ public class MailArrivals {
         messages.insert(message, found.wantedBy());
         rawMails.keep(origin.owner(), message.id(), arrived.raw());
         readings.keep(reader, message, reading);
+        mail.calendar()
+                .ifPresent(calendar -> calendarMail.arrived(origin.owner(), message, calendar, mail.calendarMethod()));
         return message;
     }
 

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.StaleVersionException;
@@ -71,6 +72,14 @@ public class Calendars extends KeptState<Calendars.Kept> {
      */
     public record Days(FreeTime freeTime, List<Meeting> meetings) {}
 
+    /** The calendars whose meetings take time. */
+    public Set<UUID> takingTime(UUID owner) {
+        return store.of(owner).stream()
+                .filter(calendar -> calendar.counts() == CalendarUse.BUSY)
+                .map(Calendar::id)
+                .collect(Collectors.toSet());
+    }
+
     List<Calendar> all(SignedIn me) {
         return store.of(me.accountId());
     }
@@ -82,16 +91,28 @@ public class Calendars extends KeptState<Calendars.Kept> {
 
     /** What the days from one to another leave of the working time. */
     public Days days(UUID owner, LocalDate first, LocalDate lastInclusive) {
+        return days(owner, first, lastInclusive, "");
+    }
+
+    /**
+     * The same as if there were no such event.
+     *
+     * @param withoutUid of the event, empty for none
+     */
+    public Days days(UUID owner, LocalDate first, LocalDate lastInclusive, String withoutUid) {
         AccountSettings settings = workingTimes.settings(owner);
         WorkingTime workingTime = workingTimes.of(owner);
         ZoneId zone = workingTime.zone();
         // What needs time around it may begin on the next day.
         Duration around = Duration.ofMinutes(settings.around());
         List<Meeting> meetings = meetings(
-                owner,
-                first.atStartOfDay(zone).toInstant().minus(around),
-                lastInclusive.plusDays(1).atStartOfDay(zone).toInstant().plus(around),
-                zone);
+                        owner,
+                        first.atStartOfDay(zone).toInstant().minus(around),
+                        lastInclusive.plusDays(1).atStartOfDay(zone).toInstant().plus(around),
+                        zone)
+                .stream()
+                .filter(meeting -> !meeting.uid().equals(withoutUid))
+                .toList();
         Map<UUID, CalendarUse> counts = new HashMap<>();
         store.of(owner).forEach(calendar -> counts.put(calendar.id(), calendar.counts()));
         List<Busy> busy = meetings.stream()

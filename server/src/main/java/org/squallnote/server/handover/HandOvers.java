@@ -102,6 +102,7 @@ public class HandOvers {
                         Optional.empty(),
                         message.channel() == Channel.MAIL ? Sending.references(message) : List.of(),
                         attached,
+                        Optional.empty(),
                         false)
                 .toBytes();
         outbox.add(

@@ -88,6 +88,7 @@ class MessageController {
         this.senders = senders;
     }
 
+    /** @param meeting whether it says something of a meeting, which is asked for by itself */
     record MessageView(
             UUID id,
             UUID threadId,
@@ -119,7 +120,8 @@ class MessageController {
             @Nullable DraftView draft,
             List<DraftFileView> draftFiles,
             ReceivedHandOvers.@Nullable HandOverView handOver,
-            boolean roomInvitation) {}
+            boolean roomInvitation,
+            boolean meeting) {}
 
     /** An answer that was begun, as far as it is typed. */
     record DraftView(String text, boolean toAll, String cc, String bcc) {}
@@ -189,7 +191,8 @@ class MessageController {
                 taking.of(message),
                 message.decision() == Decision.UNDECIDED
                         && !message.removed()
-                        && ReadableMessage.isInvitation(message.messageId()));
+                        && ReadableMessage.isInvitation(message.messageId()),
+                around.meeting() || message.nature() == Nature.INVITATION);
     }
 
     private static List<String> notices(StoredMessage message, Reading reading) {

@@ -18,6 +18,7 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.draft.DraftFileStore;
 import org.squallnote.store.draft.DraftStore;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.invitation.InvitationStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
 import org.squallnote.store.source.SourceStore;
@@ -32,6 +33,7 @@ class Messages {
     private final DraftStore drafts;
     private final DraftFileStore draftFiles;
     private final RawMails rawMails;
+    private final InvitationStore invitations;
 
     Messages(
             MessageStore store,
@@ -39,7 +41,9 @@ class Messages {
             FollowUpStore followUps,
             DraftStore drafts,
             DraftFileStore draftFiles,
-            RawMails rawMails) {
+            RawMails rawMails,
+            InvitationStore invitations) {
+        this.invitations = invitations;
         this.store = store;
         this.sources = sources;
         this.followUps = followUps;
@@ -74,6 +78,7 @@ class Messages {
      * @param followUps those of its thread
      * @param linked which of them are its own
      * @param files what its draft will carry
+     * @param meeting whether it says something of a meeting
      */
     record Around(
             Optional<String> room,
@@ -81,7 +86,8 @@ class Messages {
             List<FollowUp> followUps,
             Set<UUID> linked,
             Optional<Draft> draft,
-            List<DraftFile> files) {}
+            List<DraftFile> files,
+            boolean meeting) {}
 
     Around around(StoredMessage message) {
         UUID owner = message.owner();
@@ -95,6 +101,7 @@ class Messages {
                         .map(FollowUp::id)
                         .collect(Collectors.toSet()),
                 drafts.of(owner, message.id()),
-                draftFiles.waiting(owner, message.id()));
+                draftFiles.waiting(owner, message.id()),
+                invitations.saidIn(owner, message.id()).isPresent());
     }
 }

@@ -29,8 +29,9 @@ class OutboxConfiguration {
             Clock clock,
             JsonMapper json,
             Claims claims,
-            DraftMails drafts) {
+            DraftMails drafts,
+            EventWork events) {
         return new OutboxRunner.Tools(
-                store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts);
+                store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts, events);
     }
 }

@@ -24,6 +24,7 @@ import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.secret.SourceSecrets;
+import org.squallnote.sources.calendar.CalendarProblem;
 import org.squallnote.sources.chat.ChatProblem;
 import org.squallnote.sources.chat.ChatSync;
 import org.squallnote.sources.mail.ArrivedMail;
@@ -61,7 +62,8 @@ public final class OutboxRunner implements AutoCloseable {
             Clock clock,
             JsonMapper json,
             Claims claims,
-            DraftMails drafts) {}
+            DraftMails drafts,
+            EventWork events) {}
 
     private final Source source;
     private final Tools tools;
@@ -226,6 +228,7 @@ public final class OutboxRunner implements AutoCloseable {
                 afterwards(entry, OutboxKind.MARK_READ, () -> repeatable(entry, () -> mark(entry, false)));
             case KEEP_DRAFT -> repeatable(entry, () -> keepDraft(entry));
             case FORGET_DRAFT -> repeatable(entry, () -> forgetDraft(entry));
+            case WRITE_EVENT -> writeEvent(entry);
         }
     }
 
@@ -333,6 +336,22 @@ public final class OutboxRunner implements AutoCloseable {
                 if (e.kind() == ChatProblem.Kind.SIGNED_OUT) {
                     chat.orElseThrow().signedOut();
                 }
+                retry(entry, String.valueOf(e.getMessage()));
+            }
+        }
+    }
+
+    private void writeEvent(OutboxEntry entry) {
+        if (!claim(entry)) {
+            return;
+        }
+        try {
+            tools.events().write(source, tools.json().readValue(entry.payload(), Payloads.Event.class));
+            finish(entry);
+        } catch (CalendarProblem e) {
+            if (e.isRefusal()) {
+                move(entry, OutboxState.UNDER_WAY, OutboxState.FAILED, String.valueOf(e.getMessage()));
+            } else {
                 retry(entry, String.valueOf(e.getMessage()));
             }
         }

@@ -2,6 +2,7 @@ package org.squallnote.server.outbox;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Party;
 import org.squallnote.sources.chat.ChatAnswer;
@@ -92,6 +93,20 @@ public final class Payloads {
      * @param messageId the Message-ID that it carries there
      */
     public record KeptDraft(String folder, String messageId) {}
+
+    /**
+     * An event to write; with neither words of its own nor what somebody said of it, it is taken away.
+     *
+     * @param own the whole event as it is to be, where it is mine
+     * @param said what whoever invites said last
+     * @param participation my answer to that; absent where it was called off
+     */
+    public record Event(
+            UUID calendarId,
+            String uid,
+            @Nullable String own,
+            @Nullable String said,
+            @Nullable String participation) {}
 
     /**
      * A mail to move.

@@ -17,6 +17,7 @@ import org.squallnote.core.plan.Ahead;
 import org.squallnote.core.plan.Feasibility;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.calendar.MeetingView;
 import org.squallnote.server.followup.FollowUpLine;
 
 /** The working days ahead: load against room, and until when what was promised fits. */

@@ -20,6 +20,7 @@ import org.squallnote.core.plan.Today;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.calendar.MeetingView;
 import org.squallnote.server.followup.FollowUpLine;
 
 /** The day: what is planned, what else could be done, and whether it fits. */

@@ -146,8 +146,13 @@ final class MailWriter {
                 "DTSTART:" + stamp.format(start),
                 "DTEND:" + stamp.format(start.plusSeconds(3_600)),
                 "SUMMARY:" + letter.subject(),
-                "ORGANIZER:mailto:" + letter.from().address(),
-                "ATTENDEE;RSVP=TRUE:mailto:" + letter.to().get(0).address(),
+                "LOCATION:Harbour office",
+                "ORGANIZER;CN=" + letter.from().name() + ":mailto:"
+                        + letter.from().address(),
+                "ATTENDEE;CN=" + letter.from().name() + ";PARTSTAT=ACCEPTED:mailto:"
+                        + letter.from().address(),
+                "ATTENDEE;PARTSTAT=NEEDS-ACTION;RSVP=TRUE:mailto:"
+                        + letter.to().get(0).address(),
                 "END:VEVENT",
                 "END:VCALENDAR",
                 "");

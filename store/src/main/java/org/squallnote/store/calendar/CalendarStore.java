@@ -50,6 +50,12 @@ public interface CalendarStore {
     /** The objects with where they are and which state they are in, without what they say. */
     List<StoredObject> states(@Param("owner") UUID owner, @Param("calendarId") UUID calendarId);
 
+    /** The calendars that hold an event. */
+    List<UUID> holding(@Param("owner") UUID owner, @Param("uid") String uid);
+
+    /** What calendars say of an event. */
+    List<String> bodies(@Param("owner") UUID owner, @Param("uid") String uid);
+
     void insertObject(@Param("owner") UUID owner, @Param("object") StoredObject object);
 
     /** Takes an object away with its times. */

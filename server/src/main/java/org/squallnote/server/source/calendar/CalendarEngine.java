@@ -7,6 +7,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
+import org.squallnote.server.outbox.OutboxRunner;
 import org.squallnote.server.secret.Reaches;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.source.SourceEngine;
@@ -23,18 +24,21 @@ class CalendarEngine implements SourceEngine {
     private final CalendarJournals calendars;
     private final Reaches reaches;
     private final Duration every;
+    private final OutboxRunner.Tools outboxTools;
 
     CalendarEngine(
             SourceSecrets secrets,
             SourceJournals journals,
             CalendarJournals calendars,
             Reaches reaches,
-            @Value("${squallnote.calendars.every:60s}") Duration every) {
+            @Value("${squallnote.calendars.every:60s}") Duration every,
+            OutboxRunner.Tools outboxTools) {
         this.secrets = secrets;
         this.journals = journals;
         this.calendars = calendars;
         this.reaches = reaches;
         this.every = every;
+        this.outboxTools = outboxTools;
     }
 
     @Override
@@ -50,8 +54,10 @@ class CalendarEngine implements SourceEngine {
                 every,
                 calendars.of(source),
                 journals.status(source));
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
         sync.start();
-        return new Running(sync, Optional.empty());
+        outbox.start();
+        return new Running(sync, Optional.of(outbox));
     }
 
     @Override

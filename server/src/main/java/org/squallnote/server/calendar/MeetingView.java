@@ -1,4 +1,4 @@
-package org.squallnote.server.plan;
+package org.squallnote.server.calendar;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -13,7 +13,7 @@ import org.squallnote.core.calendar.Meeting;
  * @param fromMinute its start, in minutes of the day as its clock shows them
  * @param toMinute its end, at most 1440
  */
-record MeetingView(
+public record MeetingView(
         String title,
         String place,
         boolean allDay,
@@ -25,7 +25,7 @@ record MeetingView(
     private static final int DAY = 24 * 60;
 
     /** What of some meetings is on a day. */
-    static List<MeetingView> on(LocalDate day, ZoneId zone, List<Meeting> meetings) {
+    public static List<MeetingView> on(LocalDate day, ZoneId zone, List<Meeting> meetings) {
         Instant start = day.atStartOfDay(zone).toInstant();
         Instant end = day.plusDays(1).atStartOfDay(zone).toInstant();
         return meetings.stream()
@@ -41,7 +41,8 @@ record MeetingView(
                 .toList();
     }
 
-    private static int minute(Instant at, LocalDate day, ZoneId zone) {
+    /** The minute of a day at which a moment lies, at its edge where it lies on another. */
+    public static int minute(Instant at, LocalDate day, ZoneId zone) {
         long minutes =
                 ChronoUnit.MINUTES.between(day.atStartOfDay(), at.atZone(zone).toLocalDateTime());
         return (int) Math.max(0, Math.min(DAY, minutes));
