@@ -258,6 +258,29 @@ class DayIT {
     }
 
     @Test
+    void anInvitationIsAnsweredWithOneKeyAndStandsInTheCalendar() {
+        String id = "";
+        for (JsonNode line : office.setUp().call("GET", "/api/intake", null).path("lines")) {
+            id = line.path("about").asString("").equals("Harbour meeting")
+                    ? line.path("id").asString("")
+                    : id;
+        }
+        browser.open("/intake/" + id);
+        browser.untilText("invites you");
+        browser.find("[data-test=meeting-day]");
+        browser.press("y");
+        browser.until(() -> answered() ? true : null, "the meeting in the calendar");
+        browser.open("/ahead");
+        browser.untilText("Harbour meeting");
+    }
+
+    private boolean answered() {
+        return calendars.shelf().names(meetings).stream()
+                .map(name -> calendars.shelf().body(meetings, name).orElse(""))
+                .anyMatch(body -> body.contains("Harbour meeting") && body.contains("PARTSTAT=ACCEPTED"));
+    }
+
+    @Test
     void oneIsDraggedToAnotherDayAndTypedToAThird() {
         browser.open("/ahead");
         String wednesday = "[data-day='" + TODAY + "'] ";
