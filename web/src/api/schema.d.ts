@@ -420,6 +420,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/reminders/{reminderId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["set"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/repetition": {
         parameters: {
             query?: never;
@@ -1348,7 +1380,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/repetition/read": {
+    "/api/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/meetings/settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["settleMeeting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/read": {
         parameters: {
             query?: never;
             header?: never;
@@ -1358,6 +1422,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["read_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}/put-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["putOff_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reminders/{id}/settle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["settle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/repetition/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1524,6 +1652,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wishes"];
+        put: operations["save_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/working-time": {
         parameters: {
             query?: never;
@@ -1532,7 +1676,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workingTime"];
-        put: operations["save_3"];
+        put: operations["save_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2224,7 +2368,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -2260,6 +2404,18 @@ export interface components {
             subject: string;
             /** Format: date-time */
             sentAt: string;
+        };
+        DueReminder: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            followUpId: string;
+            title: string;
+            answered: boolean;
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            shownAt: string;
         };
         Ended: {
             /** Format: int32 */
@@ -2399,6 +2555,14 @@ export interface components {
             state: "OFFERED" | "ACCEPTED" | "DECLINED";
             word: string;
         };
+        HeldBackView: {
+            /** Format: int32 */
+            count: number;
+            /** Format: date-time */
+            since: string;
+            /** Format: date-time */
+            next: string | null;
+        };
         HistoryLineView: {
             /** Format: uuid */
             commandId: string;
@@ -2457,6 +2621,7 @@ export interface components {
             lines: components["schemas"]["IntakeLine"][];
             putOff: components["schemas"]["IntakeLine"][];
             quickChoices: components["schemas"]["QuickChoice"][];
+            heldBack: components["schemas"]["HeldBackView"] | null;
         };
         InvitationView: {
             /** @enum {string} */
@@ -2580,6 +2745,18 @@ export interface components {
             /** @enum {string} */
             kind: "ASK" | "DATE" | "PROMISE" | "HINT";
             why: string;
+        };
+        MeetingForm: {
+            uid: string;
+            /** Format: date-time */
+            startsAt: string;
+        };
+        MeetingTold: {
+            uid: string;
+            /** Format: date-time */
+            startsAt: string;
+            title: string;
+            place: string;
         };
         MeetingView: {
             title: string;
@@ -2795,6 +2972,9 @@ export interface components {
         ReactionRequest: {
             sign: string;
         };
+        ReadReminder: {
+            words: string;
+        };
         ReadingProgress: {
             /** Format: int32 */
             done: number;
@@ -2833,6 +3013,30 @@ export interface components {
         RegionView: {
             code: string;
             name: string;
+        };
+        ReminderForm: {
+            words: string;
+        };
+        ReminderLine: {
+            /** Format: uuid */
+            id: string;
+            words: string;
+            shown: boolean;
+        };
+        ReminderWishes: {
+            /** Format: int32 */
+            minutesBeforeMeetings: number;
+            byMail: boolean;
+            /** Format: time-local */
+            morningMailAt: string | null;
+            sittings: string[];
+            quietWhileWorking: boolean;
+            fromPeople: string[];
+            words: string[];
+        };
+        RemindersView: {
+            due: components["schemas"]["DueReminder"][];
+            meetings: components["schemas"]["MeetingTold"][];
         };
         RepeatsForm: {
             words: string;
@@ -3924,6 +4128,58 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReminderLine"][];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                reminderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderForm"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -5628,7 +5884,157 @@ export interface operations {
             };
         };
     };
+    due: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemindersView"];
+                };
+            };
+        };
+    };
+    settleMeeting: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeetingForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     read_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadReminder"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    putOff_2: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    settle: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    read_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5934,6 +6340,53 @@ export interface operations {
             };
         };
     };
+    wishes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReminderWishes"];
+                };
+            };
+        };
+    };
+    save_3: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderWishes"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     workingTime: {
         parameters: {
             query?: never;
@@ -5954,7 +6407,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    save_4: {
         parameters: {
             query?: never;
             header: {

@@ -26,6 +26,9 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("/invitation/answer", "{\"participation\":\"ACCEPTED\",\"note\":\"\",\"calendarId\":null}"),
             Map.entry(
                     "/invitation/counter", "{\"day\":\"2026-03-09\",\"from\":\"10:00\",\"minutes\":60,\"note\":\"\"}"),
+            Map.entry("/api/reminders/", "{\"words\":\"tomorrow\"}"),
+            Map.entry("/reminders/", "{\"words\":\"tomorrow\"}"),
+            Map.entry("/api/reminders/meetings/settle", "{\"uid\":\"u\",\"startsAt\":\"2026-03-04T11:00:00Z\"}"),
             Map.entry("/repetition", "{\"words\":\"every week\"}"),
             Map.entry("/asked", "{\"text\":\"Could you?\"}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),

@@ -238,6 +238,7 @@ abstract class ServerTest {
                 "select id, follow_up_id, started_at, ended_at from stint where owner = ? order by id",
                 "select id, repetition, pattern, since, current_id, at_time from series where owner = ? order by id",
                 "select id, uid, participation, calendar_id from invitation_answer where owner = ? order by id",
+                "select id, follow_up_id, kind, at, minutes_before, shown_at, settled from reminder where owner = ? order by id",
                 "select id, name, counts from calendar where owner = ? order by id",
                 "select follow_up_id, message_id, linked_at, sentence, snapshot from follow_up_message where owner = ? order by 1, 2",
                 "select id, turn, since, hand_turn, hand_reason, hand_at, hand_last_known from thread where owner = ? order by id",

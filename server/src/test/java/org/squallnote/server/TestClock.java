@@ -29,6 +29,11 @@ final class TestClock extends Clock {
         time = InstantSource.fixed(START);
     }
 
+    /** Later by so much, and standing. */
+    void forward(Duration by) {
+        time = InstantSource.fixed(time.instant().plus(by));
+    }
+
     void run() {
         Clock machine = Clock.systemUTC();
         time = Clock.offset(machine, Duration.between(machine.instant(), START));

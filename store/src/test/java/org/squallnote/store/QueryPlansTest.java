@@ -37,6 +37,7 @@ import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.thread.ThreadStore;
 
@@ -145,6 +146,11 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(PlanStore.class, "ofEnded", Map.of("owner", ID, "day", DAY)),
                 Arguments.of(PlanStore.class, "stints", Map.of("owner", ID, "since", CLOCK_CHANGE)),
                 Arguments.of(PlanStore.class, "underWay", ID),
+                Arguments.of(
+                        MessageStore.class, "intakeSince", Map.of("owner", ID, "today", DAY, "since", CLOCK_CHANGE)),
+                Arguments.of(ReminderStore.class, "waiting", ID),
+                Arguments.of(ReminderStore.class, "shown", ID),
+                Arguments.of(ReminderStore.class, "ofFollowUp", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(InvitationStore.class, "saidOf", Map.of("owner", ID, "uid", "u")),
                 Arguments.of(InvitationStore.class, "saidIn", Map.of("owner", ID, "messageId", ID)),
                 Arguments.of(CalendarStore.class, "holding", Map.of("owner", ID, "uid", "u")),

@@ -20,7 +20,9 @@ public enum SubjectType {
     PLAN,
     STINT,
     SERIES,
-    INVITATION;
+    INVITATION,
+    REMINDER,
+    REMINDER_WISHES;
 
     private final int version;
     private final boolean whole;

@@ -211,6 +211,24 @@ public final class WorkingTime {
         return hoursOn(before).map(h -> before.atTime(h.toExclusive())).orElse(moment);
     }
 
+    /** A moment of working time as it is; any other as the next one, when work begins. */
+    public LocalDateTime firstWorkingMomentFrom(LocalDateTime moment) {
+        LocalDate day = onOrAfter(moment.toLocalDate());
+        Optional<Hours> hours = hoursOn(day);
+        if (hours.isEmpty()) {
+            return moment;
+        }
+        LocalDateTime start = day.atTime(hours.get().fromInclusive());
+        if (moment.isBefore(start)) {
+            return start;
+        }
+        if (moment.isBefore(day.atTime(hours.get().toExclusive()))) {
+            return moment;
+        }
+        LocalDate after = onOrAfter(day.plusDays(1));
+        return hoursOn(after).map(h -> after.atTime(h.fromInclusive())).orElse(moment);
+    }
+
     Instant start(LocalDate day, Hours hours) {
         return day.atTime(hours.fromInclusive()).atZone(zone).toInstant();
     }

@@ -2,6 +2,7 @@ package org.squallnote.server.intake;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.Map;
@@ -37,7 +38,16 @@ class IntakeController {
             Map<Heap, Integer> counts,
             List<IntakeLine> lines,
             List<IntakeLine> putOff,
-            List<QuickChoice> quickChoices) {}
+            List<QuickChoice> quickChoices,
+            @Nullable HeldBackView heldBack) {}
+
+    /**
+     * What has come since somebody last looked, and is not told of before they look again.
+     *
+     * @param next when that is, in the account's zone; absent while they work at something
+     */
+    record HeldBackView(
+            int count, LocalDateTime since, @Nullable LocalDateTime next) {}
 
     record QuickChoice(String label, LocalDate day) {}
 
@@ -73,7 +83,11 @@ class IntakeController {
                 waiting.putOff().stream().map(row -> line(row, waiting)).toList(),
                 waiting.quickChoices().stream()
                         .map(choice -> new QuickChoice(choice.label(), choice.day()))
-                        .toList());
+                        .toList(),
+                waiting.heldBack()
+                        .map(held -> new HeldBackView(
+                                held.count(), held.since(), held.next().orElse(null)))
+                        .orElse(null));
     }
 
     private static IntakeLine line(IntakeRow row, IntakeList.Waiting waiting) {

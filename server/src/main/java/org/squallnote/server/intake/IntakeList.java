@@ -9,16 +9,20 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.IntakeCount;
 import org.squallnote.core.intake.IntakeRow;
+import org.squallnote.core.reminder.Quiet;
 import org.squallnote.core.time.QuickChoices;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.preference.KeptWishes;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.source.SourceStore;
 
 /** Gathers what waits in Intake. */
@@ -31,9 +35,19 @@ class IntakeList {
     private final MessageStore messages;
     private final SourceStore sources;
     private final WorkingTimes workingTimes;
+    private final KeptWishes wishes;
+    private final PlanStore plans;
     private final Clock clock;
 
-    IntakeList(MessageStore messages, SourceStore sources, WorkingTimes workingTimes, Clock clock) {
+    IntakeList(
+            MessageStore messages,
+            SourceStore sources,
+            WorkingTimes workingTimes,
+            KeptWishes wishes,
+            PlanStore plans,
+            Clock clock) {
+        this.wishes = wishes;
+        this.plans = plans;
         this.messages = messages;
         this.sources = sources;
         this.workingTimes = workingTimes;
@@ -48,6 +62,7 @@ class IntakeList {
      * @param putOff what comes back on a later day
      * @param sourceNames by id
      * @param roomNames by the room's id
+     * @param heldBack what has come since somebody last looked, and is told of when they look again
      */
     record Waiting(
             Map<Heap, Integer> counts,
@@ -58,7 +73,15 @@ class IntakeList {
             Map<String, String> roomNames,
             WorkingTime workingTime,
             Instant now,
-            LocalDateTime localNow) {}
+            LocalDateTime localNow,
+            Optional<HeldBack> heldBack) {}
+
+    /**
+     * What is not told of yet.
+     *
+     * @param next when it is; absent where nobody can say
+     */
+    record HeldBack(int count, LocalDateTime since, Optional<LocalDateTime> next) {}
 
     Waiting of(SignedIn me) {
         UUID owner = me.accountId();
@@ -90,6 +113,24 @@ class IntakeList {
                 roomNames,
                 workingTime,
                 now,
-                LocalDateTime.ofInstant(now, me.zoneId()));
+                LocalDateTime.ofInstant(now, me.zoneId()),
+                heldBack(me, workingTime, rows, now));
+    }
+
+    private Optional<HeldBack> heldBack(SignedIn me, WorkingTime workingTime, List<IntakeRow> rows, Instant now) {
+        UUID owner = me.accountId();
+        Quiet quiet = wishes.of(owner).quiet();
+        LocalDateTime local = LocalDateTime.ofInstant(now, me.zoneId());
+        Optional<LocalDateTime> working =
+                plans.underWay(owner).map(stint -> LocalDateTime.ofInstant(stint.startedAt(), me.zoneId()));
+        return quiet.heldSince(local, working, workingTime).map(since -> {
+            Instant from = since.atZone(me.zoneId()).toInstant();
+            int come = messages.intakeSince(owner, LocalDate.ofInstant(now, me.zoneId()), from);
+            int told = (int) rows.stream()
+                    .filter(row -> row.sentAt().isAfter(from))
+                    .filter(row -> quiet.letsThrough(row.fromAddress(), row.subject(), row.about()))
+                    .count();
+            return new HeldBack(come - told, since, quiet.nextSitting(local, workingTime));
+        });
     }
 }

@@ -11,5 +11,6 @@ public enum Topic {
     READING,
     SETTINGS,
     CALENDARS,
-    PLAN
+    PLAN,
+    REMINDERS
 }

@@ -167,6 +167,9 @@ public interface MessageStore {
             @Param("most") int most);
 
     /** How many undecided messages there are in each heap that are not put off beyond today; none for an empty one. */
+    /** How many of those that wait have come after a moment. */
+    int intakeSince(@Param("owner") UUID owner, @Param("today") LocalDate today, @Param("since") Instant since);
+
     List<IntakeCount> intakeCounts(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
     /** Undecided messages that are put off beyond today, those that come back first before the others. */
