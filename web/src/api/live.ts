@@ -10,13 +10,14 @@ export const liveConnected = readonly(connected)
 /** What more than one view shows of a topic, by the names of the queries. */
 const SHARED: Readonly<Record<string, readonly string[]>> = {
   INTAKE: ['history'],
-  FOLLOW_UPS: ['day', 'message', 'history'],
+  FOLLOW_UPS: ['day', 'message', 'history', 'reminders'],
   THREADS: ['history'],
   CATEGORIES: ['categories'],
   SOURCES: ['sources'],
   OUTBOX: ['outbox'],
   READING: ['reading', 'message', 'calendar'],
-  SETTINGS: ['phrases', 'recipes', 'preferences', 'calendar', 'session'],
+  REMINDERS: ['reminders', 'reminders-of'],
+  SETTINGS: ['reminder-wishes', 'phrases', 'recipes', 'preferences', 'calendar', 'session'],
 }
 
 const listening: Readonly<Record<string, readonly string[]>>[] = [SHARED]

@@ -238,6 +238,35 @@ export function useRecipePlans(messageId: MaybeRefOrGetter<string>) {
   })
 }
 
+/** What has come up and waits for somebody. */
+export function useReminders() {
+  return useQuery({
+    queryKey: ['reminders'],
+    queryFn: () => unwrap(client.GET('/api/reminders')),
+    // A meeting that has begun goes by itself.
+    refetchInterval: 60_000,
+  })
+}
+
+/** The reminders of a follow-up. */
+export function useRemindersOf(id: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['reminders-of', toValue(id)]),
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/follow-ups/{id}/reminders', { params: { path: { id: toValue(id) } } }),
+      ),
+  })
+}
+
+/** How an account wants to be reminded. */
+export function useReminderWishes() {
+  return useQuery({
+    queryKey: ['reminder-wishes'],
+    queryFn: () => unwrap(client.GET('/api/settings/reminders')),
+  })
+}
+
 export function usePreferences() {
   const session = useSession()
   return useQuery({

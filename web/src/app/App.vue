@@ -10,6 +10,7 @@ import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
 import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
+import ReminderShelf from '@/reminders/ReminderShelf.vue'
 import Views from '@/app/Views.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
@@ -68,6 +69,7 @@ watch(
     >
       <Bar :account="session.data.value.account" :narrow="narrow" />
       <Standing />
+      <ReminderShelf />
       <main id="content" class="relative min-h-0 flex-1 outline-none" tabindex="-1">
         <RouterView />
       </main>

@@ -1,10 +1,17 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useIntake } from '@/api/queries'
+import { heldBack } from '@/reminders/words'
 import { addressOf, VIEWS } from '@/ui/views'
 
 /** The ways to the views: along the top, and at the thumb of a narrow page, where what does not fit is scrolled to. */
 const { narrow } = defineProps<{ narrow: boolean }>()
 const intake = useIntake()
+/** What has come since the last sitting is not counted before the next one. */
+const told = computed(
+  () => (intake.data.value?.total ?? 0) - (intake.data.value?.heldBack?.count ?? 0),
+)
+const heldBackWords = computed(() => heldBack(intake.data.value?.heldBack ?? null))
 const inBar = VIEWS.filter((view) => view.inBar).map((view) => ({ ...view, to: addressOf(view) }))
 </script>
 
@@ -33,9 +40,10 @@ const inBar = VIEWS.filter((view) => view.inBar).map((view) => ({ ...view, to: a
     >
       {{ view.name }}
       <span
-        v-if="view.to === '/intake' && intake.data.value && intake.data.value.total > 0"
+        v-if="view.to === '/intake' && told > 0"
         class="bg-kelp-wash text-kelp rounded px-1 text-xs font-semibold"
-        >{{ intake.data.value.total }}<span class="sr-only"> undecided messages</span></span
+        :title="heldBackWords"
+        >{{ told }}<span class="sr-only"> undecided messages</span></span
       >
     </RouterLink>
   </nav>

@@ -6,6 +6,7 @@ import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
 import { change, repeat, setState } from '@/followups/changes'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
 import { useDetails } from '@/followups/details/useDetails'
+import RemindPart from '@/followups/details/RemindPart.vue'
 import RepeatPart from '@/followups/details/RepeatPart.vue'
 import SnapshotText from '@/followups/SnapshotText.vue'
 import { isLate, STANDING_CLASS } from '@/followups/standing'
@@ -198,6 +199,7 @@ const TAB = 'border-b-2 px-1 h-8'
             :model-value="followUp.data.value.repeats ?? ''"
             @update:model-value="setRhythm"
           />
+          <RemindPart :follow-up-id="id" :dated="line.replyDay !== null" />
           <label v-if="line.repeats" class="text-ink-soft ml-2 inline-flex items-center gap-1.5">
             <input v-model="following" type="checkbox" data-test="following" />
             what I change here counts for those that follow too

@@ -34,7 +34,7 @@ function line(id: string, changed: Partial<IntakeLine> = {}): IntakeLine {
 }
 
 function intake(lines: IntakeLine[]): Intake {
-  return { total: lines.length, counts: {}, lines, putOff: [], quickChoices: [] }
+  return { total: lines.length, counts: {}, lines, putOff: [], quickChoices: [], heldBack: null }
 }
 
 async function opened(lines: IntakeLine[], at: string) {

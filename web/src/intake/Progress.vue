@@ -2,10 +2,14 @@
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { computed } from 'vue'
 import { undo } from '@/api/commands'
+import { useIntake } from '@/api/queries'
+import { heldBack } from '@/reminders/words'
 import { decidedMessages, sitting, timeLeft } from '@/intake/sitting'
 
 /** How many are left and how long that takes, and what was decided in this sitting. */
 const { left } = defineProps<{ left: number }>()
+const intake = useIntake()
+const held = computed(() => heldBack(intake.data.value?.heldBack ?? null))
 const time = computed(() => timeLeft(left, sitting.value))
 const newestFirst = computed(() => [...sitting.value].reverse())
 </script>
@@ -16,7 +20,8 @@ const newestFirst = computed(() => [...sitting.value].reverse())
     data-test="progress"
   >
     <span
-      >{{ left }} left<template v-if="time">, {{ time }} at this pace</template></span
+      >{{ left }} left<template v-if="time">, {{ time }} at this pace</template
+      ><template v-if="held"> · {{ held }}</template></span
     >
     <Popover v-if="sitting.length" class="relative">
       <PopoverButton class="btn btn-quiet h-7 px-1.5" data-test="decided-here"

@@ -50,6 +50,7 @@ describe('the order of Intake', () => {
       lines,
       quickChoices: [],
       putOff: [],
+      heldBack: null,
     }
     expect(without(view, new Set(['a']))).toMatchObject({
       total: 2,

@@ -16,7 +16,7 @@ describe('keys of one’s own choice', () => {
     expect(clashes(keyId('Intake', 'Answer'), 'a', {})).toBeUndefined()
     expect(clashes(keyId('Intake', 'Answer'), 'u', {})).toBe('Undo the last change')
     expect(clashes(keyId('Intake', 'Answer'), 'm', {}), 'another view').toBeUndefined()
-    expect(clashes(keyId('Everywhere', 'Capture'), 'o', {})).toBe('With others')
+    expect(clashes(keyId('Everywhere', 'Capture'), 'o', {})).toBe('Invitation: another time')
     expect(
       clashes(keyId('Intake', 'Answer'), 'f', { [keyId('Intake', 'Follow up')]: 'y' }),
     ).toBeUndefined()

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import type { InvitationView, MessageView } from '@/api/client'
+import type { InvitationView } from '@/api/client'
 import MeetingCard from '@/intake/meeting/MeetingCard.vue'
 import { strip } from '@/intake/meeting/strip'
 import { cost, people, when } from '@/intake/meeting/words'
@@ -121,7 +121,7 @@ describe('the card of a meeting', () => {
     })
     const decided: unknown[] = []
     const page = await opened(MeetingCard, {
-      message: { id: 'm1' } as MessageView,
+      message: { id: 'm1' },
       ready: true,
       onDecide: (call: (header: object) => unknown) => decided.push(call({})),
     })
