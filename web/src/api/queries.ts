@@ -108,6 +108,14 @@ export function useCalendars() {
   return useQuery({ queryKey: ['calendars'], queryFn: () => unwrap(client.GET('/api/calendars')) })
 }
 
+/** The calendar that blocks are written into. */
+export function useBlockCalendar() {
+  return useQuery({
+    queryKey: ['block-calendar'],
+    queryFn: () => unwrap(client.GET('/api/settings/blocks')),
+  })
+}
+
 const THREADS_A_PAGE = 100
 
 export function useThreads(turn: MaybeRefOrGetter<Turn>) {

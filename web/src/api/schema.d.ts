@@ -1652,6 +1652,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["blockCalendar"];
+        put: operations["chooseBlockCalendar"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/reminders": {
         parameters: {
             query?: never;
@@ -2073,6 +2089,10 @@ export interface components {
             secret: string;
             address: string;
         };
+        BlockCalendarForm: {
+            /** Format: uuid */
+            calendarId: string | null;
+        };
         BulkPreview: {
             lines: components["schemas"]["PreviewLine"][];
             /** Format: int32 */
@@ -2118,6 +2138,7 @@ export interface components {
             counts: "BUSY" | "SHOWN" | "HIDDEN";
             /** Format: date-time */
             readAt: string;
+            writable: boolean;
             /** Format: int32 */
             version: number;
         };
@@ -2428,6 +2449,8 @@ export interface components {
             byHand: boolean;
             /** Format: time-local */
             at: string | null;
+            /** Format: int32 */
+            blockMinutes: number | null;
             /** Format: int32 */
             minutesLeft: number;
             /** Format: int32 */
@@ -3172,8 +3195,11 @@ export interface components {
         StartForm: {
             /** Format: date */
             day: string;
+            words: string | null;
             /** Format: time-local */
             at: string | null;
+            /** Format: int32 */
+            minutes: number | null;
         };
         StepForm: {
             /** @enum {string} */
@@ -6337,6 +6363,53 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    blockCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockCalendarForm"];
+                };
+            };
+        };
+    };
+    chooseBlockCalendar: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlockCalendarForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
             };
         };
     };

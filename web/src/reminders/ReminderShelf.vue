@@ -72,7 +72,7 @@ function seenMeeting(one: MeetingTold): void {
 <template>
   <section
     v-if="due.length || meetings.length"
-    class="border-line bg-brass-wash max-h-[40vh] shrink-0 space-y-1 overflow-auto border-b px-3 py-1.5"
+    class="border-line bg-brass-wash max-h-[40vh] shrink-0 space-y-1 overflow-auto border-b px-3 py-1.5 max-sm:py-2.5"
     aria-label="Reminders"
     role="status"
     data-test="reminders"
@@ -86,7 +86,7 @@ function seenMeeting(one: MeetingTold): void {
       <b>{{ shortMoment(one.startsAt) }}</b>
       <bdi>{{ one.title }}</bdi>
       <bdi v-if="one.place" class="text-ink-soft">at {{ one.place }}</bdi>
-      <button class="btn btn-quiet h-7 px-1.5" type="button" @click="seenMeeting(one)">Seen</button>
+      <button class="btn h-7 px-2" type="button" @click="seenMeeting(one)">Seen</button>
     </div>
     <div
       v-for="one in shown"
@@ -117,12 +117,7 @@ function seenMeeting(one: MeetingTold): void {
         >
           {{ time.name }}
         </button>
-        <button
-          class="btn btn-quiet h-7 px-1.5"
-          type="button"
-          data-test="reminder-seen"
-          @click="seen(one)"
-        >
+        <button class="btn h-7 px-2" type="button" data-test="reminder-seen" @click="seen(one)">
           Seen
         </button>
       </span>

@@ -16,9 +16,12 @@ beforeEach(() => {
       name: 'Office',
       counts: 'BUSY',
       readAt: '2026-03-04T10:00:00Z',
+      writable: true,
       version: 3,
     },
   ])
+  server.answers('GET', '/api/settings/blocks', { calendarId: null })
+  server.answers('PUT', '/api/settings/blocks', DONE)
   server.answers('PUT', '/api/calendars/{id}', DONE)
   server.answers('POST', '/api/sources/calendar/{id}', DONE)
 })
@@ -28,6 +31,12 @@ afterEach(() => {
 })
 
 describe('the calendars', () => {
+  it('take the blocks of the day, where one of an account is chosen', async () => {
+    const page = await opened(CalendarsSection)
+    await page.find('[data-test=block-calendar]').setValue('k1')
+    expect(server.sentTo('PUT', '/api/settings/blocks')[0]?.body).toEqual({ calendarId: 'k1' })
+  })
+
   it('are chosen to take time, to be shown or to be hidden', async () => {
     const page = await opened(CalendarsSection)
     expect(page.find('[data-test=calendar]').text()).toContain('Office')

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { client, type CalendarSummary } from '@/api/client'
 import { run } from '@/api/commands'
-import { useCalendars, useSources } from '@/api/queries'
+import { useBlockCalendar, useCalendars, useSources } from '@/api/queries'
 import { moment } from '@/ui/time'
 
 /** The calendars of all sources, and what each counts for. */
@@ -21,6 +22,15 @@ function count(calendar: CalendarSummary, event: Event): void {
       body: { name: calendar.name, counts },
     }),
   )
+}
+
+const blocks = useBlockCalendar()
+const writable = computed(() => (calendars.data.value ?? []).filter((each) => each.writable))
+
+function takeBlocks(event: Event): void {
+  const chosen = (event.target as HTMLSelectElement).value
+  const body = { calendarId: chosen === '' ? null : chosen }
+  void run((header) => client.PUT('/api/settings/blocks', { params: { header }, body }))
 }
 
 function sourceOf(calendar: CalendarSummary): string {
@@ -54,5 +64,20 @@ function sourceOf(calendar: CalendarSummary): string {
         >
       </li>
     </ul>
+    <label
+      v-if="writable.length && blocks.data.value"
+      class="mt-3 flex flex-wrap items-center gap-2"
+    >
+      What has a time of its own in my day also stands in
+      <select
+        class="field h-8 w-auto max-sm:h-11"
+        :value="blocks.data.value.calendarId ?? ''"
+        data-test="block-calendar"
+        @change="takeBlocks"
+      >
+        <option value="">no calendar</option>
+        <option v-for="each in writable" :key="each.id" :value="each.id">{{ each.name }}</option>
+      </select>
+    </label>
   </section>
 </template>

@@ -111,7 +111,7 @@ async function save(): Promise<void> {
         Intake all the same.
       </p>
       <label class="mb-2 block">
-        <span>I look at what has come at</span>
+        <span class="block">I look at what has come at</span>
         <input
           v-model="sittings"
           class="field mt-1 max-w-md"
@@ -126,7 +126,7 @@ async function save(): Promise<void> {
         Also while the clock of a follow-up runs
       </label>
       <label class="mb-2 block">
-        <span>But at once from</span>
+        <span class="block">But at once from</span>
         <input
           v-model="people"
           class="field mt-1 max-w-md"
@@ -136,7 +136,7 @@ async function save(): Promise<void> {
         />
       </label>
       <label class="block">
-        <span>and with the words</span>
+        <span class="block">and with the words</span>
         <input
           v-model="words"
           class="field mt-1 max-w-md"

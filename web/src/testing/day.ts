@@ -38,6 +38,7 @@ export function entryOf(id: string, more: Partial<DayEntry> = {}): DayEntry {
     band: 'LATER',
     byHand: false,
     at: null,
+    blockMinutes: null,
     minutesLeft: 30,
     minutesSpent: 0,
     fits: true,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import type { CategoryView, DayEntry, TodayData } from '@/api/client'
-import { gauge, minuteOf } from '@/today/gauge'
+import { gauge, lengthOf, minuteOf } from '@/today/gauge'
+import { clockOf, useBlockDrag } from '@/today/useBlockDrag'
 import { effortText } from '@/ui/effort'
 import { shortMoment } from '@/ui/time'
 
@@ -13,8 +14,31 @@ const { today, categories, at, height } = defineProps<{
   at: Date
   height: number
 }>()
+const emit = defineEmits<{ place: [id: string, at: string, minutes: number | null] }>()
 const clock = computed(() => shortMoment(at.toISOString(), at))
 const drawn = computed(() => gauge(today, minuteOf(clock.value), height))
+
+const svg = useTemplateRef<SVGSVGElement>('svg')
+const { placed, begin } = useBlockDrag({
+  drawn: () => drawn.value,
+  svg: () => svg.value,
+  reach: 200,
+  place: ({ entry, fromMinute, minutes }) => {
+    const own = minutes === entry.minutesLeft ? null : minutes
+    emit('place', entry.line.id, clockOf(fromMinute), own)
+  },
+})
+const ghost = computed(() => {
+  const scale = drawn.value?.scale ?? 0
+  const zero = drawn.value?.minuteAt(0) ?? 0
+  return placed.value
+    ? {
+        y: (placed.value.fromMinute - zero) * scale,
+        height: Math.max(4, placed.value.minutes * scale),
+        text: `${clockOf(placed.value.fromMinute)}–${clockOf(Math.min(1439, placed.value.fromMinute + placed.value.minutes))}`,
+      }
+    : undefined
+})
 
 const GLASS = { left: 208, right: 372, slant: 8 }
 
@@ -55,6 +79,7 @@ const spoken = computed(
 <template>
   <figure v-if="drawn" data-test="gauge">
     <svg
+      ref="svg"
       :viewBox="`0 0 384 ${height}`"
       :width="384"
       :height="height"
@@ -123,7 +148,10 @@ const spoken = computed(
         </text>
       </g>
       <g v-for="block in drawn.blocks" :key="`block ${block.entry.line.id}`" data-test="block">
-        <title>{{ block.entry.at?.slice(0, 5) }} {{ block.entry.line.title }}</title>
+        <title>
+          {{ block.entry.at?.slice(0, 5) }}, {{ effortText(lengthOf(block.entry)) }}:
+          {{ block.entry.line.title }}
+        </title>
         <rect
           x="119"
           :y="block.y"
@@ -132,12 +160,24 @@ const spoken = computed(
           fill="var(--surface)"
           :stroke="hue(block.entry)"
           stroke-width="1.5"
+          class="grip"
+          @pointerdown="(event) => begin(event, block.entry, 'move')"
+        />
+        <rect
+          x="119"
+          :y="block.y + block.height - 5"
+          width="66"
+          height="9"
+          fill="transparent"
+          class="edge"
+          data-test="block-edge"
+          @pointerdown="(event) => begin(event, block.entry, 'size')"
         />
         <text
           v-if="block.height > 12"
           x="123"
           :y="block.y + Math.min(block.height / 2 + 4, 16)"
-          class="label"
+          class="label still"
         >
           {{ cut(block.entry.line.title, 60) }}
         </text>
@@ -176,12 +216,15 @@ const spoken = computed(
             :height="layer.height"
             :fill="hue(layer.entry)"
             opacity="0.28"
+            class="grip"
+            data-test="layer"
+            @pointerdown="(event) => begin(event, layer.entry, 'move')"
           />
           <text
             v-if="layer.height > 12"
             :x="GLASS.left + 10 + inset(layer.y)"
             :y="layer.y + layer.height / 2 + 4"
-            class="label"
+            class="label still"
           >
             {{ cut(layer.entry.line.title, 140) }}
           </text>
@@ -210,16 +253,30 @@ const spoken = computed(
             fill="var(--brass-wash)"
             stroke="var(--brass)"
             stroke-dasharray="4 3"
+            class="grip"
+            @pointerdown="(event) => begin(event, layer.entry, 'move')"
           />
           <text
             v-if="layer.height > 12"
             :x="GLASS.left + 11"
             :y="layer.y + layer.height / 2 + 4"
-            class="label over"
+            class="label over still"
           >
             {{ cut(layer.entry.line.title, 140) }}
           </text>
         </g>
+      </g>
+      <g v-if="ghost" class="still" data-test="ghost">
+        <rect
+          x="53"
+          :y="ghost.y"
+          width="132"
+          :height="ghost.height"
+          fill="var(--kelp-wash)"
+          stroke="var(--kelp)"
+          stroke-width="2"
+        />
+        <text x="60" :y="ghost.y + 15" class="label now">{{ ghost.text }}</text>
       </g>
     </svg>
     <figcaption class="text-ink-soft mt-1 text-sm">
@@ -243,6 +300,17 @@ const spoken = computed(
 }
 .meeting {
   fill: var(--dusk);
+}
+.grip {
+  cursor: grab;
+  touch-action: none;
+}
+.edge {
+  cursor: ns-resize;
+  touch-action: none;
+}
+.still {
+  pointer-events: none;
 }
 .now {
   fill: var(--kelp);

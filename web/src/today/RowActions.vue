@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
-import type { DayEntry } from '@/api/client'
-import { addWork, setClock, startAt, takeOut } from '@/today/plan'
+import { computed, ref, watch } from 'vue'
+import { Problem, type DayEntry } from '@/api/client'
+import { addWork, setClock, startInWords, takeOut } from '@/today/plan'
 import view from '@/today/view'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
-import TimeField from '@/ui/TimeField.vue'
 
 /** What can be done with the marked follow-up of the day. */
 const { entry, day, active } = defineProps<{
@@ -19,21 +18,36 @@ const emit = defineEmits<{ done: []; through: [] }>()
 const choosing = ref(false)
 const entering = ref(false)
 const worked = ref<number>()
-const time = ref(entry.at?.slice(0, 5) ?? '')
+const words = ref('')
+const wrong = ref('')
+const begins = computed(() => entry.at?.slice(0, 5) ?? '')
 watch(
   () => [entry.line.id, entry.at] as const,
-  ([, at]) => {
+  () => {
     choosing.value = false
     entering.value = false
-    time.value = at?.slice(0, 5) ?? ''
   },
 )
-watch(time, (now) => {
-  if (choosing.value && now !== (entry.at?.slice(0, 5) ?? '')) {
+
+function choose(): void {
+  words.value =
+    begins.value === ''
+      ? ''
+      : `${begins.value}${entry.blockMinutes === null ? '' : ` ${entry.blockMinutes} min`}`
+  wrong.value = ''
+  choosing.value = true
+}
+
+async function take(): Promise<void> {
+  wrong.value = ''
+  const done = await startInWords(entry.line.id, day, words.value, (problem) => {
+    wrong.value = problem instanceof Problem ? (problem.fields.words ?? '') : ''
+    return wrong.value !== ''
+  })
+  if (done) {
     choosing.value = false
-    void startAt(entry.line.id, day, now === '' ? null : now)
   }
-})
+}
 
 function enter(): void {
   if (worked.value !== undefined && worked.value >= 1) {
@@ -66,9 +80,7 @@ useKeys(view.name, [
   },
   {
     ...view.keys.time,
-    run: () => {
-      choosing.value = true
-    },
+    run: choose,
     when: now,
   },
   { ...view.keys.out, run: () => void takeOut([entry.line.id]), when: now },
@@ -129,21 +141,34 @@ function focus(element: unknown): void {
     <button v-else class="btn h-8 max-sm:h-11" type="button" @click="entering = true">
       Enter time <KeyHint :group="view.name" does="Enter time worked" or="e" />
     </button>
-    <span
+    <form
       v-if="choosing"
       :ref="focus"
-      class="inline-flex items-center gap-2"
+      class="inline-flex flex-wrap items-center gap-2"
       data-keys="own"
       data-test="block"
+      @submit.prevent="void take()"
       @keydown.esc.stop="choosing = false"
     >
-      Begins at <TimeField v-model="time" label="When it begins" optional />
+      <input
+        v-model="words"
+        class="field w-36"
+        maxlength="40"
+        placeholder="2pm 1h"
+        aria-label="When it begins, and for how long"
+        :aria-invalid="wrong !== ''"
+        data-test="block-words"
+      />
+      <button class="btn h-8 max-sm:h-11" type="submit">
+        {{ words.trim() === '' ? 'No time of its own' : 'Take it' }}
+      </button>
       <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="choosing = false">
         Cancel <span class="key">Esc</span>
       </button>
-    </span>
-    <button v-else class="btn h-8 max-sm:h-11" type="button" @click="choosing = true">
-      {{ entry.at ? `At ${entry.at.slice(0, 5)}` : 'Give it a time' }}
+      <span v-if="wrong" class="text-rust basis-full text-sm" role="alert">{{ wrong }}</span>
+    </form>
+    <button v-else class="btn h-8 max-sm:h-11" type="button" @click="choose">
+      {{ begins ? `At ${begins}` : 'Give it a time' }}
       <KeyHint :group="view.name" does="Give it a time of its own" or="b" />
     </button>
     <button class="btn h-8 max-sm:h-11" type="button" @click="void takeOut([entry.line.id])">

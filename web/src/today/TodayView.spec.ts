@@ -145,12 +145,27 @@ describe('Today', () => {
     server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
     const page = await opened(TodayView)
     await pressedKey('b')
-    await page.find('[data-test=row-actions] input').setValue('2pm')
-    await flushPromises()
+    await page.find('[data-test=block-words]').setValue('2pm 1h')
+    await submitted(page, '[data-test=block]')
     expect(server.sentTo('PUT', '/api/plan/{followUpId}/start')[0]).toMatchObject({
       params: { path: { followUpId: 'a' } },
-      body: { day: '2026-03-04', at: '14:00' },
+      body: { day: '2026-03-04', words: '2pm 1h' },
     })
+  })
+
+  it('says why a time of its own cannot be, and keeps what was typed', async () => {
+    server.refuses('PUT', '/api/plan/{followUpId}/start', 'Not so.', {
+      words: 'No time of the day.',
+    })
+    server.answers('GET', '/api/today', todayOf({ entries: [entryOf('a')] }))
+    const page = await opened(TodayView)
+    await pressedKey('b')
+    await page.find('[data-test=block-words]').setValue('after lunch')
+    await submitted(page, '[data-test=block]')
+    expect(page.find('[data-test=block]').text()).toContain('No time of the day.')
+    expect((page.find('[data-test=block-words]').element as HTMLInputElement).value).toBe(
+      'after lunch',
+    )
   })
 
   it('notes time that was worked without the clock', async () => {

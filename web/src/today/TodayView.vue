@@ -12,7 +12,7 @@ import DayGauge from '@/today/DayGauge.vue'
 import DayRow from '@/today/DayRow.vue'
 import { minuteOf } from '@/today/gauge'
 import MakeItFit from '@/today/MakeItFit.vue'
-import { order, planFor } from '@/today/plan'
+import { order, planFor, startAt } from '@/today/plan'
 import PlanTheDay from '@/today/PlanTheDay.vue'
 import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
@@ -386,6 +386,7 @@ const gaugeHeight = computed(() =>
           :categories="categories.data.value ?? []"
           :at="at"
           :height="gaugeHeight"
+          @place="(id, from, minutes) => void startAt(id, today?.day ?? '', from, minutes)"
         />
         <p v-else class="text-ink-soft">No work is planned for today: {{ today.off }}.</p>
       </aside>

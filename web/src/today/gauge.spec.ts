@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { entryOf, todayOf } from '@/testing/day'
+import { clockOf } from '@/today/useBlockDrag'
 import { gauge, minuteOf } from '@/today/gauge'
 
 const meeting = {
@@ -77,6 +78,15 @@ describe('the day gauge', () => {
     expect((drawn?.blocks[0]?.y ?? 0) + (drawn?.blocks[0]?.height ?? 0)).toBeCloseTo(
       drawn?.bottom ?? 0,
     )
+  })
+
+  it('knows the minute at a height, and how long a block is', () => {
+    const entry = entryOf('a', { at: '14:00', blockMinutes: 90, minutesLeft: 30 })
+    const drawn = gauge(todayOf({ entries: [entry] }), 600, 600)
+    const block = drawn?.blocks[0]
+    expect(drawn?.minuteAt(block?.y ?? 0)).toBeCloseTo(14 * 60)
+    expect(block?.height).toBeCloseTo(90 * (drawn?.scale ?? 0))
+    expect(clockOf(14 * 60 + 5)).toBe('14:05')
   })
 
   it('is not drawn for a day off', () => {

@@ -19,6 +19,10 @@ export interface Gauge {
   above: Layer[]
   /** What has a time of its own, beside the ruler. */
   blocks: Layer[]
+  /** The minute of the day at a height. */
+  minuteAt: (y: number) => number
+  /** How many pixels a minute is high. */
+  scale: number
 }
 
 interface Layer {
@@ -36,6 +40,11 @@ const ABOVE = 6
 export function minuteOf(time: string): number {
   const [hours = '0', minutes = '0'] = time.split(':')
   return Number(hours) * 60 + Number(minutes)
+}
+
+/** How long a follow-up with a time of its own takes of it, in minutes. */
+export function lengthOf(entry: DayEntry): number {
+  return entry.blockMinutes ?? entry.minutesLeft
 }
 
 /** Meetings at the same time stand beside each other; they come in the order in which they begin. */
@@ -69,7 +78,7 @@ export function gauge(today: TodayData, nowMinute: number, height: number): Gaug
   const to = Math.max(
     minuteOf(today.to),
     ...timed.map((meeting) => meeting.toMinute),
-    ...blocks.map((block) => Math.min(1440, block.from + block.entry.minutesLeft)),
+    ...blocks.map((block) => Math.min(1440, block.from + lengthOf(block.entry))),
   )
   const above = today.entries.filter((entry) => !entry.fits)
   const aboveMinutes = above.reduce((sum, entry) => sum + entry.minutesLeft, 0)
@@ -116,8 +125,10 @@ export function gauge(today: TodayData, nowMinute: number, height: number): Gaug
     above: over,
     blocks: blocks.map((block) => ({
       y: yOf(block.from),
-      height: Math.max(THINNEST, block.entry.minutesLeft * scale),
+      height: Math.max(THINNEST, lengthOf(block.entry) * scale),
       entry: block.entry,
     })),
+    minuteAt: (y) => to - (bottom - y) / scale,
+    scale,
   }
 }

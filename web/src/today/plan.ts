@@ -50,13 +50,39 @@ export function addWork(id: string, minutes: number): Promise<Done | undefined> 
   )
 }
 
-/** Gives one a time of its own in a day, or none. */
-export function startAt(id: string, day: string, at: string | null): Promise<Done | undefined> {
-  return run((header) =>
-    client.PUT('/api/plan/{followUpId}/start', {
-      params: { path: { followUpId: id }, header },
-      body: { day, at },
-    }),
+/** Gives one a time of its own in a day, in words: "2pm 1h", or none where they are empty. */
+export function startInWords(
+  id: string,
+  day: string,
+  words: string,
+  saysProblem?: (problem: unknown) => boolean,
+): Promise<Done | undefined> {
+  return setStart(id, { day, words, at: null, minutes: null }, saysProblem)
+}
+
+/** Gives one a time of its own in a day. */
+export function startAt(
+  id: string,
+  day: string,
+  at: string,
+  minutes: number | null,
+): Promise<Done | undefined> {
+  return setStart(id, { day, words: null, at, minutes })
+}
+
+function setStart(
+  followUpId: string,
+  body: { day: string; words: string | null; at: string | null; minutes: number | null },
+  saysProblem?: (problem: unknown) => boolean,
+): Promise<Done | undefined> {
+  return run(
+    (header) =>
+      client.PUT('/api/plan/{followUpId}/start', {
+        params: { path: { followUpId }, header },
+        body,
+      }),
+    'undoable',
+    saysProblem,
   )
 }
 

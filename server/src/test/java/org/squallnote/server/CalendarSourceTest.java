@@ -11,13 +11,12 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.standins.calendar.CalendarServer;
 
 /** With a real engine against a calendar server. The clock stands just after ten on Wednesday 4 March 2026. */
-@TestPropertySource(properties = "squallnote.calendars.every=100ms")
+@AgainstServers
 class CalendarSourceTest extends ServerTest {
 
     private CalendarServer server;

@@ -16,7 +16,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.standins.chat.Homeserver;
@@ -24,7 +23,7 @@ import org.squallnote.standins.chat.HomeserverState;
 import tools.jackson.databind.JsonNode;
 
 /** With a real engine against a homeserver: answers, signs, invitations and read markers arrive there. */
-@TestPropertySource(properties = {"squallnote.outbox.hold=0s", "squallnote.outbox.drafts-behind=0s"})
+@AgainstServers
 class ChatRoomsTest extends ServerTest {
 
     @Autowired

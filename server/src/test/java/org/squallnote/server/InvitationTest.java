@@ -15,7 +15,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.standins.calendar.CalendarServer;
@@ -23,12 +22,7 @@ import org.squallnote.standins.mail.MailStandIn;
 import tools.jackson.databind.JsonNode;
 
 /** Invitations with real engines against a mail server and a calendar server. It is Wednesday 4 March 2026. */
-@TestPropertySource(
-        properties = {
-            "squallnote.outbox.hold=0s",
-            "squallnote.outbox.drafts-behind=0s",
-            "squallnote.calendars.every=100ms"
-        })
+@AgainstServers
 class InvitationTest extends ServerTest {
 
     private static final String ME = "ines.own@merrowquay.example";

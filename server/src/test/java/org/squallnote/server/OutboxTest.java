@@ -17,7 +17,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.account.Account;
 import org.squallnote.core.source.Source;
 import org.squallnote.server.account.SignedIn;
@@ -26,7 +25,7 @@ import org.squallnote.standins.mail.MailStandIn;
 import tools.jackson.databind.JsonNode;
 
 /** With real engines against the stand-ins: what is decided here happens there, once. */
-@TestPropertySource(properties = {"squallnote.outbox.hold=0s", "squallnote.outbox.drafts-behind=0s"})
+@AgainstServers
 class OutboxTest extends ServerTest {
 
     private static final String ME = "ines.own@merrowquay.example";

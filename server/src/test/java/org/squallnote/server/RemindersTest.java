@@ -14,14 +14,12 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.springframework.test.context.TestPropertySource;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.files.FileImport;
 import org.squallnote.server.reminder.ReminderClock;
 import tools.jackson.databind.JsonNode;
 
 /** Reminders come up once and in time. It is Wednesday 4 March 2026, ten o'clock. */
-@TestPropertySource(properties = "squallnote.reminders.every=100000000")
 class RemindersTest extends ServerTest {
 
     @Autowired

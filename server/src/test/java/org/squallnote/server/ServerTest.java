@@ -43,6 +43,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** The whole application on a database in memory, with the steps that its tests share. */
 @SpringBootTest(
         properties = {
+            // What looks by the clock is asked to by the tests of it.
+            "squallnote.reminders.every=100000000",
+            "squallnote.blocks.every=100000000",
             "springdoc.api-docs.enabled=true",
             "springdoc.api-docs.path=/v3/api-docs",
             "springdoc.default-produces-media-type=application/json",
@@ -234,7 +237,7 @@ abstract class ServerTest {
         for (String query : List.of(
                 "select id, decision, decided_at, put_off_until, correction, asks_me, ask, reply_day from message where owner = ? order by id",
                 "select id, title, category_id, reply_day, reply_time, firm, effort_minutes, priority, for_reply, start_day, place, people, checklist, note, answer_seen, state, created_at, ended_at from follow_up where owner = ? order by id",
-                "select follow_up_id, on_day, band, place_by_hand, starts_at from planned where owner = ? order by 1",
+                "select follow_up_id, on_day, band, place_by_hand, starts_at, block_minutes from planned where owner = ? order by 1",
                 "select id, follow_up_id, started_at, ended_at from stint where owner = ? order by id",
                 "select id, repetition, pattern, since, current_id, at_time from series where owner = ? order by id",
                 "select id, uid, participation, calendar_id from invitation_answer where owner = ? order by id",

@@ -34,7 +34,7 @@ class PlanStoreTest extends StoreTest {
 
     @Test
     void aPlanIsKeptWholeAndBelongsToItsOwner() {
-        Planned planned = new Planned(followUp.id(), DAY, Band.NOW, 3, LocalTime.of(14, 30));
+        Planned planned = new Planned(followUp.id(), DAY, Band.NOW, 3, LocalTime.of(14, 30), 45);
         plans.insert(owner, planned);
         assertThat(plans.ofOpen(owner)).containsExactly(planned);
         assertThat(plans.of(owner, followUp.id())).contains(planned);

@@ -22,7 +22,8 @@ public enum SubjectType {
     SERIES,
     INVITATION,
     REMINDER,
-    REMINDER_WISHES;
+    REMINDER_WISHES,
+    BLOCK_CALENDAR;
 
     private final int version;
     private final boolean whole;

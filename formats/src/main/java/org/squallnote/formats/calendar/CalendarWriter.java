@@ -67,6 +67,21 @@ public final class CalendarWriter {
         return text.toString();
     }
 
+    /** Writes one event as an object of a calendar of a server (RFC 4791 section 4.1). */
+    public static String object(Event event) {
+        StringWriter text = new StringWriter();
+        try (VObjectWriter writer = new VObjectWriter(text, SyntaxStyle.NEW)) {
+            writer.writeBeginComponent("VCALENDAR");
+            writer.writeProperty("VERSION", "2.0");
+            writer.writeProperty("PRODID", "-//Squallnote//Follow-ups//EN");
+            write(writer, event);
+            writer.writeEndComponent("VCALENDAR");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return text.toString();
+    }
+
     private static void write(VObjectWriter writer, Event event) throws IOException {
         writer.writeBeginComponent("VEVENT");
         writer.writeProperty("UID", event.uid());

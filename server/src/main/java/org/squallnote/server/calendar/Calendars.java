@@ -19,6 +19,7 @@ import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.calendar.CalendarUse;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.plan.Block;
 import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.time.Busy;
 import org.squallnote.core.time.FreeTime;
@@ -69,8 +70,9 @@ public class Calendars extends KeptState<Calendars.Kept> {
      * Some days with what is on in them.
      *
      * @param meetings of calendars that are not hidden, whether they take time or not
+     * @param busy the time that is taken
      */
-    public record Days(FreeTime freeTime, List<Meeting> meetings) {}
+    public record Days(FreeTime freeTime, List<Meeting> meetings, List<Busy> busy) {}
 
     /** The calendars whose meetings take time. */
     public Set<UUID> takingTime(UUID owner) {
@@ -111,7 +113,7 @@ public class Calendars extends KeptState<Calendars.Kept> {
                         lastInclusive.plusDays(1).atStartOfDay(zone).toInstant().plus(around),
                         zone)
                 .stream()
-                .filter(meeting -> !meeting.uid().equals(withoutUid))
+                .filter(meeting -> !meeting.uid().equals(withoutUid) && !Block.isUid(meeting.uid()))
                 .toList();
         Map<UUID, CalendarUse> counts = new HashMap<>();
         store.of(owner).forEach(calendar -> counts.put(calendar.id(), calendar.counts()));
@@ -121,7 +123,7 @@ public class Calendars extends KeptState<Calendars.Kept> {
                                 .busy(counts.getOrDefault(meeting.calendarId(), CalendarUse.SHOWN), settings.around())
                                 .stream())
                 .toList();
-        return new Days(FreeTime.of(workingTime, settings.margin(), busy), meetings);
+        return new Days(FreeTime.of(workingTime, settings.margin(), busy), meetings, busy);
     }
 
     /** Works out again when all events take place. */

@@ -34,7 +34,9 @@ class CalendarsController {
      *
      * @param readAt when it was last seen as it is
      */
-    record CalendarSummary(UUID id, UUID sourceId, String name, CalendarUse counts, Instant readAt, int version) {}
+    /** @param writable whether events can be written into it */
+    record CalendarSummary(
+            UUID id, UUID sourceId, String name, CalendarUse counts, Instant readAt, boolean writable, int version) {}
 
     record CalendarChange(
             @NotBlank @Size(max = 200) String name, @NotNull CalendarUse counts) {}
@@ -43,7 +45,13 @@ class CalendarsController {
     List<CalendarSummary> all(@CurrentAccount SignedIn me) {
         return calendars.all(me).stream()
                 .map(each -> new CalendarSummary(
-                        each.id(), each.sourceId(), each.name(), each.counts(), each.readAt(), each.version()))
+                        each.id(),
+                        each.sourceId(),
+                        each.name(),
+                        each.counts(),
+                        each.readAt(),
+                        each.isOfAccount(),
+                        each.version()))
                 .toList();
     }
 

@@ -15,6 +15,7 @@ import org.squallnote.core.account.Account;
 import org.squallnote.core.calendar.Feed;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.message.Sha256;
+import org.squallnote.core.plan.Block;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.time.ReplyBy;
 import org.squallnote.formats.calendar.CalendarWriter;
@@ -120,14 +121,14 @@ class Feeds {
     }
 
     private static Optional<CalendarWriter.Event> block(FollowUp followUp, Planned plan, ZoneId zone) {
-        return Optional.ofNullable(plan.at())
-                .map(at -> new CalendarWriter.Event(
+        return Block.of(plan, followUp.expectedMinutes())
+                .map(block -> new CalendarWriter.Event(
                         followUp.id() + "-planned@squallnote",
                         followUp.title(),
                         "",
                         Optional.empty(),
-                        Optional.of(plan.day().atTime(at).atZone(zone).toInstant()),
-                        followUp.expectedMinutes(),
+                        Optional.of(block.from(zone)),
+                        block.minutes(),
                         true,
                         followUp.createdAt()));
     }

@@ -116,6 +116,7 @@ class InvitationAnswers extends KeptState<Answer> {
                     me.accountId(),
                     into,
                     new Payloads.Event(into, what.uid(), null, meeting.body(), participation.name()),
+                    what.uid() + what.recurrenceId(),
                     changes));
             changes.label(verb + ": " + what.title());
         });
@@ -211,14 +212,14 @@ class InvitationAnswers extends KeptState<Answer> {
         changes.touch(Topic.OUTBOX, Topic.INTAKE);
     }
 
-    private void write(UUID owner, UUID calendarId, Payloads.Event event, Changes changes) {
+    private void write(UUID owner, UUID calendarId, Payloads.Event event, String about, Changes changes) {
         Calendar calendar = meetings.calendar(owner, calendarId);
         outbox.add(
                 owner,
                 calendar.sourceId(),
                 changes.commandId(),
                 OutboxKind.WRITE_EVENT,
-                "event." + changes.commandId(),
+                identity(about, changes),
                 null,
                 event,
                 outbox.hold());
@@ -231,6 +232,11 @@ class InvitationAnswers extends KeptState<Answer> {
             case DECLINED -> "Declined";
             case NEEDS_ACTION, DELEGATED -> throw Refusal.invalid("Answer with yes, perhaps or no. Nothing was sent.");
         };
+    }
+
+    /** The same for all that is written of one meeting, but for its end. */
+    static String identity(String uid, Changes changes) {
+        return "event." + UUID.nameUUIDFromBytes(uid.getBytes(StandardCharsets.UTF_8)) + "." + changes.commandId();
     }
 
     /** Several accounts are invited to the same meeting. */

@@ -100,7 +100,7 @@ class SchedulingArrivals implements CalendarMail {
                     it.sourceId(),
                     changes.commandId(),
                     OutboxKind.WRITE_EVENT,
-                    "event." + changes.commandId(),
+                    InvitationAnswers.identity(what.uid() + what.recurrenceId(), changes),
                     null,
                     new Payloads.Event(
                             it.id(),

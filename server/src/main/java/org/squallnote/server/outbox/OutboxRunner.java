@@ -346,6 +346,12 @@ public final class OutboxRunner implements AutoCloseable {
             return;
         }
         try {
+            // What was put in later says all that holds, and may have been done first.
+            String about = entry.identity().substring(0, entry.identity().lastIndexOf('.') + 1) + "%";
+            if (tools.store().isOvertaken(source.owner(), source.id(), entry.kind(), about, entry.id())) {
+                finish(entry);
+                return;
+            }
             tools.events().write(source, tools.json().readValue(entry.payload(), Payloads.Event.class));
             finish(entry);
         } catch (CalendarProblem e) {

@@ -11,16 +11,19 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.plan.Band;
+import org.squallnote.core.plan.TypedBlock;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.problem.Refusal;
 
 /** Changes of what is planned, and the clock of what is worked at. */
 @RestController
@@ -30,8 +33,10 @@ class PlanController {
 
     private final Plans plans;
     private final Stints stints;
+    private final BlockCalendar blockCalendar;
 
-    PlanController(Plans plans, Stints stints) {
+    PlanController(Plans plans, Stints stints, BlockCalendar blockCalendar) {
+        this.blockCalendar = blockCalendar;
         this.plans = plans;
         this.stints = stints;
     }
@@ -49,7 +54,18 @@ class PlanController {
 
     record SpentForm(@Min(1) @Max(1440) int minutes) {}
 
-    record StartForm(LocalDate day, @Nullable LocalTime at) {}
+    /**
+     * A time of its own in a day.
+     *
+     * @param words as it is typed, "2pm 1h", which counts for the other two; empty for none
+     * @param at when it begins; absent for no time of its own
+     * @param minutes how long; absent for as long as it is expected to take
+     */
+    record StartForm(
+            LocalDate day,
+            @Nullable @Size(max = TypedBlock.LONGEST) String words,
+            @Nullable LocalTime at,
+            @Nullable @Min(5) @Max(1440) Integer minutes) {}
 
     /** Plans some, each for its day; what a proposal would move is accepted so too. */
     @PostMapping("/api/plan")
@@ -81,7 +97,38 @@ class PlanController {
             @CommandId UUID commandId,
             @PathVariable UUID followUpId,
             @Valid @RequestBody StartForm body) {
-        return plans.startAt(me, commandId, followUpId, body.day(), body.at());
+        String words = body.words();
+        if (words == null || words.isBlank()) {
+            LocalTime at = words == null ? body.at() : null;
+            return plans.startAt(me, commandId, followUpId, body.day(), at, body.minutes());
+        }
+        TypedBlock typed = TypedBlock.read(words)
+                .orElseThrow(() -> Refusal.field(
+                        "words",
+                        "“" + words + "” says no time of the day. Try “2pm 1h”, “14:00” or “14-15:30”. Nothing was"
+                                + " changed."));
+        return plans.startAt(
+                me,
+                commandId,
+                followUpId,
+                body.day(),
+                typed.at(),
+                typed.minutes().orElse(null));
+    }
+
+    record BlockCalendarForm(@Nullable UUID calendarId) {}
+
+    /** The calendar that blocks are written into. */
+    @GetMapping("/api/settings/blocks")
+    BlockCalendarForm blockCalendar(@CurrentAccount SignedIn me) {
+        return new BlockCalendarForm(
+                blockCalendar.state(me.accountId(), me.accountId()).calendarId());
+    }
+
+    @PutMapping("/api/settings/blocks")
+    Done chooseBlockCalendar(
+            @CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody BlockCalendarForm body) {
+        return blockCalendar.choose(me, commandId, body.calendarId());
     }
 
     @PostMapping("/api/follow-ups/{id}/work/start")

@@ -99,18 +99,25 @@ class Plans extends KeptState<Planned> {
     }
 
     /** Gives one a time of its own in the day, or none. */
-    Done startAt(SignedIn me, UUID commandId, UUID id, LocalDate day, @Nullable LocalTime time) {
+    Done startAt(
+            SignedIn me, UUID commandId, UUID id, LocalDate day, @Nullable LocalTime time, @Nullable Integer minutes) {
         return commands.run(me, commandId, "plan-time", changes -> {
             FollowUp followUp = open(me, id);
             Planned planned = store.of(me.accountId(), id)
                     .filter(before -> before.day().equals(day))
                     .orElseGet(() -> Planned.on(id, day));
-            write(me, planned.startingAt(time), changes);
+            write(me, planned.startingAt(time).lasting(time == null ? null : minutes), changes);
             changes.label(
                     time == null
                             ? "At no set time: " + followUp.title()
-                            : "At " + time + " on " + DAY.format(day) + ": " + followUp.title());
+                            : "At " + time + (minutes == null ? "" : " for " + minutes + " min") + " on "
+                                    + DAY.format(day) + ": " + followUp.title());
         });
+    }
+
+    /** Moves a block, or takes its time, as part of a command. */
+    void moveWithin(UUID owner, UUID id, @Nullable LocalTime to, Changes changes) {
+        store.of(owner, id).ifPresent(planned -> change(owner, id, planned.startingAt(to), changes));
     }
 
     private void write(SignedIn me, Planned planned, Changes changes) {

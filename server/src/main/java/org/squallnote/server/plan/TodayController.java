@@ -75,12 +75,14 @@ class TodayController {
      *
      * @param byHand whether it was put into its place by hand
      * @param at when it begins, where it has a time of its own
+     * @param blockMinutes how long that is, where it is not as long as what is left
      */
     record EntryView(
             FollowUpLine line,
             Band band,
             boolean byHand,
             @Nullable LocalTime at,
+            @Nullable Integer blockMinutes,
             int minutesLeft,
             int minutesSpent,
             boolean fits,
@@ -119,6 +121,7 @@ class TodayController {
                                 entry.planned().band(),
                                 entry.planned().rank() != null,
                                 entry.planned().at(),
+                                entry.planned().minutes(),
                                 entry.minutesLeft(),
                                 horizon.spentMinutes(entry.followUp()),
                                 entry.fits(),

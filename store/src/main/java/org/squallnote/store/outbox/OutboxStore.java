@@ -24,6 +24,18 @@ public interface OutboxStore {
 
     Optional<OutboxEntry> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
+    /**
+     * Whether something of the same kind about the same thing was put in later, and still counts.
+     *
+     * @param about how the identities of all about it begin
+     */
+    boolean isOvertaken(
+            @Param("owner") UUID owner,
+            @Param("sourceId") UUID sourceId,
+            @Param("kind") OutboxKind kind,
+            @Param("about") String about,
+            @Param("id") UUID id);
+
     Optional<OutboxEntry> byIdentity(
             @Param("owner") UUID owner,
             @Param("sourceId") UUID sourceId,

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.squallnote.core.plan.BlockWritten;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.plan.Stint;
 
@@ -25,6 +26,13 @@ public interface PlanStore {
     void insert(@Param("owner") UUID owner, @Param("planned") Planned planned);
 
     int delete(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    /** The blocks that stand in calendars of servers. */
+    List<BlockWritten> blocksWritten(UUID owner);
+
+    void insertBlock(@Param("owner") UUID owner, @Param("block") BlockWritten block);
+
+    int deleteBlock(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
     /** What was worked at open follow-ups, and since a moment at others. */
     List<Stint> stints(@Param("owner") UUID owner, @Param("since") Instant since);

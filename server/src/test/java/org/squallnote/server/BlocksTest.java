@@ -1,0 +1,209 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.URI;
+import java.time.Duration;
+import java.util.UUID;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.http.HttpMethod;
+import org.squallnote.core.account.Account;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.standins.calendar.CalendarServer;
+import tools.jackson.databind.JsonNode;
+
+/** Blocks with a real calendar server: they stand in its calendar, and make way for what comes there. */
+@AgainstServers
+class BlocksTest extends ServerTest {
+
+    @Autowired
+    private TestClock clock;
+
+    private CalendarServer server;
+    private String office = "";
+    private SignedIn me;
+    private String followUp = "";
+
+    @BeforeEach
+    void connect() throws Exception {
+        clock.run();
+        server = CalendarServer.start(0);
+        server.shelf().addUser("ines", "secret");
+        office = server.shelf().addCalendar("ines", "office", "Office");
+        UUID id = UUID.randomUUID();
+        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
+        me = new SignedIn(id, "Ines", "Europe/London", true);
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/sources/calendar/" + UUID.randomUUID(),
+                "{\"name\":\"Harbour\",\"address\":\"" + server.address()
+                        + "\",\"user\":\"ines\",\"password\":\"secret\"}");
+        until(() -> get(me, "/api/calendars").size() == 1);
+        followUp = UUID.randomUUID().toString();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/follow-ups",
+                "{\"followUps\":[{\"id\":\"" + followUp
+                        + "\",\"sentence\":\"\",\"content\":{\"title\":\"Write the plan\",\"firm\":false,\"effortMinutes\":30}}]}");
+    }
+
+    @AfterEach
+    void disconnect() {
+        clock.stand();
+        for (JsonNode source : get(me, "/api/sources")) {
+            change(
+                    me,
+                    HttpMethod.DELETE,
+                    "/api/sources/" + source.path("id").asString("") + "?version="
+                            + source.path("version").asInt(0),
+                    "");
+        }
+        server.close();
+    }
+
+    private void until(BooleanSupplier condition) throws InterruptedException {
+        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
+        while (!condition.getAsBoolean()) {
+            assertThat(System.nanoTime())
+                    .as(() -> "waited too long: " + get(me, "/api/outbox") + get(me, "/api/today"))
+                    .isLessThan(end);
+            Thread.sleep(50);
+        }
+    }
+
+    private void intoOffice() {
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/settings/blocks",
+                "{\"calendarId\":\""
+                        + get(me, "/api/calendars").path(0).path("id").asString("") + "\"}");
+    }
+
+    private String at(String words) {
+        return change(
+                me,
+                HttpMethod.PUT,
+                "/api/plan/" + followUp + "/start",
+                "{\"day\":\"2026-03-04\",\"words\":\"" + words + "\"}");
+    }
+
+    private String written() {
+        return server.shelf().names(office).stream()
+                .map(name -> server.shelf().body(office, name).orElse(""))
+                .filter(body -> body.contains("SUMMARY:Write the plan"))
+                .findFirst()
+                .orElse("");
+    }
+
+    private JsonNode entry() {
+        return get(me, "/api/today").path("entries").path(0);
+    }
+
+    private void meet(String from) {
+        server.shelf()
+                .put(
+                        office,
+                        "surveyor.ics",
+                        "BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:surveyor\r\nSUMMARY:Surveyor\r\nDTSTART:20260304T"
+                                + from + "00Z\r\nDURATION:PT1H\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
+    }
+
+    @Test
+    void oneStandsInTheCalendarForAsLongAsItStandsInTheDay() throws Exception {
+        intoOffice();
+        at("2pm 1h");
+        assertThat(entry().path("at").asString("")).isEqualTo("14:00:00");
+        assertThat(entry().path("blockMinutes").asInt()).isEqualTo(60);
+        until(() -> written().contains("DTSTART:20260304T140000Z"));
+        assertThat(written()).contains("DURATION:PT60M");
+        String command = at("15:00");
+        until(() -> written().contains("DTSTART:20260304T150000Z"));
+        assertThat(written()).contains("DURATION:PT30M");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        until(() -> written().contains("DTSTART:20260304T140000Z"));
+        assertThat(server.shelf().size(office)).isEqualTo(1);
+        assertThat(get(me, "/api/today").path("meetings"))
+                .as("its own block is no meeting")
+                .isEmpty();
+        at("");
+        until(() -> written().isEmpty());
+    }
+
+    @Test
+    void oneMakesWayForAMeetingThatComes() throws Exception {
+        intoOffice();
+        at("14:00 45 min");
+        until(() -> !written().isEmpty());
+        meet("1415");
+        until(() -> entry().path("at").asString("").equals("15:15:00"));
+        until(() -> written().contains("DTSTART:20260304T151500Z"));
+        assertThat(jdbc.queryForList(
+                        "select label from command where owner = ? and kind = 'block-moved'",
+                        String.class,
+                        me.accountId()))
+                .singleElement()
+                .asString()
+                .startsWith("Moved to 15:15, for a meeting");
+        meet("1100");
+        until(() -> get(me, "/api/today").toString().contains("\"fromMinute\":660"));
+        assertThat(entry().path("at").asString(""))
+                .as("it does not go back by itself")
+                .isEqualTo("15:15:00");
+    }
+
+    @Test
+    void anotherCalendarAndNoneTakeItOutOfTheFirst() throws Exception {
+        intoOffice();
+        at("14:00");
+        until(() -> !written().isEmpty());
+        change(me, HttpMethod.PUT, "/api/settings/blocks", "{\"calendarId\":null}");
+        until(() -> written().isEmpty());
+        assertThat(entry().path("at").asString("")).isEqualTo("14:00:00");
+    }
+
+    @Test
+    void whatIsDoneIsNoBlockAnyMore() throws Exception {
+        intoOffice();
+        at("14:00");
+        until(() -> !written().isEmpty());
+        change(me, HttpMethod.POST, "/api/follow-ups/" + followUp + "/state?state=DONE&version=0", "");
+        until(() -> written().isEmpty());
+    }
+
+    @Test
+    void aServerThatIsAwayGetsWhatHoldsThenAndOnce() throws Exception {
+        intoOffice();
+        int port = URI.create(server.address()).getPort();
+        server.close();
+        at("14:00");
+        until(() -> get(me, "/api/outbox").toString().contains("could not be reached"));
+        at("15:00");
+        restart(port);
+        until(() -> written().contains("T150000Z") && get(me, "/api/outbox").isEmpty());
+        assertThat(server.shelf().size(office)).isEqualTo(1);
+    }
+
+    private void restart(int port) throws IOException {
+        server = CalendarServer.start(port);
+        server.shelf().addUser("ines", "secret");
+        server.shelf().addCalendar("ines", "office", "Office");
+    }
+
+    @Test
+    void whatSaysNoTimeIsRefusedWithAWord() {
+        assertThat(refusal(
+                        me,
+                        HttpMethod.PUT,
+                        "/api/plan/" + followUp + "/start",
+                        "{\"day\":\"2026-03-04\",\"words\":\"after lunch\"}"))
+                .contains("says no time of the day");
+    }
+}
