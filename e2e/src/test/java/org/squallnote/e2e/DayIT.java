@@ -258,6 +258,37 @@ class DayIT {
     }
 
     @Test
+    void oneIsDraggedIntoTheGaugeAndMakesWayForAMeeting() {
+        planAll();
+        browser.open("/today");
+
+        WebElement layer = browser.find("[data-test=layer]");
+        WebElement ruler = browser.find("[data-test=gauge] svg");
+        new Actions(browser.driver())
+                .moveToElement(layer)
+                .clickAndHold()
+                .moveByOffset(-20, -10)
+                .moveToElement(ruler, -80, 60)
+                .release()
+                .perform();
+        browser.until(() -> browser.all("[data-test=block]").size() == 1 ? true : null, "the block beside the ruler");
+        String at = begins();
+        meet(at.replace(":", "").substring(0, 4) + "00", "PT45M");
+        browser.until(() -> begins().equals(at) || begins().isEmpty() ? null : true, "the block elsewhere");
+        browser.untilText("for a meeting");
+        calendars.shelf().delete(meetings, "surveyor.ics");
+    }
+
+    private String begins() {
+        for (JsonNode entry : office.setUp().call("GET", "/api/today", null).path("entries")) {
+            if (!entry.path("at").isNull()) {
+                return entry.path("at").asString("");
+            }
+        }
+        return "";
+    }
+
+    @Test
     void anInvitationIsAnsweredWithOneKeyAndStandsInTheCalendar() {
         String id = "";
         for (JsonNode line : office.setUp().call("GET", "/api/intake", null).path("lines")) {
