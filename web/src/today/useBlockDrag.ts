@@ -5,7 +5,7 @@ import { lengthOf, minuteOf, type Gauge } from '@/today/gauge'
 /** Times are taken in steps of so many minutes. */
 const STEP = 15
 /** A pointer that has moved less has only pressed. */
-const SLACK = 4
+const ONLY_PRESSED = 4
 
 /** What a follow-up would have after the drag. */
 export interface Placed {
@@ -65,7 +65,7 @@ export function useBlockDrag(options: {
       if (!point || !drawn || !first) {
         return
       }
-      moved ||= Math.abs(point.x - first.x) + Math.abs(point.y - first.y) > SLACK
+      moved ||= Math.abs(point.x - first.x) + Math.abs(point.y - first.y) > ONLY_PRESSED
       if (!moved) {
         return
       }
