@@ -68,7 +68,7 @@ function sourceOf(calendar: CalendarSummary): string {
       v-if="writable.length && blocks.data.value"
       class="mt-3 flex flex-wrap items-center gap-2"
     >
-      What has a time of its own in my day also stands in
+      What has a time of its own also stands in
       <select
         class="field h-8 w-auto max-sm:h-11"
         :value="blocks.data.value.calendarId ?? ''"

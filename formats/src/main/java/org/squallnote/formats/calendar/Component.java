@@ -26,7 +26,7 @@ final class Component {
     /** Deeper, or more of them, is somebody's joke. */
     private static final int DEEPEST = 8;
 
-    private static final int MOST = 5_000;
+    private static final int MOST = 1_000;
 
     private final String name;
     private final List<VObjectProperty> properties = new ArrayList<>();

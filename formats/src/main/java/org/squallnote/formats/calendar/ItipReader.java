@@ -18,13 +18,14 @@ import org.squallnote.core.message.Party;
 public final class ItipReader {
 
     private static final int LONGEST_TEXT = 300;
+    private static final int LONGEST_NAME = 100;
     private static final int LONGEST_COMMENT = 1_000;
     private static final int LONGEST_UID = 500;
     private static final int LONGEST_TIME = 40;
     private static final int LONGEST_ADDRESS = 320;
 
     /** Larger meetings are shown with so many. */
-    private static final int MOST_ATTENDEES = 500;
+    private static final int MOST_ATTENDEES = 200;
 
     private ItipReader() {}
 
@@ -110,9 +111,9 @@ public final class ItipReader {
                         ? ""
                         : cut(
                                 VObjectPropertyValues.unescape(name)
-                                        .replaceAll("\\s+", " ")
+                                        .replaceAll("[\\s\\p{Cntrl}]+", " ")
                                         .strip(),
-                                LONGEST_TEXT),
+                                LONGEST_NAME),
                 address(property));
     }
 

@@ -48,7 +48,7 @@ final class Properties {
         String value = first(name)
                 .map(property -> unescaped(property.getValue()))
                 .orElse("")
-                .replaceAll("\\s+", " ")
+                .replaceAll("[\\s\\p{Cntrl}]+", " ")
                 .strip();
         return value.length() > longest ? value.substring(0, longest - 1) + "…" : value;
     }

@@ -231,6 +231,24 @@ class ItipTest {
     }
 
     @Test
+    void aCrowdAndStrangeNamesStayBounded() {
+        StringBuilder crowd = new StringBuilder("X-YARD:2");
+        for (int i = 0; i < 1_500; i++) {
+            crowd.append("\r\nATTENDEE;CN=\"")
+                    .append("n".repeat(200))
+                    .append("\":mailto:a")
+                    .append(i)
+                    .append("@x.example");
+        }
+        Scheduling said = read(invitation(crowd.toString()));
+        assertThat(said.attendees()).hasSize(200);
+        assertThat(said.attendees().get(150).party().name()).hasSize(100);
+        assertThat(read(invitation().replace("LOCATION:Slipway", "LOCATION:a\u0001b"))
+                        .place())
+                .isEqualTo("a b");
+    }
+
+    @Test
     void whatIsNoInvitationIsNotAnswered() {
         assertThatThrownBy(() -> ItipWriter.reply("Hello", INES, Participation.ACCEPTED, "", NOW))
                 .isInstanceOf(IllegalArgumentException.class);

@@ -3,6 +3,8 @@ package org.squallnote.server.invitation;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.invitation.Answer;
@@ -29,6 +31,7 @@ import org.squallnote.store.invitation.InvitationStore;
 @Component
 class SchedulingArrivals implements CalendarMail {
 
+    private static final Logger LOG = LoggerFactory.getLogger(SchedulingArrivals.class);
     private static final int LARGEST = 300_000;
     private static final int LONGEST_SENDER = 320;
 
@@ -59,15 +62,23 @@ class SchedulingArrivals implements CalendarMail {
         if (calendar.length() > LARGEST || message.from().address().length() > LONGEST_SENDER) {
             return;
         }
-        Optional<Said> said = ItipReader.read(
-                        calendar, method, workingTimes.of(owner).zone())
-                .map(what -> new Said(message.id(), message.from().address(), what));
-        said.ifPresent(it -> {
+        read(owner, message, calendar, method).ifPresent(it -> {
             store.insert(owner, it, calendar);
             if (message.direction() == Direction.INCOMING) {
                 follow(owner, it, calendar);
             }
         });
+    }
+
+    /** Whatever a calendar part says, its mail is taken in. */
+    private Optional<Said> read(UUID owner, StoredMessage message, String calendar, Optional<String> method) {
+        try {
+            return ItipReader.read(calendar, method, workingTimes.of(owner).zone())
+                    .map(what -> new Said(message.id(), message.from().address(), what));
+        } catch (RuntimeException e) {
+            LOG.warn("The calendar part of {} could not be read", message.id(), e);
+            return Optional.empty();
+        }
     }
 
     private void follow(UUID owner, Said said, String calendar) {

@@ -74,7 +74,7 @@ final class DavClient {
      * @throws CalendarProblem when no usable answer comes; any other status than success and 304 is a problem too
      */
     Answer send(String method, URI to, Map<String, String> headers, String body) throws CalendarProblem {
-        URI at = to;
+        URI at = checked(to);
         for (int hop = 0; hop <= MOST_REDIRECTS; hop++) {
             URI here = at;
             Answer answer = waits.on(() -> once(method, here, headers, body));
@@ -97,12 +97,17 @@ final class DavClient {
         } catch (IllegalArgumentException e) {
             throw new CalendarProblem(at.getHost() + " sends on to what is no address.");
         }
-        boolean safe = "https".equals(next.getScheme()) || at.getScheme().equals(next.getScheme());
-        if (!safe || !start.getHost().equalsIgnoreCase(next.getHost())) {
-            throw new CalendarProblem(start.getHost() + " sends on to " + next.getHost()
-                    + ". Nothing was sent there; if that is right, enter" + " that address instead.");
+        return checked(next);
+    }
+
+    /** The password goes to the machine that it was entered for, whatever that one says. */
+    private URI checked(URI to) throws CalendarProblem {
+        boolean safe = "https".equals(to.getScheme()) || start.getScheme().equals(to.getScheme());
+        if (!safe || !start.getHost().equalsIgnoreCase(to.getHost())) {
+            throw new CalendarProblem(start.getHost() + " sends on to " + to.getHost()
+                    + ". Nothing was sent there; if that is right, enter that address instead.");
         }
-        return next;
+        return to;
     }
 
     private Answer once(String method, URI at, Map<String, String> headers, String body) throws CalendarProblem {

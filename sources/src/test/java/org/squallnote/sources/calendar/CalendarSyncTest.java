@@ -222,6 +222,28 @@ class CalendarSyncTest {
     }
 
     @Test
+    void neitherDoesItWhereAServerNamesAPlaceElsewhere() throws IOException {
+        HttpServer elsewhere = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 8);
+        elsewhere.createContext(
+                "/",
+                exchange -> answer(
+                        exchange,
+                        207,
+                        "<multistatus xmlns=\"DAV:\"><response><href>/</href><propstat><prop><current-user-principal>"
+                                + "<href>http://localhost:1/ines/</href></current-user-principal></prop>"
+                                + "<status>HTTP/1.1 200 OK</status></propstat></response></multistatus>"));
+        elsewhere.start();
+        try {
+            assertThatThrownBy(() -> sync(
+                                    "http://127.0.0.1:" + elsewhere.getAddress().getPort(), "ines", "secret")
+                            .look())
+                    .hasMessageContaining("sends on to localhost");
+        } finally {
+            elsewhere.stop(0);
+        }
+    }
+
+    @Test
     void aSubscriptionIsAskedForWhenItHasChanged() throws Exception {
         String[] calendar = {"BEGIN:VCALENDAR\r\nEND:VCALENDAR\r\n", "\"1\""};
         List<String> asked = new ArrayList<>();
