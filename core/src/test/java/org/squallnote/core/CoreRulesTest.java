@@ -20,7 +20,8 @@ class CoreRulesTest {
     static final ArchRule usesTheJdkAndSmallPureLibrariesOnly = classes()
             .should()
             .onlyDependOnClassesThat()
-            .resideInAnyPackage("java..", "org.squallnote.core..", "org.jspecify..", "de.focus_shift.jollyday..");
+            .resideInAnyPackage(
+                    "java..", "org.squallnote.core..", "org.jspecify..", "de.focus_shift.jollyday..", "org.dmfs..");
 
     @ArchTest
     static final ArchRule neverReadsTheClock = noClasses()
