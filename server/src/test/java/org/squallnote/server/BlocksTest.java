@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.URI;
-import java.time.Duration;
 import java.util.UUID;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -44,7 +42,7 @@ class BlocksTest extends ServerTest {
                 "/api/sources/calendar/" + UUID.randomUUID(),
                 "{\"name\":\"Harbour\",\"address\":\"" + server.address()
                         + "\",\"user\":\"ines\",\"password\":\"secret\"}");
-        until(() -> get(me, "/api/calendars").size() == 1);
+        until(me, () -> get(me, "/api/calendars").size() == 1);
         followUp = UUID.randomUUID().toString();
         change(
                 me,
@@ -57,25 +55,8 @@ class BlocksTest extends ServerTest {
     @AfterEach
     void disconnect() {
         clock.stand();
-        for (JsonNode source : get(me, "/api/sources")) {
-            change(
-                    me,
-                    HttpMethod.DELETE,
-                    "/api/sources/" + source.path("id").asString("") + "?version="
-                            + source.path("version").asInt(0),
-                    "");
-        }
+        disconnectAll(me);
         server.close();
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
-        while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime())
-                    .as(() -> "waited too long: " + get(me, "/api/outbox") + get(me, "/api/today"))
-                    .isLessThan(end);
-            Thread.sleep(50);
-        }
     }
 
     private void intoOffice() {
@@ -122,29 +103,29 @@ class BlocksTest extends ServerTest {
         at("2pm 1h");
         assertThat(entry().path("at").asString("")).isEqualTo("14:00:00");
         assertThat(entry().path("blockMinutes").asInt()).isEqualTo(60);
-        until(() -> written().contains("DTSTART:20260304T140000Z"));
+        until(me, () -> written().contains("DTSTART:20260304T140000Z"));
         assertThat(written()).contains("DURATION:PT60M");
         String command = at("15:00");
-        until(() -> written().contains("DTSTART:20260304T150000Z"));
+        until(me, () -> written().contains("DTSTART:20260304T150000Z"));
         assertThat(written()).contains("DURATION:PT30M");
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
-        until(() -> written().contains("DTSTART:20260304T140000Z"));
+        until(me, () -> written().contains("DTSTART:20260304T140000Z"));
         assertThat(server.shelf().size(office)).isEqualTo(1);
         assertThat(get(me, "/api/today").path("meetings"))
                 .as("its own block is no meeting")
                 .isEmpty();
         at("");
-        until(() -> written().isEmpty());
+        until(me, () -> written().isEmpty());
     }
 
     @Test
     void oneMakesWayForAMeetingThatComes() throws Exception {
         intoOffice();
         at("14:00 45 min");
-        until(() -> !written().isEmpty());
+        until(me, () -> !written().isEmpty());
         meet("1415");
-        until(() -> entry().path("at").asString("").equals("15:15:00"));
-        until(() -> written().contains("DTSTART:20260304T151500Z"));
+        until(me, () -> entry().path("at").asString("").equals("15:15:00"));
+        until(me, () -> written().contains("DTSTART:20260304T151500Z"));
         assertThat(jdbc.queryForList(
                         "select label from command where owner = ? and kind = 'block-moved'",
                         String.class,
@@ -153,7 +134,7 @@ class BlocksTest extends ServerTest {
                 .asString()
                 .startsWith("Moved to 15:15, for a meeting");
         meet("1100");
-        until(() -> get(me, "/api/today").toString().contains("\"fromMinute\":660"));
+        until(me, () -> get(me, "/api/today").toString().contains("\"fromMinute\":660"));
         assertThat(entry().path("at").asString(""))
                 .as("it does not go back by itself")
                 .isEqualTo("15:15:00");
@@ -163,9 +144,9 @@ class BlocksTest extends ServerTest {
     void anotherCalendarAndNoneTakeItOutOfTheFirst() throws Exception {
         intoOffice();
         at("14:00");
-        until(() -> !written().isEmpty());
+        until(me, () -> !written().isEmpty());
         change(me, HttpMethod.PUT, "/api/settings/blocks", "{\"calendarId\":null}");
-        until(() -> written().isEmpty());
+        until(me, () -> written().isEmpty());
         assertThat(entry().path("at").asString("")).isEqualTo("14:00:00");
     }
 
@@ -173,9 +154,9 @@ class BlocksTest extends ServerTest {
     void whatIsDoneIsNoBlockAnyMore() throws Exception {
         intoOffice();
         at("14:00");
-        until(() -> !written().isEmpty());
+        until(me, () -> !written().isEmpty());
         change(me, HttpMethod.POST, "/api/follow-ups/" + followUp + "/state?state=DONE&version=0", "");
-        until(() -> written().isEmpty());
+        until(me, () -> written().isEmpty());
     }
 
     @Test
@@ -184,10 +165,10 @@ class BlocksTest extends ServerTest {
         int port = URI.create(server.address()).getPort();
         server.close();
         at("14:00");
-        until(() -> get(me, "/api/outbox").toString().contains("could not be reached"));
+        until(me, () -> get(me, "/api/outbox").toString().contains("could not be reached"));
         at("15:00");
         restart(port);
-        until(() -> written().contains("T150000Z") && get(me, "/api/outbox").isEmpty());
+        until(me, () -> written().contains("T150000Z") && get(me, "/api/outbox").isEmpty());
         assertThat(server.shelf().size(office)).isEqualTo(1);
     }
 

@@ -3,10 +3,8 @@ package org.squallnote.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -39,14 +37,7 @@ class CalendarSourceTest extends ServerTest {
 
     @AfterEach
     void disconnect() {
-        for (var each : get(me, "/api/sources")) {
-            change(
-                    me,
-                    HttpMethod.DELETE,
-                    "/api/sources/" + each.path("id").asString("") + "?version="
-                            + each.path("version").asInt(0),
-                    "");
-        }
+        disconnectAll(me);
         server.close();
     }
 
@@ -74,40 +65,30 @@ class CalendarSourceTest extends ServerTest {
         return get(me, "/api/today").path("freeMinutes").asInt(0);
     }
 
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
-        while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime())
-                    .as(() -> "waited too long: " + get(me, "/api/sources"))
-                    .isLessThan(end);
-            Thread.sleep(50);
-        }
-    }
-
     private String status() {
         return get(me, "/api/sources").path(0).path("status").asString("");
     }
 
     @Test
     void whatChangesOnTheServerChangesTheDay() throws InterruptedException {
-        until(() -> meetings().equals(List.of("Surveyor")));
+        until(me, () -> meetings().equals(List.of("Surveyor")));
         assertThat(free()).isEqualTo(359);
         put("surveyor", "Surveyor", "T110000", "T130000");
-        until(() -> free() == 299);
+        until(me, () -> free() == 299);
         put("crew", "Crew round", "T150000", "T153000");
-        until(() -> meetings().equals(List.of("Surveyor", "Crew round")));
+        until(me, () -> meetings().equals(List.of("Surveyor", "Crew round")));
         server.shelf().delete(office, "surveyor.ics");
-        until(() -> meetings().equals(List.of("Crew round")));
+        until(me, () -> meetings().equals(List.of("Crew round")));
         put("broken", "Broken\r\nDTSTART:never\r\nX-A:b", "T150000", "T153000");
         put("later", "Later", "T160000", "T163000");
-        until(() -> meetings().equals(List.of("Crew round", "Later")));
+        until(me, () -> meetings().equals(List.of("Crew round", "Later")));
     }
 
     @Test
     void whenTheServerIsAwayWhatWasReadLastStays() throws InterruptedException {
-        until(() -> meetings().equals(List.of("Surveyor")) && status().equals("LIVE"));
+        until(me, () -> meetings().equals(List.of("Surveyor")) && status().equals("LIVE"));
         server.close();
-        until(() -> status().equals("TROUBLE"));
+        until(me, () -> status().equals("TROUBLE"));
         assertThat(get(me, "/api/sources").path(0).path("statusText").asString(""))
                 .contains("could not be reached", "What was read last stays");
         assertThat(meetings()).containsExactly("Surveyor");
@@ -116,14 +97,14 @@ class CalendarSourceTest extends ServerTest {
     @Test
     void aCalendarThatIsGoneThereIsGoneHere() throws InterruptedException {
         String tides = server.shelf().addCalendar("ines", "tides", "Tides");
-        until(() -> get(me, "/api/calendars").size() == 2);
+        until(me, () -> get(me, "/api/calendars").size() == 2);
         server.shelf().removeCalendar(tides);
-        until(() -> get(me, "/api/calendars").size() == 1);
+        until(me, () -> get(me, "/api/calendars").size() == 1);
     }
 
     @Test
     void whatIsDisconnectedLeavesNothingBehind() throws InterruptedException {
-        until(() -> meetings().equals(List.of("Surveyor")));
+        until(me, () -> meetings().equals(List.of("Surveyor")));
         disconnect();
         assertThat(meetings()).isEmpty();
         for (String table : List.of("calendar", "calendar_object", "meeting")) {
@@ -158,7 +139,7 @@ class CalendarSourceTest extends ServerTest {
                 form("secret")
                         .replace(server.address(), server.address() + path + "very-secret-word.ics")
                         .replace("\"ines\"", "\"bo\""));
-        until(() -> meetings().contains("By address"));
+        until(me, () -> meetings().contains("By address"));
         for (String table : jdbc.queryForList(
                 "select distinct table_name from information_schema.columns where column_name = 'OWNER'",
                 String.class)) {
@@ -186,23 +167,23 @@ class CalendarSourceTest extends ServerTest {
 
     @Test
     void aNewNameKeepsThePasswordAndANewPasswordIsUsed() throws InterruptedException {
-        until(() -> status().equals("LIVE"));
+        until(me, () -> status().equals("LIVE"));
         int version = get(me, "/api/sources").path(0).path("version").asInt(0);
         change(
                 me,
                 HttpMethod.PUT,
                 "/api/sources/calendar/" + source + "?version=" + version,
                 "{\"name\":\"Quay\",\"password\":\"\"}");
-        until(() -> status().equals("LIVE"));
+        until(me, () -> status().equals("LIVE"));
         put("crew", "Crew round", "T150000", "T153000");
-        until(() -> meetings().contains("Crew round"));
+        until(me, () -> meetings().contains("Crew round"));
         server.shelf().addUser("ines", "another");
-        until(() -> status().equals("TROUBLE"));
+        until(me, () -> status().equals("TROUBLE"));
         change(
                 me,
                 HttpMethod.PUT,
                 "/api/sources/calendar/" + source + "?version=" + (version + 1),
                 "{\"name\":\"Quay\",\"password\":\"another\"}");
-        until(() -> status().equals("LIVE"));
+        until(me, () -> status().equals("LIVE"));
     }
 }

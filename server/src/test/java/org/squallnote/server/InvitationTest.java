@@ -7,9 +7,7 @@ import jakarta.mail.internet.MimeMultipart;
 import java.io.IOException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import java.util.UUID;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -67,32 +65,15 @@ class InvitationTest extends ServerTest {
                 "/api/sources/calendar/" + UUID.randomUUID(),
                 "{\"name\":\"Harbour\",\"address\":\"" + calendars.address()
                         + "\",\"user\":\"ines\",\"password\":\"secret\"}");
-        until(() -> get(me, "/api/calendars").size() == 1);
+        until(me, () -> get(me, "/api/calendars").size() == 1);
     }
 
     @AfterEach
     void disconnect() {
         clock.stand();
-        for (JsonNode source : get(me, "/api/sources")) {
-            change(
-                    me,
-                    HttpMethod.DELETE,
-                    "/api/sources/" + source.path("id").asString("") + "?version="
-                            + source.path("version").asInt(0),
-                    "");
-        }
+        disconnectAll(me);
         mail.close();
         calendars.close();
-    }
-
-    private void until(BooleanSupplier condition) throws InterruptedException {
-        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
-        while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime())
-                    .as(() -> "waited too long: " + get(me, "/api/outbox") + get(me, "/api/sources"))
-                    .isLessThan(end);
-            Thread.sleep(50);
-        }
     }
 
     /** A scheduling mail of Tilda's; answers its message here once it has arrived. */
@@ -131,8 +112,11 @@ class InvitationTest extends ServerTest {
                                 "")
                         .getBytes(StandardCharsets.UTF_8),
                 MONDAY);
-        until(() -> !jdbc.queryForList("select id from message where owner = ? and message_id = ?", me.accountId(), id)
-                .isEmpty());
+        until(
+                me,
+                () -> !jdbc.queryForList(
+                                "select id from message where owner = ? and message_id = ?", me.accountId(), id)
+                        .isEmpty());
         return messageId(me, id);
     }
 
@@ -159,7 +143,7 @@ class InvitationTest extends ServerTest {
     }
 
     private String reply(int place) throws Exception {
-        until(() -> mail.messages(TILDA, "INBOX").size() > place);
+        until(me, () -> mail.messages(TILDA, "INBOX").size() > place);
         MimeMessage sent = mail.messages(TILDA, "INBOX").get(place);
         MimeMultipart parts = (MimeMultipart) sent.getContent();
         assertThat(parts.getContentType()).contains("alternative");
@@ -173,7 +157,7 @@ class InvitationTest extends ServerTest {
     @Test
     void itIsShownWithTheDayAroundItAndAnsweredByMailAndInTheCalendar() throws Exception {
         String message = says("invite@x.example", "REQUEST", 0, "11");
-        until(() -> invitation(message).path("around").path("meetings").size() == 1);
+        until(me, () -> invitation(message).path("around").path("meetings").size() == 1);
         JsonNode shown = invitation(message);
         assertThat(shown.path("around").path("collides").path(0).asString("")).isEqualTo("Surveyor");
         assertThat(shown.path("around").path("takesMinutes").asInt()).isEqualTo(30);
@@ -186,21 +170,21 @@ class InvitationTest extends ServerTest {
         String reply = reply(0);
         assertThat(reply).contains("METHOD:REPLY", "PARTSTAT=ACCEPTED:mailto:" + ME, "COMMENT:See you there");
         assertThat(reply).doesNotContain("bo@yard.example");
-        until(() -> !event().isEmpty());
+        until(me, () -> !event().isEmpty());
         assertThat(event()).contains("PARTSTAT=ACCEPTED").doesNotContain("METHOD");
-        until(() -> invitation(message).path("answer").asString("").equals("ACCEPTED"));
+        until(me, () -> invitation(message).path("answer").asString("").equals("ACCEPTED"));
         assertThat(get(me, "/api/messages/" + message).path("decision").asString(""))
                 .isEqualTo("ANSWERED");
-        until(() -> get(me, "/api/ahead?days=5").toString().contains("Crane inspection"));
+        until(me, () -> get(me, "/api/ahead?days=5").toString().contains("Crane inspection"));
     }
 
     @Test
     void whatMovesAndIsCalledOffDoesSoInTheCalendarAndWhatIsOldDoesNot() throws Exception {
         String first = says("invite@x.example", "REQUEST", 1, "13");
         answer(first, "ACCEPTED");
-        until(() -> event().contains("T133000Z"));
+        until(me, () -> event().contains("T133000Z"));
         String moved = says("moved@x.example", "REQUEST", 2, "14");
-        until(() -> event().contains("T143000Z"));
+        until(me, () -> event().contains("T143000Z"));
         assertThat(event()).contains("PARTSTAT=NEEDS-ACTION");
         assertThat(invitation(first).path("standing").asString("")).isEqualTo("OUT_OF_DATE");
         assertThat(invitation(first).path("newerMessageId").asString("")).isEqualTo(moved);
@@ -213,10 +197,10 @@ class InvitationTest extends ServerTest {
                 .contains("changed by a later one");
         says("late@x.example", "REQUEST", 0, "09");
         answer(moved, "TENTATIVE");
-        until(() -> event().contains("PARTSTAT=TENTATIVE"));
+        until(me, () -> event().contains("PARTSTAT=TENTATIVE"));
         assertThat(event()).contains("T143000Z");
         says("off@x.example", "CANCEL", 3, "14");
-        until(() -> event().contains("STATUS:CANCELLED"));
+        until(me, () -> event().contains("STATUS:CANCELLED"));
         assertThat(invitation(moved).path("standing").asString("")).isEqualTo("CALLED_OFF");
         assertThat(calendars.shelf().size(office)).isEqualTo(2);
     }
@@ -232,7 +216,7 @@ class InvitationTest extends ServerTest {
         assertThat(reply(0)).contains("METHOD:COUNTER", "DTSTART:20260309T100000Z", "COMMENT:Friday is full");
         answer(message, "DECLINED");
         assertThat(reply(1)).contains("PARTSTAT=DECLINED");
-        until(() -> get(me, "/api/outbox").isEmpty());
+        until(me, () -> get(me, "/api/outbox").isEmpty());
         assertThat(calendars.shelf().size(office)).isEqualTo(1);
     }
 
@@ -247,7 +231,7 @@ class InvitationTest extends ServerTest {
                                 + "DTSTART:20260306T143000Z\r\nDTEND:20260306T153000Z\r\nORGANIZER:mailto:" + ME
                                 + "\r\nATTENDEE;CN=Tilda:mailto:" + TILDA
                                 + "\r\nATTENDEE;CN=Bo:mailto:bo@yard.example\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n");
-        until(() -> get(me, "/api/ahead?days=5").toString().contains("Mine"));
+        until(me, () -> get(me, "/api/ahead?days=5").toString().contains("Mine"));
         mail.put(
                 ME,
                 "INBOX",
@@ -271,8 +255,10 @@ class InvitationTest extends ServerTest {
                                 "")
                         .getBytes(StandardCharsets.UTF_8),
                 MONDAY);
-        until(() -> !jdbc.queryForList("select id from message where owner = ?", me.accountId())
-                .isEmpty());
+        until(
+                me,
+                () -> !jdbc.queryForList("select id from message where owner = ?", me.accountId())
+                        .isEmpty());
         JsonNode shown = invitation(messageId(me, "reply@x.example"));
         assertThat(shown.path("mine").asBoolean()).isTrue();
         assertThat(shown.path("canAnswer").asBoolean()).isFalse();
@@ -287,9 +273,9 @@ class InvitationTest extends ServerTest {
         calendars.close();
         answer(message, "ACCEPTED");
         reply(0);
-        until(() -> get(me, "/api/outbox").toString().contains("could not be reached"));
+        until(me, () -> get(me, "/api/outbox").toString().contains("could not be reached"));
         restart(port);
-        until(() -> get(me, "/api/outbox").isEmpty());
+        until(me, () -> get(me, "/api/outbox").isEmpty());
         assertThat(calendars.shelf().size(office)).isEqualTo(1);
         assertThat(event()).contains("PARTSTAT=ACCEPTED");
     }

@@ -6,12 +6,14 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.BooleanSupplier;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
@@ -224,6 +226,29 @@ abstract class ServerTest {
             throw new AssertionError(method + " " + path + " was not refused: " + answer);
         }
         return answer;
+    }
+
+    /** Waits for what engines do; says where it stands when that takes too long. */
+    void until(SignedIn me, BooleanSupplier condition) throws InterruptedException {
+        long end = System.nanoTime() + Duration.ofSeconds(30).toNanos();
+        while (!condition.getAsBoolean()) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("waited too long: " + get(me, "/api/outbox") + get(me, "/api/sources"));
+            }
+            Thread.sleep(50);
+        }
+    }
+
+    /** Takes all sources away, so that their engines end. */
+    void disconnectAll(SignedIn me) {
+        for (JsonNode source : get(me, "/api/sources")) {
+            change(
+                    me,
+                    HttpMethod.DELETE,
+                    "/api/sources/" + source.path("id").asString("") + "?version="
+                            + source.path("version").asInt(0),
+                    "");
+        }
     }
 
     String messageId(SignedIn me, String mailId) {
