@@ -2159,9 +2159,10 @@ export interface components {
         CandidateView: {
             line: components["schemas"]["FollowUpLine"];
             /** @enum {string} */
-            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
+            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "PREPARES_MEETING" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
             /** Format: date */
             day: string | null;
+            meeting: string | null;
             /** Format: int32 */
             minutes: number;
         };

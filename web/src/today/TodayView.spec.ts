@@ -16,12 +16,14 @@ const LATE: CandidateView = {
   line: lineOf('late', { firm: true, replyDay: '2026-03-06' }),
   why: 'DUE_LATER',
   day: '2026-03-06',
+  meeting: null,
   minutes: 20,
 }
 const OTHER: CandidateView = {
   line: lineOf('other'),
   why: 'DUE_TODAY',
   day: '2026-03-04',
+  meeting: null,
   minutes: 5,
 }
 let server: ReturnType<typeof fakeServer>

@@ -57,6 +57,7 @@ const leftOver = computed<CandidateView[]>(() =>
     line: entry.line,
     why: 'LEFT_OVER',
     day: today.value?.day ?? null,
+    meeting: null,
     minutes: entry.minutesLeft,
   })),
 )

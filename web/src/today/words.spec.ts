@@ -4,7 +4,13 @@ import { lineOf, todayOf } from '@/testing/day'
 import { moved, reason, standing } from '@/today/words'
 
 function candidate(why: CandidateView['why'], more = {}): CandidateView {
-  return { line: lineOf('a', more), why, day: '2026-03-03', minutes: 15 }
+  return {
+    line: lineOf('a', more),
+    why,
+    day: '2026-03-03',
+    meeting: 'Harbour meeting',
+    minutes: 15,
+  }
 }
 
 describe('the words of the day', () => {
@@ -17,6 +23,7 @@ describe('the words of the day', () => {
     expect(reason(candidate('LEFT_OVER'))).toMatch(/^planned for Tue 3 Mar/)
     expect(reason(candidate('PUT_OFF_UNTIL_TODAY'))).toBe('put off until today')
     expect(reason(candidate('DUE_LATER', { firm: true }))).toMatch(/^due Tue 3 Mar.*, firm$/)
+    expect(reason(candidate('PREPARES_MEETING'))).toBe('for “Harbour meeting” on Tue 3 Mar')
     expect(reason(candidate('UNDATED'))).toBe('without a date')
   })
 

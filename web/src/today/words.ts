@@ -19,6 +19,8 @@ export function reason(candidate: CandidateView): string {
       return `planned for ${on} and not done`
     case 'PUT_OFF_UNTIL_TODAY':
       return 'put off until today'
+    case 'PREPARES_MEETING':
+      return `for “${candidate.meeting ?? 'a meeting'}” on ${on}`
     case 'DUE_NEXT_WORKING_DAY':
     case 'DUE_LATER':
       return `due ${replyBy(candidate.day ?? '', line.replyTime)}${line.firm ? ', firm' : ''}`

@@ -23,6 +23,7 @@ import org.squallnote.core.followup.Priority;
 import org.squallnote.core.plan.Ahead;
 import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Planned;
+import org.squallnote.core.plan.Preparations;
 import org.squallnote.core.plan.Today;
 import org.squallnote.core.time.Busy;
 import org.squallnote.core.time.FreeTime;
@@ -83,6 +84,7 @@ final class PlanBench {
                     open,
                     plans,
                     Map.of(),
+                    Preparations.of(open, meetings, WorkingTime.officeHours(ZONE), NOW),
                     TODAY.plusDays(28));
             if (Today.of(horizon).entries().isEmpty()
                     || Ahead.of(horizon).days().isEmpty()) {

@@ -14,6 +14,13 @@ import org.squallnote.core.time.WorkingTime;
  */
 public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
 
+    /** The same for the sake of a meeting, unless something presses more. */
+    Candidate preparing(LocalDate dayOfMeeting) {
+        return why.compareTo(Why.PREPARES_MEETING) < 0
+                ? this
+                : new Candidate(followUp, Why.PREPARES_MEETING, Optional.of(dayOfMeeting));
+    }
+
     /** Why something comes up; what presses first. */
     public enum Why {
         LATE_FIRM,
@@ -24,6 +31,8 @@ public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
         LEFT_OVER,
         /** It was out of sight until today. */
         PUT_OFF_UNTIL_TODAY,
+        /** A meeting of today or of the next working day needs it. */
+        PREPARES_MEETING,
         DUE_NEXT_WORKING_DAY,
         /** There is time for it. */
         DUE_LATER,

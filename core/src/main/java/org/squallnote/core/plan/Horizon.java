@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.time.FreeTime;
 import org.squallnote.core.time.WorkingTime;
@@ -18,6 +19,7 @@ import org.squallnote.core.time.WorkingTime;
  * @param open all open follow-ups
  * @param plans what is planned for them, of days that are over too
  * @param spent how long was worked at each, in minutes
+ * @param prepared the meetings of the next hours that follow-ups prepare
  * @param last the last day that is looked at
  */
 public record Horizon(
@@ -26,6 +28,7 @@ public record Horizon(
         List<FollowUp> open,
         Map<UUID, Planned> plans,
         Map<UUID, Integer> spent,
+        Map<UUID, Meeting> prepared,
         LocalDate last) {
 
     /** The day it is. */

@@ -86,6 +86,11 @@ public record Today(
         List<Candidate> all = order.byRule(horizon.open(), minutesLeft).stream()
                 .map(each -> Candidate.of(each, horizon.plan(each), horizon.local(), horizon.workingTime()))
                 .flatMap(Optional::stream)
+                .map(each -> Optional.ofNullable(
+                                horizon.prepared().get(each.followUp().id()))
+                        .map(meeting -> each.preparing(LocalDate.ofInstant(
+                                meeting.fromInclusive(), horizon.workingTime().zone())))
+                        .orElse(each))
                 .toList();
         List<Candidate> pressingFirst = new ArrayList<>(
                 all.stream().filter(each -> each.why().presses()).toList());

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.Priority;
@@ -46,9 +47,39 @@ class HorizonTest {
         return followUp;
     }
 
+    private final Map<UUID, Meeting> prepared = new HashMap<>();
+
     private Horizon horizon(FollowUp... open) {
         FreeTime free = FreeTime.of(WorkingTime.officeHours(LONDON), 20, List.of());
-        return new Horizon(NINE, free, List.of(open), plans, spent, FRIDAY.plusDays(10));
+        return new Horizon(NINE, free, List.of(open), plans, spent, prepared, FRIDAY.plusDays(10));
+    }
+
+    private static Meeting meeting(String title, Instant from) {
+        return new Meeting(
+                UUID.randomUUID(), title, title, "", from, from.plus(Duration.ofHours(1)), false, false, true);
+    }
+
+    @Test
+    void whatNamesAMeetingOfTheNextHoursPreparesIt() {
+        FollowUp figures = followUp("Get the figures ready for the Harbour meeting", null, 30);
+        FollowUp late = followUp("Harbour meeting: send the list", FRIDAY.minusDays(3), 30);
+        FollowUp other = followUp("Call the harbour office", null, 30);
+        List<FollowUp> open = List.of(figures, late, other);
+        WorkingTime office = WorkingTime.officeHours(LONDON);
+        Instant monday = NINE.plus(Duration.ofDays(3));
+        prepared.putAll(Preparations.of(
+                open, List.of(meeting("Harbour meeting", monday), meeting("Crew", monday)), office, NINE));
+        assertThat(prepared.keySet()).containsExactlyInAnyOrder(figures.id(), late.id());
+        assertThat(Today.of(horizon(figures, late, other)).candidates())
+                .extracting(Candidate::why)
+                .containsExactly(Candidate.Why.LATE, Candidate.Why.PREPARES_MEETING, Candidate.Why.UNDATED);
+        assertThat(Preparations.of(
+                        open, List.of(meeting("Harbour meeting", NINE.plus(Duration.ofDays(4)))), office, NINE))
+                .as("on the day after the next working day")
+                .isEmpty();
+        assertThat(Preparations.of(open, List.of(meeting("Harbour meeting", NINE)), office, NINE))
+                .as("begun already")
+                .isEmpty();
     }
 
     @Test

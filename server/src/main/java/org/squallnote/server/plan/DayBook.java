@@ -17,6 +17,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Planned;
+import org.squallnote.core.plan.Preparations;
 import org.squallnote.core.plan.Stint;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
@@ -98,7 +99,15 @@ class DayBook {
         stints.forEach(stint -> spent.merge(stint.followUpId(), stint.minutes(now), Integer::sum));
         Map<UUID, FollowUpOrigin> origins = new HashMap<>();
         followUps.origins(me.accountId(), midnight).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
-        Horizon horizon = new Horizon(now, days.freeTime(), followUps.open(me.accountId()), planned, spent, last);
+        List<FollowUp> open = followUps.open(me.accountId());
+        Horizon horizon = new Horizon(
+                now,
+                days.freeTime(),
+                open,
+                planned,
+                spent,
+                Preparations.of(open, days.meetings(), days.freeTime().workingTime(), now),
+                last);
         return new Opened(horizon, days.meetings(), stints, origins, series.currents(me.accountId()));
     }
 

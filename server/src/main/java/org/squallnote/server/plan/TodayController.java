@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.plan.Band;
 import org.squallnote.core.plan.Candidate;
@@ -88,8 +89,13 @@ class TodayController {
             boolean fits,
             boolean underWay) {}
 
+    /** @param meeting which it prepares */
     record CandidateView(
-            FollowUpLine line, Candidate.Why why, @Nullable LocalDate day, int minutes) {}
+            FollowUpLine line,
+            Candidate.Why why,
+            @Nullable LocalDate day,
+            @Nullable String meeting,
+            int minutes) {}
 
     @GetMapping("/api/today")
     TodayView today(@CurrentAccount SignedIn me) {
@@ -135,6 +141,10 @@ class TodayController {
                                 opened.line(candidate.followUp()),
                                 candidate.why(),
                                 candidate.day().orElse(null),
+                                Optional.ofNullable(horizon.prepared()
+                                                .get(candidate.followUp().id()))
+                                        .map(Meeting::title)
+                                        .orElse(null),
                                 candidate.followUp().expectedMinutes()))
                         .toList(),
                 today.pressing(),
