@@ -219,13 +219,13 @@ class WaysIT {
         browser.press("f");
         browser.untilText("F is the key for “Follow up”");
         browser.click("[aria-label='Key for Nothing to do']");
-        browser.press("y");
+        browser.press("v");
         browser.until(
-                () -> browser.textOf("[aria-label='Key for Nothing to do']").equals("Y") ? Boolean.TRUE : null,
+                () -> browser.textOf("[aria-label='Key for Nothing to do']").equals("V") ? Boolean.TRUE : null,
                 "the new key");
         openMessage("Lena Okafor");
-        assertThat(browser.textOf("[data-test=decide-nothing]")).contains("Y");
-        browser.press("y");
+        assertThat(browser.textOf("[data-test=decide-nothing]")).contains("V");
+        browser.press("v");
         browser.untilText("Nothing to do: Lena Okafor");
     }
 }
