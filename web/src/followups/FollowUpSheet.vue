@@ -189,28 +189,28 @@ const TAB = 'border-b-2 px-1 h-8'
             </select>
           </label>
         </div>
-        <div
-          v-if="line.state === 'OPEN'"
-          class="flex flex-wrap items-center gap-x-1.5 gap-y-2"
-          data-test="sheet-rhythm"
-        >
-          <span>comes</span>
-          <RepeatPart
-            :model-value="followUp.data.value.repeats ?? ''"
-            @update:model-value="setRhythm"
-          />
-          <RemindPart :follow-up-id="id" :dated="line.replyDay !== null" />
-          <label v-if="line.repeats" class="text-ink-soft ml-2 inline-flex items-center gap-1.5">
-            <input v-model="following" type="checkbox" data-test="following" />
-            what I change here counts for those that follow too
-          </label>
-        </div>
         <DetailsParts
           v-if="details"
           :model-value="details"
           :choices="intake.data.value?.quickChoices ?? []"
           @update:model-value="changeDetails"
-        />
+        >
+          <template v-if="line.state === 'OPEN'">
+            <RepeatPart
+              :model-value="followUp.data.value.repeats ?? ''"
+              data-test="sheet-rhythm"
+              @update:model-value="setRhythm"
+            />
+            <RemindPart :follow-up-id="id" :dated="line.replyDay !== null" />
+          </template>
+        </DetailsParts>
+        <label
+          v-if="line.repeats && line.state === 'OPEN'"
+          class="text-ink-soft flex items-center gap-1.5"
+        >
+          <input v-model="following" type="checkbox" data-test="following" />
+          what I change here counts for those that follow too
+        </label>
         <p v-if="line.answerSeen && line.state === 'OPEN'" class="text-brass-ink">
           Your answer in this thread was seen. Is it done?
           <button class="btn ml-2 h-7" type="button" data-test="not-yet" @click="save({})">

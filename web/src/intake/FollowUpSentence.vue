@@ -232,7 +232,6 @@ function accept(): void {
       >
         {{ forReply ? 'until I answer' : 'until I tick it off' }} <span class="key">U</span>
       </button>
-      <RepeatPart v-model="repeats" above letter="b" @update:model-value="void toAccepting()" />
     </div>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <DetailsParts
@@ -242,7 +241,9 @@ function accept(): void {
         above
         letters
         class="min-w-0 basis-full sm:flex-1"
-      />
+      >
+        <RepeatPart v-model="repeats" above letter="b" @update:model-value="void toAccepting()" />
+      </DetailsParts>
       <span class="ml-auto flex gap-2">
         <button class="btn btn-quiet" type="button" @click="emit('cancel')">
           Cancel <span class="key">Esc</span>

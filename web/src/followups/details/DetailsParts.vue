@@ -58,6 +58,7 @@ async function openNote(): Promise<void> {
 <template>
   <div ref="root" class="space-y-2">
     <div class="flex flex-wrap items-center gap-x-1.5 gap-y-2">
+      <slot />
       <StartControl
         :model-value="details.startDay"
         :choices="choices"
