@@ -141,13 +141,51 @@ class BlocksTest extends ServerTest {
     }
 
     @Test
+    void aMoveThatIsTakenBackStaysTakenBack() throws Exception {
+        at("14:00");
+        meet("1415");
+        until(me, () -> entry().path("at").asString("").equals("15:15:00"));
+        String command = jdbc.queryForObject(
+                "select id from command where owner = ? and kind = 'block-moved'", String.class, me.accountId());
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        String later = UUID.randomUUID().toString();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/follow-ups",
+                "{\"followUps\":[{\"id\":\"" + later
+                        + "\",\"sentence\":\"\",\"content\":{\"title\":\"Call\",\"firm\":false,\"effortMinutes\":10}}]}");
+        change(me, HttpMethod.PUT, "/api/plan/" + later + "/start", "{\"day\":\"2026-03-04\",\"at\":\"14:30\"}");
+        until(me, () -> get(me, "/api/today").toString().contains("\"at\":\"15:15:00\""));
+        assertThat(get(me, "/api/today").path("entries").findValuesAsString("at"))
+                .as("the one that was taken back stands, another one makes way")
+                .containsExactlyInAnyOrder("14:00:00", "15:15:00");
+    }
+
+    @Test
     void anotherCalendarAndNoneTakeItOutOfTheFirst() throws Exception {
-        intoOffice();
+        String own = server.shelf().addCalendar("ines", "own", "Own");
+        until(me, () -> get(me, "/api/calendars").size() == 2);
+        into("Office");
         at("14:00");
         until(me, () -> !written().isEmpty());
+        into("Own");
+        until(me, () -> written().isEmpty() && server.shelf().size(own) == 1);
         change(me, HttpMethod.PUT, "/api/settings/blocks", "{\"calendarId\":null}");
-        until(me, () -> written().isEmpty());
+        until(me, () -> server.shelf().size(own) == 0);
         assertThat(entry().path("at").asString("")).isEqualTo("14:00:00");
+    }
+
+    private void into(String name) {
+        for (JsonNode calendar : get(me, "/api/calendars")) {
+            if (calendar.path("name").asString("").equals(name)) {
+                change(
+                        me,
+                        HttpMethod.PUT,
+                        "/api/settings/blocks",
+                        "{\"calendarId\":\"" + calendar.path("id").asString("") + "\"}");
+            }
+        }
     }
 
     @Test

@@ -10,6 +10,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.BiPredicate;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.time.Busy;
 import org.squallnote.core.time.FreeTime;
@@ -68,14 +69,17 @@ public record Block(UUID followUpId, LocalDate day, LocalTime at, int minutes) {
      * @param blocks all of that day
      * @param busy what takes time
      * @param freeTime what it leaves
+     * @param stays whether a block shall stay where it is in spite of a meeting
      */
-    public static List<Moved> movedAround(List<Block> blocks, List<Busy> busy, FreeTime freeTime, Instant now) {
+    public static List<Moved> movedAround(
+            List<Block> blocks, List<Busy> busy, FreeTime freeTime, Instant now, BiPredicate<Block, Busy> stays) {
         ZoneId zone = freeTime.workingTime().zone();
         List<Moved> moved = new ArrayList<>();
         List<Block> standing = new ArrayList<>(blocks);
         blocks.stream().sorted(Comparator.comparing(Block::at)).forEach(block -> {
             Optional<Busy> meeting = busy.stream()
                     .filter(each -> block.overlaps(each.fromInclusive(), each.toExclusive(), zone))
+                    .filter(each -> !stays.test(block, each))
                     .findFirst();
             if (meeting.isPresent() && block.from(zone).isAfter(now)) {
                 standing.remove(block);

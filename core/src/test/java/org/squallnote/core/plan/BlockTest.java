@@ -67,7 +67,9 @@ class BlockTest {
     }
 
     private static List<String> moved(List<Block> blocks, Instant now, Busy... busy) {
-        return Block.movedAround(blocks, List.of(busy), FreeTime.of(OFFICE, 0, List.of(busy)), now).stream()
+        return Block.movedAround(
+                        blocks, List.of(busy), FreeTime.of(OFFICE, 0, List.of(busy)), now, (block, meeting) -> false)
+                .stream()
                 .map(each -> each.block().at() + "→" + each.to())
                 .toList();
     }
@@ -89,6 +91,20 @@ class BlockTest {
                 .containsExactly("16:00→09:00");
         assertThat(moved(List.of(block("10:00", 60)), EIGHT, busy("09:00", "17:00")))
                 .containsExactly("10:00→null");
+    }
+
+    @Test
+    void whatShallStayStaysAndOthersMakeWayForIt() {
+        Block mine = block("10:00", 60);
+        Busy meeting = busy("10:30", "11:30");
+        assertThat(Block.movedAround(
+                        List.of(mine, block("11:00", 30)),
+                        List.of(meeting),
+                        FreeTime.of(OFFICE, 0, List.of(meeting)),
+                        EIGHT,
+                        (block, each) -> block.equals(mine)))
+                .singleElement()
+                .satisfies(moved -> assertThat(moved.to()).isEqualTo("11:30"));
     }
 
     @Test
@@ -125,7 +141,7 @@ class BlockTest {
                         5 + 5 * random.nextInt(20)));
             }
             FreeTime free = FreeTime.of(OFFICE, 0, busy);
-            for (Block.Moved each : Block.movedAround(blocks, busy, free, EIGHT)) {
+            for (Block.Moved each : Block.movedAround(blocks, busy, free, EIGHT, (block, meeting) -> false)) {
                 if (each.to() != null) {
                     Block now = new Block(
                             each.block().followUpId(),

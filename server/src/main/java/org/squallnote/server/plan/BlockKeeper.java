@@ -10,7 +10,9 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -23,6 +25,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.plan.Block;
 import org.squallnote.core.plan.BlockWritten;
+import org.squallnote.core.time.Busy;
 import org.squallnote.formats.calendar.CalendarWriter;
 import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.command.Commands;
@@ -57,6 +60,7 @@ class BlockKeeper {
     private final OwnerLocks locks;
     private final UuidV7 ids;
     private final Clock clock;
+    private final Set<Met> movedBefore = ConcurrentHashMap.newKeySet();
 
     BlockKeeper(
             AccountStore accounts,
@@ -85,6 +89,9 @@ class BlockKeeper {
         this.clock = clock;
     }
 
+    /** A block that has made way for a meeting once. */
+    private record Met(Block block, Busy meeting) {}
+
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.blocks.every:2000}")
     void look() {
         for (Account account : accounts.all()) {
@@ -104,6 +111,7 @@ class BlockKeeper {
         if (blocks.isEmpty() && written.isEmpty()) {
             return;
         }
+        movedBefore.removeIf(each -> !each.block().to(zone).isAfter(now));
         if (makeWay(owner, blocks, now)) {
             blocks = blocks(owner, zone, now);
         }
@@ -127,10 +135,17 @@ class BlockKeeper {
         List<Block.Moved> moved = new ArrayList<>();
         byDay.forEach((day, some) -> {
             Calendars.Days days = calendars.days(owner, day, day);
-            moved.addAll(Block.movedAround(some, days.busy(), days.freeTime(), now));
+            // Whoever takes a move back wants it there, meeting or not.
+            moved.addAll(Block.movedAround(
+                    some,
+                    days.busy(),
+                    days.freeTime(),
+                    now,
+                    (block, meeting) -> movedBefore.contains(new Met(block, meeting))));
         });
         for (Block.Moved each : moved) {
             UUID id = each.block().followUpId();
+            movedBefore.add(new Met(each.block(), each.meeting()));
             commands.runWithin(owner, "block-moved", changes -> {
                 planning.moveWithin(owner, id, each.to(), changes);
                 String title = followUps.byId(owner, id).map(FollowUp::title).orElse("");
@@ -182,7 +197,7 @@ class BlockKeeper {
                             it.sourceId(),
                             id,
                             OutboxKind.WRITE_EVENT,
-                            "block." + which.followUpId() + "." + id,
+                            "block." + which.followUpId() + "." + which.calendarId() + "." + id,
                             null,
                             new Payloads.Event(
                                     it.id(), Block.uid(which.followUpId()), to == null ? null : to.said(), null, null),
