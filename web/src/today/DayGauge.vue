@@ -2,7 +2,8 @@
 import { computed, useTemplateRef } from 'vue'
 import type { CategoryView, DayEntry, TodayData } from '@/api/client'
 import { gauge, lengthOf, minuteOf } from '@/today/gauge'
-import { clockOf, useBlockDrag } from '@/today/useBlockDrag'
+import { useBlockDrag } from '@/today/useBlockDrag'
+import { clockOf } from '@/ui/clockTime'
 import { effortText } from '@/ui/effort'
 import { shortMoment } from '@/ui/time'
 
@@ -19,7 +20,7 @@ const clock = computed(() => shortMoment(at.toISOString(), at))
 const drawn = computed(() => gauge(today, minuteOf(clock.value), height))
 
 const svg = useTemplateRef<SVGSVGElement>('svg')
-const { placed, begin } = useBlockDrag({
+const { placed, minuteAt, begin } = useBlockDrag({
   drawn: () => drawn.value,
   svg: () => svg.value,
   reach: 200,
@@ -28,6 +29,7 @@ const { placed, begin } = useBlockDrag({
     emit('place', entry.line.id, clockOf(fromMinute), own)
   },
 })
+defineExpose({ minuteAt })
 const ghost = computed(() => {
   const scale = drawn.value?.scale ?? 0
   const zero = drawn.value?.minuteAt(0) ?? 0

@@ -12,10 +12,11 @@ import DayGauge from '@/today/DayGauge.vue'
 import DayRow from '@/today/DayRow.vue'
 import { minuteOf } from '@/today/gauge'
 import MakeItFit from '@/today/MakeItFit.vue'
-import { order, planFor, startAt } from '@/today/plan'
+import { order, planFor } from '@/today/plan'
 import PlanTheDay from '@/today/PlanTheDay.vue'
 import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
+import { usePlacing } from '@/today/usePlacing'
 import view from '@/today/view'
 import { accountCalendar } from '@/ui/accountCalendar'
 import CategoryMark from '@/ui/CategoryMark.vue'
@@ -135,6 +136,8 @@ function moveBy(by: -1 | 1): void {
     void order(today.value.day, wanted.band, wanted.inOrder)
   }
 }
+
+const { placeAt, dropOnGauge } = usePlacing(today, useTemplateRef('dayGauge'))
 
 /** What was dropped somewhere stands there by hand. */
 function dropped(band: Band): void {
@@ -298,6 +301,7 @@ const gaugeHeight = computed(() =>
                   class="min-h-2 pb-2"
                   @add="dropped(band)"
                   @update="dropped(band)"
+                  @end="dropOnGauge"
                 >
                   <DayRow
                     v-for="entry in bands[band]"
@@ -383,11 +387,12 @@ const gaugeHeight = computed(() =>
         <h2 class="mb-2 font-semibold">The day, and what it still holds</h2>
         <DayGauge
           v-if="today.from"
+          ref="dayGauge"
           :today="today"
           :categories="categories.data.value ?? []"
           :at="at"
           :height="gaugeHeight"
-          @place="(id, from, minutes) => void startAt(id, today?.day ?? '', from, minutes)"
+          @place="placeAt"
         />
         <p v-else class="text-ink-soft">No work is planned for today: {{ today.off }}.</p>
       </aside>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { entryOf, todayOf } from '@/testing/day'
-import { clockOf } from '@/today/useBlockDrag'
+import { clockOf } from '@/ui/clockTime'
 import { gauge, minuteOf } from '@/today/gauge'
 
 const meeting = {

@@ -16,12 +16,6 @@ export interface Placed {
 
 const stepped = (minutes: number) => Math.round(minutes / STEP) * STEP
 
-/** "14:30" of a minute of the day. */
-export function clockOf(minute: number): string {
-  const two = (part: number) => String(part).padStart(2, '0')
-  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`
-}
-
 /**
  * Follow-ups are dragged to a time of the day, and longer or shorter at their lower edge, by mouse, pen or finger. Let go
  * outside of the ruler, or with Escape, nothing is changed.
@@ -34,11 +28,13 @@ export function useBlockDrag(options: {
   place: (placed: Placed) => void
 }): {
   placed: Ref<Placed | undefined>
+  /** The minute of the day at a point of the screen; undefined outside of the ruler. */
+  minuteAt: (point: { clientX: number; clientY: number }) => number | undefined
   begin: (event: PointerEvent, entry: DayEntry, how: 'move' | 'size') => void
 } {
   const placed = ref<Placed>()
 
-  function at(event: PointerEvent): { x: number; y: number } | undefined {
+  function at(event: { clientX: number; clientY: number }): { x: number; y: number } | undefined {
     const svg = options.svg()
     const matrix = svg?.getScreenCTM()
     if (!svg || !matrix) {
@@ -118,5 +114,18 @@ export function useBlockDrag(options: {
     window.addEventListener('keydown', escape, true)
   }
 
-  return { placed, begin }
+  function minuteAt(point: { clientX: number; clientY: number }): number | undefined {
+    const found = at(point)
+    const drawn = options.drawn()
+    const within =
+      found &&
+      drawn &&
+      found.x >= 0 &&
+      found.x <= options.reach &&
+      found.y >= drawn.top &&
+      found.y <= drawn.bottom
+    return within ? stepped(drawn.minuteAt(found.y)) : undefined
+  }
+
+  return { placed, minuteAt, begin }
 }

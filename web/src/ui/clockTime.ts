@@ -1,3 +1,9 @@
+/** "09:30" of a minute of the day. */
+export function clockOf(minute: number): string {
+  const two = (part: number) => String(part).padStart(2, '0')
+  return `${two(Math.floor(minute / 60))}:${two(minute % 60)}`
+}
+
 /** A time of day as people type it ("9", "9:30", "0930", "9.30", "2 pm", "noon"), as "09:30"; undefined when it is none. */
 export function readTime(typed: string): string | undefined {
   const text = typed.trim().toLowerCase().replace(/\s+/g, ' ')
@@ -19,7 +25,5 @@ export function readTime(typed: string): string | undefined {
     }
     hour = (hour % 12) + (found[3] === 'p' ? 12 : 0)
   }
-  return hour < 24 && minute < 60
-    ? `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`
-    : undefined
+  return hour < 24 && minute < 60 ? clockOf(hour * 60 + minute) : undefined
 }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { Bell } from '@lucide/vue'
-import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { client, newId, unwrap } from '@/api/client'
 import { run } from '@/api/commands'
 import { useRemindersOf } from '@/api/queries'
 import { vFocus } from '@/ui/focus'
+import { useReadWhileTyped } from '@/ui/readWhileTyped'
 
 /** The reminders of a follow-up, set in words. */
 const { followUpId, dated } = defineProps<{ followUpId: string; dated: boolean }>()
@@ -14,7 +14,6 @@ const { followUpId, dated } = defineProps<{ followUpId: string; dated: boolean }
 const reminders = useRemindersOf(() => followUpId)
 const waiting = computed(() => (reminders.data.value ?? []).filter((each) => !each.shown))
 const typed = ref('')
-const read = ref<string>()
 const usual = computed(() => [
   'in 1 h',
   'tomorrow 9',
@@ -22,23 +21,8 @@ const usual = computed(() => [
   'when somebody answers',
 ])
 
-watchDebounced(
-  typed,
-  async (words) => {
-    if (words.trim() === '') {
-      read.value = undefined
-      return
-    }
-    try {
-      const now = await unwrap(client.POST('/api/reminders/read', { body: { words } }))
-      if (words === typed.value) {
-        read.value = now.words
-      }
-    } catch {
-      read.value = undefined
-    }
-  },
-  { debounce: 80 },
+const { read, problem } = useReadWhileTyped(typed, (words) =>
+  unwrap(client.POST('/api/reminders/read', { body: { words } })),
 )
 
 async function set(words: string, close: () => void): Promise<void> {
@@ -97,8 +81,9 @@ function remove(id: string): void {
         />
       </label>
       <p class="mt-1 mb-1 min-h-5 text-sm" aria-live="polite" data-test="remind-read">
-        <template v-if="read">{{ read }} <span class="key">Enter</span></template>
-        <span v-else-if="read === ''" class="text-brass-ink">No time ahead yet.</span>
+        <template v-if="read?.words">{{ read.words }} <span class="key">Enter</span></template>
+        <span v-else-if="read" class="text-brass-ink">No time ahead yet.</span>
+        <span v-else-if="problem !== ''" class="text-brass-ink">{{ problem }}</span>
       </p>
       <button
         v-for="words in usual"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { watchDebounced } from '@vueuse/core'
 import { ref } from 'vue'
-import { client, unwrap, type Rhythm } from '@/api/client'
+import { client, unwrap } from '@/api/client'
 import { vFocus } from '@/ui/focus'
+import { useReadWhileTyped } from '@/ui/readWhileTyped'
 import { day } from '@/ui/time'
 
 /** A rhythm: typed in words, read while it is typed, or one of the usual ones. */
@@ -18,31 +18,8 @@ const USUAL = [
   'every year',
 ] as const
 const typed = ref(chosen)
-const read = ref<Rhythm>()
-const problem = ref('')
-
-async function understood(words: string): Promise<Rhythm | undefined> {
-  problem.value = ''
-  if (words.trim() === '') {
-    return undefined
-  }
-  try {
-    return await unwrap(client.POST('/api/repetition/read', { body: { words } }))
-  } catch (failed) {
-    problem.value = failed instanceof Error ? failed.message : ''
-    return undefined
-  }
-}
-
-watchDebounced(
-  typed,
-  async (words) => {
-    const now = await understood(words)
-    if (words === typed.value) {
-      read.value = now
-    }
-  },
-  { debounce: 80, immediate: true },
+const { read, problem, understood } = useReadWhileTyped(typed, (words) =>
+  unwrap(client.POST('/api/repetition/read', { body: { words } })),
 )
 
 async function take(words: string): Promise<void> {

@@ -279,6 +279,17 @@ class DayIT {
         calendars.shelf().delete(meetings, "surveyor.ics");
     }
 
+    @Test
+    void oneIsDraggedFromTheListToTheRuler() {
+        planAll();
+        browser.open("/today");
+        browser.find("[data-test=gauge] svg");
+        WebElement ruler = browser.find("[data-test=gauge] svg");
+        dragTo(browser.all("[data-test=handle]").get(0), ruler, -80, 120);
+        browser.until(() -> browser.all("[data-test=block]").size() == 1 ? true : null, "the block beside the ruler");
+        assertThat(begins()).isNotEmpty();
+    }
+
     private String begins() {
         for (JsonNode entry : office.setUp().call("GET", "/api/today", null).path("entries")) {
             if (!entry.path("at").isNull()) {

@@ -78,6 +78,10 @@ class InvitationTest extends ServerTest {
 
     /** A scheduling mail of Tilda's; answers its message here once it has arrived. */
     private String says(String id, String method, int sequence, String hour) throws InterruptedException {
+        return says(id, method, sequence, hour, "X-YARD:1");
+    }
+
+    private String says(String id, String method, int sequence, String hour, String more) throws InterruptedException {
         String calendar = String.join(
                 "\r\n",
                 "BEGIN:VCALENDAR",
@@ -91,6 +95,7 @@ class InvitationTest extends ServerTest {
                 "DURATION:PT1H",
                 "SUMMARY:Crane inspection",
                 "LOCATION:Slipway",
+                more,
                 "ORGANIZER;CN=Tilda Brandt:mailto:" + TILDA,
                 "ATTENDEE;PARTSTAT=NEEDS-ACTION;RSVP=TRUE:mailto:" + ME,
                 "ATTENDEE;CN=Bo:mailto:bo@yard.example",
@@ -202,6 +207,18 @@ class InvitationTest extends ServerTest {
         says("off@x.example", "CANCEL", 3, "14");
         until(me, () -> event().contains("STATUS:CANCELLED"));
         assertThat(invitation(moved).path("standing").asString("")).isEqualTo("CALLED_OFF");
+        assertThat(calendars.shelf().size(office)).isEqualTo(2);
+    }
+
+    @Test
+    void oneTimeOfAnAcceptedSeriesMovesAloneInTheCalendar() throws Exception {
+        String whole = says("invite@x.example", "REQUEST", 0, "13", "RRULE:FREQ=WEEKLY;COUNT=3");
+        answer(whole, "ACCEPTED");
+        until(me, () -> event().contains("RRULE"));
+        says("one@x.example", "REQUEST", 1, "15", "RECURRENCE-ID:20260306T133000Z");
+        until(me, () -> event().contains("T153000Z"));
+        assertThat(event()).contains("RRULE", "PARTSTAT=ACCEPTED", "PARTSTAT=NEEDS-ACTION");
+        assertThat(invitation(whole).path("answer").asString("")).isEqualTo("ACCEPTED");
         assertThat(calendars.shelf().size(office)).isEqualTo(2);
     }
 

@@ -18,12 +18,12 @@ public record TypedBlock(LocalTime at, Optional<Integer> minutes) {
     /** Longer input is none. */
     public static final int LONGEST = 40;
 
-    private static final String CLOCK = "(noon|midday|\\d{1,2}(?:[:.h]\\d{2})? ?(?:am|pm)?)";
+    private static final String CLOCK = "(noon|midday|midnight|\\d{4}|\\d{1,2}(?:[:.h]\\d{2})? ?(?:am|pm)?)";
     private static final Pattern BLOCK = Pattern.compile(
             "(?:at |from )?" + CLOCK
                     + "(?: ?(?:-|–|to|till|until) ?" + CLOCK
                     + "|,? (?:for )?(?:(?<hours>\\d{1,2}(?:[.,]\\d{1,2})?) ?h(?:ours?|rs?)?)? ?(?:(?<minutes>\\d{1,3}) ?m?(?:in(?:utes?)?)?)?)?");
-    private static final Pattern TIME = Pattern.compile("(\\d{1,2})(?:[:.h](\\d{2}))? ?(am|pm)?");
+    private static final Pattern TIME = Pattern.compile("(\\d{1,2})(?:[:.h]?(\\d{2}))? ?(am|pm)?");
     private static final int LONGEST_MINUTES = 24 * 60;
 
     /** Reads it; absent when the words say no time of a day. */
@@ -59,6 +59,9 @@ public record TypedBlock(LocalTime at, Optional<Integer> minutes) {
     private static Optional<LocalTime> time(String word) {
         if ("noon".equals(word) || "midday".equals(word)) {
             return Optional.of(LocalTime.NOON);
+        }
+        if ("midnight".equals(word)) {
+            return Optional.of(LocalTime.MIDNIGHT);
         }
         Matcher match = TIME.matcher(word.strip());
         if (!match.matches()) {

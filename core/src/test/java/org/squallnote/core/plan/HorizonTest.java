@@ -60,6 +60,31 @@ class HorizonTest {
     }
 
     @Test
+    void theMorningsPlanSaysWhatTheDayHolds() {
+        FollowUp first = planned("Write the plan", null, 90, FRIDAY);
+        FollowUp late = followUp("Call the surveyor", FRIDAY.minusDays(1), 20);
+        FollowUp later = followUp("Order cleats", null, 15);
+        Horizon horizon = horizon(first, late, later);
+        List<Meeting> meetings = List.of(
+                meeting("Crane", NINE.plus(Duration.ofHours(1))), meeting("Tomorrow", NINE.plus(Duration.ofDays(1))));
+        assertThat(MorningPlan.of(Today.of(horizon), meetings, horizon))
+                .isEqualTo(String.join(
+                        "\n",
+                        "Friday 6 March: 6 h 24 free, 1 h 30 planned.",
+                        "",
+                        "Meetings",
+                        "  10:00–11:00  Crane",
+                        "",
+                        "Planned",
+                        "  Write the plan (1 h 30)",
+                        "",
+                        "Not planned, and due or left over",
+                        "  Call the surveyor (20 min)",
+                        "",
+                        "1 more could be done today."));
+    }
+
+    @Test
     void whatNamesAMeetingOfTheNextHoursPreparesIt() {
         FollowUp figures = followUp("Get the figures ready for the Harbour meeting", null, 30);
         FollowUp late = followUp("Harbour meeting: send the list", FRIDAY.minusDays(3), 30);

@@ -143,10 +143,6 @@ final class Component {
         parts.add(part);
     }
 
-    void remove(Component part) {
-        parts.remove(part);
-    }
-
     void add(VObjectProperty property) {
         properties.add(property);
     }

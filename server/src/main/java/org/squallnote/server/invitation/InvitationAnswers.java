@@ -100,24 +100,31 @@ class InvitationAnswers extends KeptState<Answer> {
                     new Letter("REPLY", verb, note),
                     changes,
                     (who, now) -> ItipWriter.reply(meeting.body(), who, participation, note, now));
-            Optional<UUID> calendar = Optional.ofNullable(calendarId)
-                    .map(id -> meetings.calendar(me.accountId(), id).id());
+            Optional<Calendar> calendar =
+                    Optional.ofNullable(calendarId).map(each -> meetings.calendar(me.accountId(), each));
             preferences.save(
                     me.accountId(),
                     Meetings.CALENDAR,
-                    calendar.map(UUID::toString).orElse(""));
+                    calendar.map(it -> it.id().toString()).orElse(""));
             UUID id = idOf(me.accountId(), what);
             change(
                     me.accountId(),
                     id,
-                    new Answer(id, what.uid(), what.recurrenceId(), participation, messageId, calendar.orElse(null)),
+                    new Answer(
+                            id,
+                            what.uid(),
+                            what.recurrenceId(),
+                            participation,
+                            messageId,
+                            calendar.map(Calendar::id).orElse(null)),
                     changes);
-            calendar.ifPresent(into -> write(
+            calendar.ifPresent(into -> outbox.addEvent(
                     me.accountId(),
-                    into,
-                    new Payloads.Event(into, what.uid(), null, meeting.body(), participation.name()),
-                    what.uid() + what.recurrenceId(),
-                    changes));
+                    into.sourceId(),
+                    commandId,
+                    about(what),
+                    new Payloads.Event(into.id(), what.uid(), null, meeting.body(), participation.name()),
+                    outbox.hold()));
             changes.label(verb + ": " + what.title());
         });
     }
@@ -212,19 +219,6 @@ class InvitationAnswers extends KeptState<Answer> {
         changes.touch(Topic.OUTBOX, Topic.INTAKE);
     }
 
-    private void write(UUID owner, UUID calendarId, Payloads.Event event, String about, Changes changes) {
-        Calendar calendar = meetings.calendar(owner, calendarId);
-        outbox.add(
-                owner,
-                calendar.sourceId(),
-                changes.commandId(),
-                OutboxKind.WRITE_EVENT,
-                identity(about, changes),
-                null,
-                event,
-                outbox.hold());
-    }
-
     private static String verb(Participation participation) {
         return switch (participation) {
             case ACCEPTED -> "Accepted";
@@ -234,14 +228,14 @@ class InvitationAnswers extends KeptState<Answer> {
         };
     }
 
-    /** The same for all that is written of one meeting, but for its end. */
-    static String identity(String uid, Changes changes) {
-        return "event." + UUID.nameUUIDFromBytes(uid.getBytes(StandardCharsets.UTF_8)) + "." + changes.commandId();
+    /** What an event in a calendar is about: the meeting, or one time of it. */
+    static String about(Scheduling what) {
+        return what.uid() + "\n" + what.recurrenceId();
     }
 
     /** Several accounts are invited to the same meeting. */
     private static UUID idOf(UUID owner, Scheduling what) {
-        String words = owner + "\n" + what.uid() + "\n" + what.recurrenceId();
+        String words = owner + "\n" + about(what);
         return UUID.nameUUIDFromBytes(words.getBytes(StandardCharsets.UTF_8));
     }
 

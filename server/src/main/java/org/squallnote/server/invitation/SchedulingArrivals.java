@@ -15,7 +15,6 @@ import org.squallnote.core.invitation.Said;
 import org.squallnote.core.invitation.Scheduling;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.formats.calendar.ItipReader;
 import org.squallnote.server.arrival.CalendarMail;
 import org.squallnote.server.command.Commands;
@@ -83,8 +82,9 @@ class SchedulingArrivals implements CalendarMail {
 
     private void follow(UUID owner, Said said, String calendar) {
         Scheduling what = said.what();
-        Optional<Answer> answer = store.answerTo(owner, what.uid(), what.recurrenceId())
-                .or(() -> what.method() == Method.CANCEL ? store.answerTo(owner, what.uid(), "") : Optional.empty());
+        // Who has answered the whole has answered each time of it.
+        Optional<Answer> answer =
+                store.answerTo(owner, what.uid(), what.recurrenceId()).or(() -> store.answerTo(owner, what.uid(), ""));
         boolean counts = Invitation.of(what.recurrenceId(), store.saidOf(owner, what.uid())).current().stream()
                 .anyMatch(current -> current.messageId().equals(said.messageId()));
         if (answer.isEmpty() || !counts) {
@@ -106,13 +106,11 @@ class SchedulingArrivals implements CalendarMail {
             Optional<Calendar> into = meetings.writable(owner).stream()
                     .filter(each -> each.id().equals(calendarId))
                     .findFirst();
-            into.ifPresent(it -> outbox.add(
+            into.ifPresent(it -> outbox.addEvent(
                     owner,
                     it.sourceId(),
                     changes.commandId(),
-                    OutboxKind.WRITE_EVENT,
-                    InvitationAnswers.identity(what.uid() + what.recurrenceId(), changes),
-                    null,
+                    InvitationAnswers.about(what),
                     new Payloads.Event(
                             it.id(),
                             what.uid(),

@@ -102,6 +102,6 @@ class Messages {
                         .collect(Collectors.toSet()),
                 drafts.of(owner, message.id()),
                 draftFiles.waiting(owner, message.id()),
-                invitations.saidIn(owner, message.id()).isPresent());
+                invitations.isAboutMeeting(owner, message.id()));
     }
 }

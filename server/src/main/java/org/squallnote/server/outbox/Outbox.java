@@ -1,5 +1,6 @@
 package org.squallnote.server.outbox;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -102,6 +103,23 @@ public class Outbox implements TakeBack {
                 null));
         events.publishEvent(new Added(sourceId));
         return id;
+    }
+
+    /**
+     * Puts in that an event is to be written. Of several about one thing the latest alone is done: it says all that holds.
+     *
+     * @param about the same for all that is written of one thing
+     */
+    public void addEvent(UUID owner, UUID sourceId, UUID commandId, String about, Payloads.Event event, Duration wait) {
+        String thing = event.calendarId() + "\n" + about;
+        UUID hash = UUID.nameUUIDFromBytes(thing.getBytes(StandardCharsets.UTF_8));
+        add(owner, sourceId, commandId, OutboxKind.WRITE_EVENT, hash + "." + commandId, null, event, wait);
+    }
+
+    /** Whether one about the same thing was put in after it. */
+    static boolean isOvertaken(OutboxStore store, OutboxEntry entry) {
+        String about = entry.identity().substring(0, entry.identity().indexOf('.') + 1) + "%";
+        return store.isOvertaken(entry.owner(), entry.sourceId(), entry.kind(), about, entry.id());
     }
 
     /** Whether something was put in under that identity. */

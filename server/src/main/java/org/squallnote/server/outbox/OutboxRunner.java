@@ -346,9 +346,8 @@ public final class OutboxRunner implements AutoCloseable {
             return;
         }
         try {
-            // What was put in later says all that holds, and may have been done first.
-            String about = entry.identity().substring(0, entry.identity().lastIndexOf('.') + 1) + "%";
-            if (tools.store().isOvertaken(source.owner(), source.id(), entry.kind(), about, entry.id())) {
+            // It may have been done first.
+            if (Outbox.isOvertaken(tools.store(), entry)) {
                 finish(entry);
                 return;
             }

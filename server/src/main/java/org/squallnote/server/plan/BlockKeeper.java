@@ -19,10 +19,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.account.Account;
 import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.plan.Block;
 import org.squallnote.core.plan.BlockWritten;
 import org.squallnote.core.time.Busy;
@@ -33,7 +31,6 @@ import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.outbox.Outbox;
 import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.time.UuidV7;
-import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.plan.PlanStore;
@@ -48,7 +45,6 @@ class BlockKeeper {
     private static final Logger LOG = LoggerFactory.getLogger(BlockKeeper.class);
     private static final int LONGEST = 2000;
 
-    private final AccountStore accounts;
     private final PlanStore plans;
     private final FollowUpStore followUps;
     private final CalendarStore calendarStore;
@@ -63,7 +59,6 @@ class BlockKeeper {
     private final Set<Met> movedBefore = ConcurrentHashMap.newKeySet();
 
     BlockKeeper(
-            AccountStore accounts,
             PlanStore plans,
             FollowUpStore followUps,
             CalendarStore calendarStore,
@@ -75,7 +70,6 @@ class BlockKeeper {
             OwnerLocks locks,
             UuidV7 ids,
             Clock clock) {
-        this.accounts = accounts;
         this.plans = plans;
         this.followUps = followUps;
         this.calendarStore = calendarStore;
@@ -94,11 +88,11 @@ class BlockKeeper {
 
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.blocks.every:2000}")
     void look() {
-        for (Account account : accounts.all()) {
+        for (UUID owner : plans.ownersOfBlocks()) {
             try {
-                look(account.id());
+                look(owner);
             } catch (RuntimeException e) {
-                LOG.warn("The blocks of {} could not be looked at", account.id(), e);
+                LOG.warn("The blocks of {} could not be looked at", owner, e);
             }
         }
     }
@@ -106,22 +100,18 @@ class BlockKeeper {
     private void look(UUID owner) {
         ZoneId zone = calendars.workingTime(owner).zone();
         Instant now = clock.instant();
-        List<Block> blocks = blocks(owner, zone, now);
-        List<BlockWritten> written = plans.blocksWritten(owner);
-        if (blocks.isEmpty() && written.isEmpty()) {
-            return;
-        }
+        Map<UUID, FollowUp> open = new HashMap<>();
+        followUps.open(owner).forEach(each -> open.put(each.id(), each));
         movedBefore.removeIf(each -> !each.block().to(zone).isAfter(now));
-        if (makeWay(owner, blocks, now)) {
-            blocks = blocks(owner, zone, now);
+        List<Block> blocks = blocks(owner, open, zone, now);
+        if (makeWay(owner, blocks, open, now)) {
+            blocks = blocks(owner, open, zone, now);
         }
-        write(owner, blocks, written, zone);
+        write(owner, blocks, open, zone);
     }
 
     /** Those that are not over. */
-    private List<Block> blocks(UUID owner, ZoneId zone, Instant now) {
-        Map<UUID, FollowUp> open = new HashMap<>();
-        followUps.open(owner).forEach(each -> open.put(each.id(), each));
+    private List<Block> blocks(UUID owner, Map<UUID, FollowUp> open, ZoneId zone, Instant now) {
         return plans.ofOpen(owner).stream()
                 .flatMap(planned -> Optional.ofNullable(open.get(planned.followUpId()))
                         .flatMap(followUp -> Block.of(planned, followUp.expectedMinutes()))
@@ -130,7 +120,7 @@ class BlockKeeper {
                 .toList();
     }
 
-    private boolean makeWay(UUID owner, List<Block> blocks, Instant now) {
+    private boolean makeWay(UUID owner, List<Block> blocks, Map<UUID, FollowUp> open, Instant now) {
         Map<LocalDate, List<Block>> byDay = blocks.stream().collect(Collectors.groupingBy(Block::day));
         List<Block.Moved> moved = new ArrayList<>();
         byDay.forEach((day, some) -> {
@@ -148,7 +138,8 @@ class BlockKeeper {
             movedBefore.add(new Met(each.block(), each.meeting()));
             commands.runWithin(owner, "block-moved", changes -> {
                 planning.moveWithin(owner, id, each.to(), changes);
-                String title = followUps.byId(owner, id).map(FollowUp::title).orElse("");
+                String title =
+                        Optional.ofNullable(open.get(id)).map(FollowUp::title).orElse("");
                 changes.label((each.to() == null
                                         ? "No time of its own any more, for a meeting: "
                                         : "Moved to " + each.to() + ", for a meeting: ")
@@ -159,15 +150,15 @@ class BlockKeeper {
         return !moved.isEmpty();
     }
 
-    private void write(UUID owner, List<Block> blocks, List<BlockWritten> written, ZoneId zone) {
-        Optional<Calendar> into = chosen.of(owner);
+    private void write(UUID owner, List<Block> blocks, Map<UUID, FollowUp> open, ZoneId zone) {
+        List<BlockWritten> written = plans.blocksWritten(owner);
         Map<UUID, BlockWritten> wanted = new HashMap<>();
-        into.ifPresent(calendar -> blocks.forEach(block -> followUps
-                .byId(owner, block.followUpId())
-                .map(followUp -> event(block, followUp, zone))
-                .filter(said -> said.length() <= LONGEST)
-                .ifPresent(said ->
-                        wanted.put(block.followUpId(), new BlockWritten(block.followUpId(), calendar.id(), said)))));
+        chosen.of(owner)
+                .ifPresent(calendar -> blocks.forEach(block -> Optional.ofNullable(open.get(block.followUpId()))
+                        .map(followUp -> event(block, followUp, zone))
+                        .filter(said -> said.length() <= LONGEST)
+                        .ifPresent(said -> wanted.put(
+                                block.followUpId(), new BlockWritten(block.followUpId(), calendar.id(), said)))));
         for (BlockWritten before : written) {
             BlockWritten now = wanted.get(before.followUpId());
             if (now == null || !now.calendarId().equals(before.calendarId())) {
@@ -190,15 +181,12 @@ class BlockKeeper {
                 plans.insertBlock(owner, to);
             }
             boolean over = to == null && isOver(owner, which.followUpId());
-            UUID id = ids.next();
             calendar.filter(it -> !over)
-                    .ifPresent(it -> outbox.add(
+                    .ifPresent(it -> outbox.addEvent(
                             owner,
                             it.sourceId(),
-                            id,
-                            OutboxKind.WRITE_EVENT,
-                            "block." + which.followUpId() + "." + which.calendarId() + "." + id,
-                            null,
+                            ids.next(),
+                            Block.uid(which.followUpId()),
                             new Payloads.Event(
                                     it.id(), Block.uid(which.followUpId()), to == null ? null : to.said(), null, null),
                             Duration.ZERO));

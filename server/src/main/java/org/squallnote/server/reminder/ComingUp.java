@@ -2,7 +2,9 @@ package org.squallnote.server.reminder;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -28,22 +30,28 @@ class ComingUp {
 
     ReminderController.RemindersView of(SignedIn me) {
         UUID owner = me.accountId();
-        List<ReminderController.DueReminder> due = store.shown(owner).stream()
-                .flatMap(reminder -> line(owner, reminder).stream())
+        List<Reminder> shown = store.shown(owner);
+        Map<UUID, FollowUp> open = new HashMap<>();
+        if (!shown.isEmpty()) {
+            followUps.open(owner).forEach(each -> open.put(each.id(), each));
+        }
+        List<ReminderController.DueReminder> due = shown.stream()
+                .flatMap(reminder ->
+                        Optional.ofNullable(open.get(reminder.followUpId()))
+                                .map(followUp -> line(reminder, followUp))
+                                .stream())
                 .toList();
         // A meeting that has begun reminds nobody any more.
         return new ReminderController.RemindersView(due, store.toldSince(owner, clock.instant()));
     }
 
-    private Optional<ReminderController.DueReminder> line(UUID owner, Reminder reminder) {
-        return followUps
-                .byId(owner, reminder.followUpId())
-                .map((FollowUp followUp) -> new ReminderController.DueReminder(
-                        reminder.id(),
-                        followUp.id(),
-                        followUp.title(),
-                        reminder.kind() == Reminder.Kind.ANSWERED,
-                        followUp.version(),
-                        Optional.ofNullable(reminder.shownAt()).orElse(Instant.EPOCH)));
+    private static ReminderController.DueReminder line(Reminder reminder, FollowUp followUp) {
+        return new ReminderController.DueReminder(
+                reminder.id(),
+                followUp.id(),
+                followUp.title(),
+                reminder.kind() == Reminder.Kind.ANSWERED,
+                followUp.version(),
+                Optional.ofNullable(reminder.shownAt()).orElse(Instant.EPOCH));
     }
 }

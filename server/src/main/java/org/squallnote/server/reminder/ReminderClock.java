@@ -8,8 +8,10 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -90,11 +92,11 @@ public class ReminderClock {
     /** Looks what is due now. */
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.reminders.every:10000}")
     public void look() {
-        for (Account account : accounts.all()) {
+        for (UUID owner : store.owners()) {
             try {
-                look(account);
+                accounts.byId(owner).ifPresent(this::look);
             } catch (RuntimeException e) {
-                LOG.warn("The reminders of {} could not be looked at", account.id(), e);
+                LOG.warn("The reminders of {} could not be looked at", owner, e);
             }
         }
     }
@@ -103,16 +105,17 @@ public class ReminderClock {
         UUID owner = account.id();
         Wishes wanted = wishes.of(owner);
         List<Reminder> waiting = store.waiting(owner);
-        if (waiting.isEmpty() && wanted.minutesBeforeMeetings() == 0 && wanted.morningMailAt() == null) {
-            return;
-        }
         Instant now = clock.instant();
         WorkingTime workingTime = workingTimes.of(owner);
-        for (Reminder reminder : waiting) {
-            followUps
-                    .byId(owner, reminder.followUpId())
-                    .filter(followUp -> isDue(reminder, followUp, workingTime, now))
-                    .ifPresent(followUp -> locks.write(owner, () -> show(owner, reminder, followUp, wanted, now)));
+        if (!waiting.isEmpty()) {
+            Map<UUID, FollowUp> open = new HashMap<>();
+            followUps.open(owner).forEach(each -> open.put(each.id(), each));
+            for (Reminder reminder : waiting) {
+                FollowUp followUp = open.get(reminder.followUpId());
+                if (followUp != null && isDue(reminder, followUp, workingTime, now)) {
+                    locks.write(owner, () -> show(owner, reminder, followUp, wanted, now));
+                }
+            }
         }
         if (wanted.minutesBeforeMeetings() > 0) {
             tellOfMeetings(owner, wanted, now, workingTime.zone());

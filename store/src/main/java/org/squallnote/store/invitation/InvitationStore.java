@@ -14,6 +14,9 @@ public interface InvitationStore {
 
     void insert(@Param("owner") UUID owner, @Param("said") Said said, @Param("body") String body);
 
+    /** Whether a message says something of a meeting. */
+    boolean isAboutMeeting(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
+
     Optional<Said> saidIn(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
     /** The calendar part as it came. */

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -26,6 +27,9 @@ public interface PlanStore {
     void insert(@Param("owner") UUID owner, @Param("planned") Planned planned);
 
     int delete(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    /** The accounts that have a block, or had one that stands in a calendar. */
+    Set<UUID> ownersOfBlocks();
 
     /** The blocks that stand in calendars of servers. */
     List<BlockWritten> blocksWritten(UUID owner);

@@ -3,6 +3,7 @@ package org.squallnote.store.reminder;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
@@ -16,6 +17,9 @@ public interface ReminderStore {
     Optional<Reminder> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
     List<Reminder> ofFollowUp(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    /** The accounts that wait for a reminder, or have said how they want to be reminded. */
+    Set<UUID> owners();
 
     /** Those that have not come up. */
     List<Reminder> waiting(UUID owner);
