@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { DayAhead } from '@/api/client'
 import { useAhead, useCategories, useIntake } from '@/api/queries'
@@ -15,6 +15,7 @@ import MakeItFit from '@/today/MakeItFit.vue'
 import { planFor, takeOut } from '@/today/plan'
 import DayPanel from '@/ui/DayPanel.vue'
 import { effortText } from '@/ui/effort'
+import { showUnlessDragging } from '@/ui/heldWhileDragging'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
@@ -36,13 +37,12 @@ const wide = useMediaQuery('(min-width: 900px)')
 /** The days as lists that can be dragged between; the shelf is one without a day. */
 const columns = ref<{ day: string; of: DayAhead; entries: Entry[] }[]>([])
 const shelf = ref<Entry[]>([])
-watch(
-  ahead,
+showUnlessDragging(
+  () => ahead.value,
   (now) => {
     columns.value = (now?.days ?? []).map((of) => ({ day: of.day, of, entries: [...of.entries] }))
     shelf.value = (now?.shelf ?? []).map((line) => ({ line }))
   },
-  { immediate: true },
 )
 const mostMinutes = computed(() => Math.max(60, ...(ahead.value?.days ?? []).map(needed)))
 const said = computed(() => (ahead.value ? verdict(ahead.value) : undefined))

@@ -4,6 +4,7 @@ import type { CategoryView } from '@/api/client'
 import type { Entry } from '@/ahead/days'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
+import { dragBegan, dragEnded } from '@/ui/heldWhileDragging'
 import { day as dayText } from '@/ui/time'
 
 /** What stands on a day or on the shelf; it can be dragged to another one. */
@@ -36,6 +37,8 @@ function added(event: { item: HTMLElement }): void {
     :delay-on-touch-only="true"
     :sort="false"
     @add="added"
+    @start="dragBegan"
+    @end="dragEnded"
   >
     <button
       v-for="each in entries"

@@ -18,6 +18,7 @@ import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
 import { usePlacing } from '@/today/usePlacing'
 import view from '@/today/view'
+import { dragBegan, showUnlessDragging } from '@/ui/heldWhileDragging'
 import { accountCalendar } from '@/ui/accountCalendar'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
@@ -35,12 +36,11 @@ const intake = useIntake()
 const sources = useSources()
 const today = computed(() => query.data.value)
 const bands = ref<Bands>(banded([]))
-watch(
+showUnlessDragging(
   () => today.value?.entries,
   (entries) => {
     bands.value = banded(entries ?? [])
   },
-  { immediate: true },
 )
 const entries = computed(() => BANDS.flatMap(({ band }) => bands.value[band]))
 const ticking = useNow({ interval: 20_000 })
@@ -301,6 +301,7 @@ const gaugeHeight = computed(() =>
                   class="min-h-2 pb-2"
                   @add="dropped(band)"
                   @update="dropped(band)"
+                  @start="dragBegan"
                   @end="dropOnGauge"
                 >
                   <DayRow

@@ -2,6 +2,7 @@ import type { Ref } from 'vue'
 import type { TodayData } from '@/api/client'
 import { startAt } from '@/today/plan'
 import { clockOf } from '@/ui/clockTime'
+import { dragEnded } from '@/ui/heldWhileDragging'
 
 type Point = { clientX: number; clientY: number }
 
@@ -20,6 +21,7 @@ export function usePlacing(
   }
 
   function dropOnGauge(end: { item: HTMLElement; originalEvent?: Event }): void {
+    dragEnded()
     const at = end.originalEvent
     const point =
       at instanceof TouchEvent ? at.changedTouches[0] : at instanceof MouseEvent ? at : undefined

@@ -47,7 +47,8 @@ class DayIT {
         calendars = CalendarServer.start(0);
         calendars.shelf().addUser("ines", MerrowQuay.PASSWORD);
         meetings = calendars.shelf().addCalendar("ines", "office", "Office");
-        office = Office.open(data, Days.WORKING_DAY, mail -> {}, "--squallnote.calendars.every=1s");
+        office = Office.open(
+                data, Days.WORKING_DAY, mail -> {}, "--squallnote.calendars.every=1s", "--squallnote.outbox.hold=0s");
         office.setUp().connectCalendars(calendars.address());
         browser = office.browser();
         office.signIn();
