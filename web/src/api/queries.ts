@@ -116,6 +116,14 @@ export function useBlockCalendar() {
   })
 }
 
+/** The task list that follow-ups stand in too. */
+export function useTaskList() {
+  return useQuery({
+    queryKey: ['task-list'],
+    queryFn: () => unwrap(client.GET('/api/settings/tasks')),
+  })
+}
+
 const THREADS_A_PAGE = 100
 
 export function useThreads(turn: MaybeRefOrGetter<Turn>) {

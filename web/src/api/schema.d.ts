@@ -1684,6 +1684,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["taskList"];
+        put: operations["chooseTaskList"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/working-time": {
         parameters: {
             query?: never;
@@ -2138,7 +2154,9 @@ export interface components {
             counts: "BUSY" | "SHOWN" | "HIDDEN";
             /** Format: date-time */
             readAt: string;
+            events: boolean;
             writable: boolean;
+            tasks: boolean;
             /** Format: int32 */
             version: number;
         };
@@ -2881,7 +2899,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             /** @enum {string} */
-            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "SEND_CHAT_FILE" | "REACT" | "UNREACT" | "READ_UP_TO" | "JOIN_ROOM" | "LEAVE_ROOM" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT" | "WRITE_EVENT";
+            kind: "SEND_MAIL" | "APPEND_SENT" | "SEND_CHAT" | "SEND_CHAT_FILE" | "REACT" | "UNREACT" | "READ_UP_TO" | "JOIN_ROOM" | "LEAVE_ROOM" | "ARCHIVE" | "UNARCHIVE" | "MARK_READ" | "MARK_UNREAD" | "KEEP_DRAFT" | "FORGET_DRAFT" | "WRITE_EVENT" | "WRITE_TASK";
             /** @enum {string} */
             state: "WAITING" | "UNDER_WAY" | "DONE" | "FAILED" | "UNCERTAIN" | "CANCELLED";
             /** Format: uuid */
@@ -3228,6 +3246,16 @@ export interface components {
             day: string;
             /** Format: int32 */
             minutes: number;
+        };
+        TaskListForm: {
+            /** Format: uuid */
+            calendarId: string | null;
+        };
+        TaskListView: {
+            /** Format: uuid */
+            calendarId: string | null;
+            /** Format: int32 */
+            followUps: number;
         };
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
@@ -6447,6 +6475,53 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ReminderWishes"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    taskList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaskListView"];
+                };
+            };
+        };
+    };
+    chooseTaskList: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaskListForm"];
             };
         };
         responses: {

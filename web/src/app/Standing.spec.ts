@@ -48,6 +48,28 @@ describe('what somebody has to know of wherever they are', () => {
     expect(page.findAll('button').map((one) => one.text())).toEqual(['Try it again', 'Leave it'])
   })
 
+  it('asks once about what failed for one reason', async () => {
+    const task = {
+      ...STUCK,
+      kind: 'WRITE_TASK' as const,
+      state: 'FAILED' as const,
+      about: 'Berth plan',
+    }
+    server.answers('GET', '/api/outbox', [task, { ...task, id: 'o2', about: 'Cleats' }])
+    server.answers('POST', '/api/outbox/{id}/give-up', {
+      commandId: 'c1',
+      label: 'Left',
+      topics: ['OUTBOX'],
+    })
+    const page = await opened(Standing)
+    expect(page.findAll('[data-test=stuck]')).toHaveLength(1)
+    expect(page.text()).toContain('Writing into the task list, Berth plan and 1 more')
+    await pressed(page, 'Leave them')
+    await vi.waitFor(() =>
+      expect(server.sentTo('POST', '/api/outbox/{id}/give-up')).toHaveLength(2),
+    )
+  })
+
   it('counts the answers that are about to go out, and nothing else that waits', async () => {
     server.answers('GET', '/api/outbox', [
       { ...STUCK, state: 'WAITING' },

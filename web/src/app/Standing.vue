@@ -17,15 +17,24 @@ const troubled = computed(() => (sources.data.value ?? []).filter((s) => s.statu
 const reading = computed(() =>
   (sources.data.value ?? []).filter((s) => s.status === 'READING' && s.progressTotal > 0),
 )
+const sends = (line: OutboxLine) => line.kind.startsWith('SEND')
 const waiting = computed(
   () =>
     (outbox.data.value ?? []).filter(
       (line) => sends(line) && (line.state === 'WAITING' || line.state === 'UNDER_WAY'),
     ).length,
 )
-const stuck = computed(() =>
-  (outbox.data.value ?? []).filter((line) => line.state === 'UNCERTAIN' || line.state === 'FAILED'),
-)
+/** What failed for one reason is one thing to decide. */
+const stuck = computed(() => {
+  const groups = new Map<string, OutboxLine[]>()
+  for (const line of outbox.data.value ?? []) {
+    if (line.state === 'UNCERTAIN' || line.state === 'FAILED') {
+      const key = sends(line) ? line.id : `${line.kind} ${line.lastError}`
+      groups.set(key, [...(groups.get(key) ?? []), line])
+    }
+  }
+  return [...groups].map(([key, lines]) => ({ key, lines }))
+})
 
 /** What was tried on a server; of an answer its addressee says enough. */
 const TRIED: Record<OutboxLine['kind'], string> = {
@@ -45,8 +54,14 @@ const TRIED: Record<OutboxLine['kind'], string> = {
   KEEP_DRAFT: 'Keeping the draft on the server',
   FORGET_DRAFT: 'Removing the draft from the server',
   WRITE_EVENT: 'Writing into the calendar',
+  WRITE_TASK: 'Writing into the task list',
 }
-const sends = (line: OutboxLine) => line.kind.startsWith('SEND')
+
+async function each(lines: OutboxLine[], act: (line: OutboxLine) => Promise<unknown>) {
+  for (const line of lines) {
+    await act(line)
+  }
+}
 
 function path(line: OutboxLine) {
   return { path: { id: line.id } }
@@ -102,26 +117,35 @@ const giveUp = (line: OutboxLine) =>
       <Send :size="15" aria-hidden="true" />
       {{ waiting === 1 ? 'One answer is' : `${waiting} answers are` }} about to go out.
     </p>
-    <div v-for="line in stuck" :key="line.id" class="flex flex-wrap items-center gap-2">
+    <div
+      v-for="{ key, lines } in stuck"
+      :key="key"
+      class="flex flex-wrap items-center gap-2"
+      data-test="stuck"
+    >
       <TriangleAlert :size="15" class="text-rust shrink-0" aria-hidden="true" />
-      <span
-        ><template v-if="TRIED[line.kind]">{{ TRIED[line.kind] }}, </template><b>{{ line.about }}</b
-        >: {{ line.lastError }}</span
-      >
-      <button class="btn" type="button" @click="void sendAgain(line)">
-        {{ sends(line) ? 'Send it again' : 'Try it again' }}
-      </button>
-      <button
-        v-if="line.state === 'UNCERTAIN'"
-        class="btn"
-        type="button"
-        @click="void wentOut(line)"
-      >
-        It went out
-      </button>
-      <button class="btn" type="button" @click="void giveUp(line)">
-        {{ sends(line) ? 'Do not send' : 'Leave it' }}
-      </button>
+      <template v-for="line in lines.slice(0, 1)" :key="line.id">
+        <span
+          ><template v-if="TRIED[line.kind]">{{ TRIED[line.kind] }}, </template
+          ><b>{{ line.about }}</b
+          ><template v-if="lines.length > 1"> and {{ lines.length - 1 }} more</template>:
+          {{ line.lastError }}</span
+        >
+        <button class="btn" type="button" @click="void each(lines, sendAgain)">
+          {{ sends(line) ? 'Send it again' : lines.length > 1 ? 'Try them again' : 'Try it again' }}
+        </button>
+        <button
+          v-if="line.state === 'UNCERTAIN'"
+          class="btn"
+          type="button"
+          @click="void each(lines, wentOut)"
+        >
+          It went out
+        </button>
+        <button class="btn" type="button" @click="void each(lines, giveUp)">
+          {{ sends(line) ? 'Do not send' : lines.length > 1 ? 'Leave them' : 'Leave it' }}
+        </button>
+      </template>
     </div>
   </div>
 </template>

@@ -16,10 +16,25 @@ beforeEach(() => {
       name: 'Office',
       counts: 'BUSY',
       readAt: '2026-03-04T10:00:00Z',
+      events: true,
       writable: true,
+      tasks: false,
       version: 3,
     },
+    {
+      id: 'k2',
+      sourceId: 's1',
+      name: 'Errands',
+      counts: 'BUSY',
+      readAt: '2026-03-04T10:00:00Z',
+      events: false,
+      writable: false,
+      tasks: true,
+      version: 0,
+    },
   ])
+  server.answers('GET', '/api/settings/tasks', { calendarId: null, followUps: 0 })
+  server.answers('PUT', '/api/settings/tasks', DONE)
   server.answers('GET', '/api/settings/blocks', { calendarId: null })
   server.answers('PUT', '/api/settings/blocks', DONE)
   server.answers('PUT', '/api/calendars/{id}', DONE)
@@ -35,6 +50,15 @@ describe('the calendars', () => {
     const page = await opened(CalendarsSection)
     await page.find('[data-test=block-calendar]').setValue('k1')
     expect(server.sentTo('PUT', '/api/settings/blocks')[0]?.body).toEqual({ calendarId: 'k1' })
+  })
+
+  it('that hold tasks take follow-ups, and are no calendar to look at', async () => {
+    const page = await opened(CalendarsSection)
+    expect(page.findAll('[data-test=calendar]')).toHaveLength(1)
+    const options = page.findAll('[data-test=block-calendar] option').map((each) => each.text())
+    expect(options).toEqual(['no calendar', 'Office'])
+    await page.find('[data-test=task-list]').setValue('k2')
+    expect(server.sentTo('PUT', '/api/settings/tasks')[0]?.body).toEqual({ calendarId: 'k2' })
   })
 
   it('are chosen to take time, to be shown or to be hidden', async () => {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { client, type CalendarSummary } from '@/api/client'
 import { run } from '@/api/commands'
-import { useBlockCalendar, useCalendars, useSources } from '@/api/queries'
+import { useBlockCalendar, useCalendars, useSources, useTaskList } from '@/api/queries'
 import { moment } from '@/ui/time'
 
 /** The calendars of all sources, and what each counts for. */
@@ -25,12 +25,21 @@ function count(calendar: CalendarSummary, event: Event): void {
 }
 
 const blocks = useBlockCalendar()
+const tasks = useTaskList()
+const withEvents = computed(() => (calendars.data.value ?? []).filter((each) => each.events))
+const taskLists = computed(() => (calendars.data.value ?? []).filter((each) => each.tasks))
 const writable = computed(() => (calendars.data.value ?? []).filter((each) => each.writable))
 
 function takeBlocks(event: Event): void {
   const chosen = (event.target as HTMLSelectElement).value
   const body = { calendarId: chosen === '' ? null : chosen }
   void run((header) => client.PUT('/api/settings/blocks', { params: { header }, body }))
+}
+
+function takeTasks(event: Event): void {
+  const chosen = (event.target as HTMLSelectElement).value
+  const body = { calendarId: chosen === '' ? null : chosen }
+  void run((header) => client.PUT('/api/settings/tasks', { params: { header }, body }))
 }
 
 function sourceOf(calendar: CalendarSummary): string {
@@ -43,7 +52,7 @@ function sourceOf(calendar: CalendarSummary): string {
     <h2 class="mb-1 font-semibold">Calendars</h2>
     <ul>
       <li
-        v-for="calendar in calendars.data.value"
+        v-for="calendar in withEvents"
         :key="calendar.id"
         class="border-line flex flex-wrap items-center gap-x-3 gap-y-1 border-b py-1.5"
         data-test="calendar"
@@ -79,5 +88,29 @@ function sourceOf(calendar: CalendarSummary): string {
         <option v-for="each in writable" :key="each.id" :value="each.id">{{ each.name }}</option>
       </select>
     </label>
+    <template v-if="taskLists.length && tasks.data.value">
+      <label class="mt-3 flex flex-wrap items-center gap-2">
+        Follow-ups also stand in the task list
+        <select
+          class="field h-8 w-auto max-sm:h-11"
+          :value="tasks.data.value.calendarId ?? ''"
+          data-test="task-list"
+          @change="takeTasks"
+        >
+          <option value="">none</option>
+          <option v-for="each in taskLists" :key="each.id" :value="each.id">
+            {{ each.name }} ({{ sourceOf(each) }})
+          </option>
+        </select>
+        <span v-if="tasks.data.value.calendarId" class="text-ink-soft text-sm" data-test="tasks-in"
+          >{{ tasks.data.value.followUps }} there</span
+        >
+      </label>
+      <p class="text-ink-soft mt-1 max-w-prose text-sm">
+        What is open here is written there, and what is open there comes here. A change on one side
+        is made on the other; where both changed the same, what is said here stands and the other is
+        kept in the note. What you delete there is dropped here, which can be undone.
+      </p>
+    </template>
   </section>
 </template>

@@ -9,6 +9,11 @@ export default defineView({
   inBar: true,
   component: () => import('@/settings/SettingsView.vue'),
   keys: {},
-  listens: { SETTINGS: ['phrases', 'recipes', 'working-time'], READING: ['party-rules'] },
+  listens: {
+    SETTINGS: ['phrases', 'recipes', 'working-time'],
+    READING: ['party-rules'],
+    CALENDARS: ['block-calendar', 'task-list'],
+    FOLLOW_UPS: ['task-list'],
+  },
   uses: [],
 })

@@ -36,13 +36,18 @@ class CalendarCrashIT {
     static Path data;
 
     @Test
-    void aKillWhileEventsAreWrittenLosesAndDoublesNone() throws Exception {
+    void aKillWhileEventsAndTasksAreWrittenLosesAndDoublesNone() throws Exception {
         Clock clock = Days.clockFrom(Days.WORKING_DAY);
         try (CalendarServer calendars = CalendarServer.start(0)) {
             calendars.shelf().addUser("ines", MerrowQuay.PASSWORD);
             String office = calendars.shelf().addCalendar("ines", "office", "Office");
+            String tasks = calendars.shelf().addTaskList("ines", "tasks", "Tasks");
             Application application = new Application(
-                            data, clock, "--squallnote.calendars.every=1s", "--squallnote.blocks.every=100")
+                            data,
+                            clock,
+                            "--squallnote.calendars.every=1s",
+                            "--squallnote.blocks.every=100",
+                            "--squallnote.tasks.every=100")
                     .start();
             try {
                 AppSetUp setUp = new AppSetUp(application.address());
@@ -50,18 +55,10 @@ class CalendarCrashIT {
                 setUp.makeAccount(Days.ZONE.getId());
                 setUp.connectCalendars(calendars.address());
                 AppSetUp first = setUp;
-                until(() -> first.call("GET", "/api/calendars", null).size() == 1, "the calendar");
+                until(() -> first.call("GET", "/api/calendars", null).size() == 2, "the calendars");
                 List<String> ids = followUps(setUp);
-                setUp.call(
-                        "PUT",
-                        "/api/settings/blocks",
-                        JSON.createObjectNode()
-                                .put(
-                                        "calendarId",
-                                        setUp.call("GET", "/api/calendars", null)
-                                                .path(0)
-                                                .path("id")
-                                                .asString("")));
+                choose(setUp, "/api/settings/blocks", 0);
+                choose(setUp, "/api/settings/tasks", 1);
                 for (int round = 0; round < 2; round++) {
                     for (int i = 0; i < EVENTS; i++) {
                         start(setUp, ids.get(i), LocalTime.of(0, 0).plusMinutes(30L * i + 10L * round));
@@ -77,10 +74,24 @@ class CalendarCrashIT {
                 until(() -> starts(calendars, office).equals(wanted()), "all blocks where they are now");
                 assertThat(uids(calendars, office)).hasSize(EVENTS);
                 assertThat(calendars.shelf().size(office)).isEqualTo(EVENTS);
+                until(() -> calendars.shelf().size(tasks) == EVENTS, "all follow-ups in the task list");
+                AppSetUp last = setUp;
+                until(() -> last.call("GET", "/api/outbox", null).isEmpty(), "nothing on its way");
+                assertThat(uids(calendars, tasks)).hasSize(EVENTS);
+                assertThat(calendars.shelf().size(tasks)).isEqualTo(EVENTS);
+                assertThat(setUp.call("GET", "/api/follow-ups", null).path("open"))
+                        .as("none was taken in from there")
+                        .hasSize(EVENTS);
             } finally {
                 application.kill();
             }
         }
+    }
+
+    private static void choose(AppSetUp setUp, String where, int which) {
+        String id =
+                setUp.call("GET", "/api/calendars", null).path(which).path("id").asString("");
+        setUp.call("PUT", where, JSON.createObjectNode().put("calendarId", id));
     }
 
     private static List<String> followUps(AppSetUp setUp) {

@@ -39,6 +39,7 @@ class DayIT {
 
     private CalendarServer calendars;
     private String meetings;
+    private String errands;
     private Office office;
     private Browser browser;
 
@@ -47,8 +48,14 @@ class DayIT {
         calendars = CalendarServer.start(0);
         calendars.shelf().addUser("ines", MerrowQuay.PASSWORD);
         meetings = calendars.shelf().addCalendar("ines", "office", "Office");
+        errands = calendars.shelf().addTaskList("ines", "errands", "Errands");
         office = Office.open(
-                data, Days.WORKING_DAY, mail -> {}, "--squallnote.calendars.every=1s", "--squallnote.outbox.hold=0s");
+                data,
+                Days.WORKING_DAY,
+                mail -> {},
+                "--squallnote.calendars.every=1s",
+                "--squallnote.outbox.hold=0s",
+                "--squallnote.tasks.every=200");
         office.setUp().connectCalendars(calendars.address());
         browser = office.browser();
         office.signIn();
@@ -138,6 +145,27 @@ class DayIT {
                 .pause(java.time.Duration.ofMillis(200))
                 .release()
                 .perform();
+    }
+
+    @Test
+    void aTaskListOfAnotherProgramIsFollowedBothWays() {
+        String task =
+                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nBEGIN:VTODO\r\nUID:bulbs@quay.example\r\nSUMMARY:Bulbs for the pier"
+                        + "\r\nSTATUS:NEEDS-ACTION\r\nEND:VTODO\r\nEND:VCALENDAR\r\n";
+        calendars.shelf().put(errands, "bulbs.ics", task);
+        browser.open("/settings/sources");
+        browser.type("[data-test=task-list]", "Errands");
+        browser.until(
+                () -> browser.textOf("[data-test=tasks-in]").equals("6 there") ? true : null,
+                "all to stand in the list");
+        browser.open("/follow-ups");
+        browser.untilText("Bulbs for the pier");
+        calendars.shelf().put(errands, "bulbs.ics", task.replace("NEEDS-ACTION", "COMPLETED"));
+        browser.untilText("Done in Errands: Bulbs for the pier");
+        browser.until(() -> calendars.shelf().size(errands) == 6 ? true : null, "all to be written there");
+        office.setUp()
+                .call("PUT", "/api/settings/tasks", JSON.createObjectNode().putNull("calendarId"));
+        calendars.shelf().names(errands).forEach(name -> calendars.shelf().delete(errands, name));
     }
 
     @Test

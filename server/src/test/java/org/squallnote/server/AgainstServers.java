@@ -16,6 +16,7 @@ import org.springframework.test.context.TestPropertySource;
             "squallnote.outbox.hold=0s",
             "squallnote.outbox.drafts-behind=0s",
             "squallnote.calendars.every=100ms",
-            "squallnote.blocks.every=200"
+            "squallnote.blocks.every=200",
+            "squallnote.tasks.every=200"
         })
 @interface AgainstServers {}

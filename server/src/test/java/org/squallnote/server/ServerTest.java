@@ -48,6 +48,7 @@ import tools.jackson.databind.json.JsonMapper;
             // What looks by the clock is asked to by the tests of it.
             "squallnote.reminders.every=100000000",
             "squallnote.blocks.every=100000000",
+            "squallnote.tasks.every=100000000",
             "springdoc.api-docs.enabled=true",
             "springdoc.api-docs.path=/v3/api-docs",
             "springdoc.default-produces-media-type=application/json",

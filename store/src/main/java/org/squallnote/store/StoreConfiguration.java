@@ -28,6 +28,7 @@ import org.squallnote.core.repetition.Repetition;
 import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
+import org.squallnote.core.todo.Todo;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.store.migration.DecomposeBaseSubjects;
 import org.squallnote.store.migration.MendMailIdentities;
@@ -71,7 +72,8 @@ public class StoreConfiguration {
                             Repetition.class,
                             Occurrence.class,
                             Content.class,
-                            Scheduling.class));
+                            Scheduling.class,
+                            Todo.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

@@ -35,6 +35,8 @@ class CalendarStoreTest extends StoreTest {
                 NINE,
                 "Europe/London",
                 NINE,
+                true,
+                false,
                 0);
         calendars.insert(calendar);
     }

@@ -40,6 +40,7 @@ import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.thread.ThreadStore;
+import org.squallnote.store.todo.TodoStore;
 
 /** Every query that a page waits for goes over an index, among a hundred thousand messages. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -104,6 +105,8 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(RawMailStore.class, "raw", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
+                Arguments.of(TodoStore.class, "changedThere", Map.of("owner", ID, "calendarId", ID)),
+                Arguments.of(TodoStore.class, "unlinked", Map.of("owner", ID)),
                 Arguments.of(MessageStore.class, "inThread", thread),
                 Arguments.of(MessageStore.class, "threadingInThread", thread),
                 Arguments.of(

@@ -34,7 +34,8 @@ class SqlTest extends StoreTest {
             "message.RawMailStore.contents",
             "plan.PlanStore.ownersOfBlocks",
             "reminder.ReminderStore.owners",
-            "source.SourceStore.connected");
+            "source.SourceStore.connected",
+            "todo.TodoStore.havingChosen");
 
     /** What other databases do not know. */
     private static final List<String> OF_ONE_DATABASE =

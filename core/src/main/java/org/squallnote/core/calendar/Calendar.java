@@ -13,6 +13,8 @@ import java.util.UUID;
  * @param readAt when it was last seen as it is
  * @param workedIn the zone in which the times of its events were worked out
  * @param workedTo how far they were
+ * @param takesEvents whether events may stand in it
+ * @param takesTasks whether tasks may, as in a task list
  */
 public record Calendar(
         UUID id,
@@ -25,6 +27,8 @@ public record Calendar(
         Instant readAt,
         String workedIn,
         Instant workedTo,
+        boolean takesEvents,
+        boolean takesTasks,
         int version) {
 
     /** Whether it was last seen longer ago. */
@@ -33,13 +37,35 @@ public record Calendar(
     }
 
     /** Whether it is one of an account, into which can be written; not a file, and not one that can only be read. */
-    public boolean isOfAccount() {
+    private boolean isOfAccount() {
         return href.startsWith("http://") || href.startsWith("https://");
+    }
+
+    /** Whether events can be written into it. */
+    public boolean isForEvents() {
+        return isOfAccount() && takesEvents;
+    }
+
+    /** Whether follow-ups can stand in it as tasks. */
+    public boolean isForTasks() {
+        return isOfAccount() && takesTasks;
     }
 
     /** The same called and counted otherwise. */
     public Calendar with(String newName, CalendarUse newCounts) {
         return new Calendar(
-                id, owner, sourceId, href, newName, newCounts, syncToken, readAt, workedIn, workedTo, version);
+                id,
+                owner,
+                sourceId,
+                href,
+                newName,
+                newCounts,
+                syncToken,
+                readAt,
+                workedIn,
+                workedTo,
+                takesEvents,
+                takesTasks,
+                version);
     }
 }

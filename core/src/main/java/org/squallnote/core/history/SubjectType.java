@@ -23,7 +23,8 @@ public enum SubjectType {
     INVITATION,
     REMINDER,
     REMINDER_WISHES,
-    BLOCK_CALENDAR;
+    BLOCK_CALENDAR,
+    TASK_LIST;
 
     private final int version;
     private final boolean whole;

@@ -28,7 +28,9 @@ public enum OutboxKind {
     /** Takes a draft out of the folder for drafts. */
     FORGET_DRAFT,
     /** Writes an event into a calendar, or takes it out of there. */
-    WRITE_EVENT;
+    WRITE_EVENT,
+    /** Writes a task into a task list, or takes it out of there. */
+    WRITE_TASK;
 
     /** Whether somebody gets something by it. */
     public boolean sends() {

@@ -88,7 +88,8 @@ record CalendarEvent(
                 declinedBy(properties));
     }
 
-    private static Moment moment(VObjectProperty property, TimeZones zones) throws UnreadableEventException {
+    /** The moment that a property says. */
+    static Moment moment(VObjectProperty property, TimeZones zones) throws UnreadableEventException {
         return Moment.read(property.getValue(), zone(property, zones));
     }
 

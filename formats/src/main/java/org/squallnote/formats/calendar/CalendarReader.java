@@ -90,6 +90,14 @@ public final class CalendarReader {
         return reader.result();
     }
 
+    /** The title of the first event of a calendar; empty where there is none. */
+    public static String titleOf(String text) {
+        return Component.calendar(text).map(each -> each.parts("VEVENT")).orElse(List.of()).stream()
+                .findFirst()
+                .map(event -> event.properties().text("SUMMARY", LONGEST_NAME))
+                .orElse("");
+    }
+
     private final class Listener extends VObjectDataAdapter {
 
         private Properties event = new Properties();

@@ -94,18 +94,11 @@ public final class CalendarWriter {
             writer.writeProperty("DTSTART", UTC.format(event.from().orElseThrow()));
             writer.writeProperty("DURATION", "PT" + Math.max(1, event.minutes()) + "M");
         }
-        writer.writeProperty("SUMMARY", escaped(event.title()));
+        writer.writeProperty("SUMMARY", Component.escaped(event.title()));
         if (!event.description().isEmpty()) {
-            writer.writeProperty("DESCRIPTION", escaped(event.description()));
+            writer.writeProperty("DESCRIPTION", Component.escaped(event.description()));
         }
         writer.writeProperty("TRANSP", event.busy() ? "OPAQUE" : "TRANSPARENT");
         writer.writeEndComponent("VEVENT");
-    }
-
-    private static String escaped(String text) {
-        return VObjectPropertyValues.escape(text)
-                .replace("\r\n", "\\n")
-                .replace("\n", "\\n")
-                .replace("\r", "\\n");
     }
 }

@@ -155,7 +155,15 @@ final class Component {
 
     /** Sets a property to words. */
     void say(String property, String words) {
-        set(property, VObjectPropertyValues.escape(words));
+        set(property, escaped(words));
+    }
+
+    /** Words as they stand in a property of TEXT (RFC 5545 section 3.3.11). */
+    static String escaped(String words) {
+        return VObjectPropertyValues.escape(words)
+                .replace("\r\n", "\\n")
+                .replace("\n", "\\n")
+                .replace("\r", "\\n");
     }
 
     void clear(String property) {

@@ -2,15 +2,19 @@ package org.squallnote.formats.calendar;
 
 import com.github.mangstadt.vinnie.VObjectProperty;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 
 /** The properties of one component, in the order in which they stand. */
 final class Properties {
 
     /** More are somebody's joke; the rest is left out. */
     private static final int MOST = 2_000;
+
+    private static final Pattern COMMA = Pattern.compile("(?<!\\\\),");
 
     private final List<VObjectProperty> list = new ArrayList<>();
 
@@ -51,6 +55,20 @@ final class Properties {
                 .replaceAll("[\\s\\p{Cntrl}]+", " ")
                 .strip();
         return value.length() > longest ? value.substring(0, longest - 1) + "…" : value;
+    }
+
+    /** The same as it stands, on several lines and unbounded. */
+    String lines(String name) {
+        return first(name).map(property -> unescaped(property.getValue())).orElse("");
+    }
+
+    /** The texts of a property that lists some, such as CATEGORIES, wherever it stands. */
+    List<String> list(String name) {
+        return all(name).stream()
+                .flatMap(property -> Arrays.stream(COMMA.split(property.getValue())))
+                .map(value -> unescaped(value).strip())
+                .filter(value -> !value.isEmpty())
+                .toList();
     }
 
     private static String unescaped(String value) {

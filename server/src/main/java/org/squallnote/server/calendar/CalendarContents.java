@@ -1,5 +1,6 @@
 package org.squallnote.server.calendar;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
@@ -12,8 +13,10 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.calendar.CalendarUse;
 import org.squallnote.core.calendar.StoredObject;
+import org.squallnote.core.message.Sha256;
 import org.squallnote.formats.calendar.CalendarObject;
 import org.squallnote.formats.calendar.CalendarReader;
+import org.squallnote.formats.calendar.CalendarTodo;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.reading.WorkingTimes;
@@ -58,6 +61,16 @@ public class CalendarContents {
 
     /** The calendar of a source at a place, made when there is none. */
     public Calendar calendar(UUID owner, UUID sourceId, String href, String name) {
+        return calendar(owner, sourceId, href, name, true, false);
+    }
+
+    /**
+     * The same with what it takes.
+     *
+     * @param events whether events may stand in it
+     * @param tasks whether tasks may
+     */
+    public Calendar calendar(UUID owner, UUID sourceId, String href, String name, boolean events, boolean tasks) {
         return store.byHref(owner, sourceId, href).orElseGet(() -> {
             Instant now = clock.instant();
             Calendar made = new Calendar(
@@ -71,6 +84,8 @@ public class CalendarContents {
                     now,
                     workingTimes.of(owner).zone().getId(),
                     MeetingTimes.ahead(now),
+                    events,
+                    tasks,
                     0);
             store.insert(made);
             return made;
@@ -134,10 +149,12 @@ public class CalendarContents {
             if (each.href().length() <= LONGEST_HREF) {
                 String body = each.body().length() > LONGEST_OBJECT ? "" : each.body();
                 List<CalendarObject> events = CalendarReader.read(body).objects();
-                String uid = events.isEmpty() ? "" : events.get(0).uid();
+                String uid = events.isEmpty()
+                        ? CalendarTodo.uidOf(body)
+                        : events.get(0).uid();
                 times.put(
                         calendar,
-                        new StoredObject(calendar.id(), each.href(), uid, cut(each.etag()), body),
+                        new StoredObject(calendar.id(), each.href(), uid, state(each), body),
                         events,
                         mine,
                         now);
@@ -149,7 +166,12 @@ public class CalendarContents {
         }
     }
 
-    private static String cut(String etag) {
+    /** Its entity tag; where the server tells none it is told apart by what it says. */
+    public static String state(Fetched fetched) {
+        String etag = fetched.etag();
+        if (etag.isEmpty()) {
+            return "says:" + Sha256.of(fetched.body().getBytes(StandardCharsets.UTF_8));
+        }
         return etag.length() > LONGEST_ETAG ? etag.substring(0, LONGEST_ETAG) : etag;
     }
 

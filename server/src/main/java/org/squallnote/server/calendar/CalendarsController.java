@@ -33,10 +33,20 @@ class CalendarsController {
      * A calendar.
      *
      * @param readAt when it was last seen as it is
+     * @param events whether it can hold any
+     * @param writable whether events can be written into it
+     * @param tasks whether follow-ups can stand in it as tasks
      */
-    /** @param writable whether events can be written into it */
     record CalendarSummary(
-            UUID id, UUID sourceId, String name, CalendarUse counts, Instant readAt, boolean writable, int version) {}
+            UUID id,
+            UUID sourceId,
+            String name,
+            CalendarUse counts,
+            Instant readAt,
+            boolean events,
+            boolean writable,
+            boolean tasks,
+            int version) {}
 
     record CalendarChange(
             @NotBlank @Size(max = 200) String name, @NotNull CalendarUse counts) {}
@@ -50,7 +60,9 @@ class CalendarsController {
                         each.name(),
                         each.counts(),
                         each.readAt(),
-                        each.isOfAccount(),
+                        each.takesEvents(),
+                        each.isForEvents(),
+                        each.isForTasks(),
                         each.version()))
                 .toList();
     }

@@ -123,6 +123,11 @@ public class FollowUps implements Restorer {
         insert(owner, new NewFollowUp(followUpId, content, "", repeatWords), message, changes);
     }
 
+    /** Makes one that comes from elsewhere, as part of a command. */
+    public void takenIn(UUID owner, UUID followUpId, Content content, Changes changes) {
+        insert(owner, new NewFollowUp(followUpId, content, "", ""), null, changes);
+    }
+
     /** Whether a message has a follow-up. */
     public boolean isLinked(UUID owner, UUID messageId) {
         return !store.ofMessage(owner, messageId).isEmpty();
@@ -261,10 +266,11 @@ public class FollowUps implements Restorer {
      *
      * @return what is said of it behind its title
      */
-    String changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
+    public String changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
         FollowUpRecord before = record(owner, old);
         store.update(changed);
-        String beside = changed.state() == FollowUpState.OPEN ? "" : hasEnded(owner, old.id(), changes);
+        boolean ends = old.state() == FollowUpState.OPEN && changed.state() != FollowUpState.OPEN;
+        String beside = ends ? hasEnded(owner, old.id(), changes) : "";
         note(owner, old.id(), before, changes);
         return beside;
     }

@@ -128,7 +128,7 @@ class Meetings {
             }
         }
         return calendars.of(owner).stream()
-                .filter(calendar -> accounts.contains(calendar.sourceId()) && calendar.isOfAccount())
+                .filter(calendar -> accounts.contains(calendar.sourceId()) && calendar.isForEvents())
                 .toList();
     }
 

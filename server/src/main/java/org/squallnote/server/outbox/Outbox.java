@@ -112,8 +112,18 @@ public class Outbox implements TakeBack {
      */
     public void addEvent(UUID owner, UUID sourceId, UUID commandId, String about, Payloads.Event event, Duration wait) {
         String thing = event.calendarId() + "\n" + about;
-        UUID hash = UUID.nameUUIDFromBytes(thing.getBytes(StandardCharsets.UTF_8));
-        add(owner, sourceId, commandId, OutboxKind.WRITE_EVENT, hash + "." + commandId, null, event, wait);
+        add(owner, sourceId, commandId, OutboxKind.WRITE_EVENT, oneOf(thing, commandId), null, event, wait);
+    }
+
+    /** Puts in that a task is to be written; of several about one task the latest alone is done. */
+    public void addTask(UUID owner, UUID sourceId, Payloads.Task task) {
+        UUID commandId = ids.next();
+        String thing = task.calendarId() + "\n" + task.uid();
+        add(owner, sourceId, commandId, OutboxKind.WRITE_TASK, oneOf(thing, commandId), null, task, Duration.ZERO);
+    }
+
+    private static String oneOf(String thing, UUID commandId) {
+        return UUID.nameUUIDFromBytes(thing.getBytes(StandardCharsets.UTF_8)) + "." + commandId;
     }
 
     /** Whether one about the same thing was put in after it. */

@@ -30,8 +30,9 @@ class OutboxConfiguration {
             JsonMapper json,
             Claims claims,
             DraftMails drafts,
-            EventWork events) {
+            CalendarWork calendars) {
         return new OutboxRunner.Tools(
-                store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts, events);
+                store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts,
+                calendars);
     }
 }

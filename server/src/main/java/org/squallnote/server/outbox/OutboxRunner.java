@@ -63,7 +63,7 @@ public final class OutboxRunner implements AutoCloseable {
             JsonMapper json,
             Claims claims,
             DraftMails drafts,
-            EventWork events) {}
+            CalendarWork calendars) {}
 
     private final Source source;
     private final Tools tools;
@@ -228,7 +228,16 @@ public final class OutboxRunner implements AutoCloseable {
                 afterwards(entry, OutboxKind.MARK_READ, () -> repeatable(entry, () -> mark(entry, false)));
             case KEEP_DRAFT -> repeatable(entry, () -> keepDraft(entry));
             case FORGET_DRAFT -> repeatable(entry, () -> forgetDraft(entry));
-            case WRITE_EVENT -> writeEvent(entry);
+            case WRITE_EVENT ->
+                inCalendar(
+                        entry,
+                        () -> tools.calendars()
+                                .write(source, tools.json().readValue(entry.payload(), Payloads.Event.class)));
+            case WRITE_TASK ->
+                inCalendar(
+                        entry,
+                        () -> tools.calendars()
+                                .write(source, tools.json().readValue(entry.payload(), Payloads.Task.class)));
         }
     }
 
@@ -341,7 +350,13 @@ public final class OutboxRunner implements AutoCloseable {
         }
     }
 
-    private void writeEvent(OutboxEntry entry) {
+    /** Something that is done on a calendar server. */
+    @FunctionalInterface
+    private interface Writing {
+        void run() throws CalendarProblem;
+    }
+
+    private void inCalendar(OutboxEntry entry, Writing writing) {
         if (!claim(entry)) {
             return;
         }
@@ -351,7 +366,7 @@ public final class OutboxRunner implements AutoCloseable {
                 finish(entry);
                 return;
             }
-            tools.events().write(source, tools.json().readValue(entry.payload(), Payloads.Event.class));
+            writing.run();
             finish(entry);
         } catch (CalendarProblem e) {
             if (e.isRefusal()) {

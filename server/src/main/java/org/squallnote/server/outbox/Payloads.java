@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.todo.Todo;
 import org.squallnote.sources.chat.ChatAnswer;
 
 /** What the kinds of outbox entries need, as they stand in JSON. */
@@ -107,6 +108,19 @@ public final class Payloads {
             @Nullable String own,
             @Nullable String said,
             @Nullable String participation) {}
+
+    /**
+     * A task to write.
+     *
+     * @param expects what it says there; absent where it is not there yet. Where it says something else by then, nothing is
+     *     written
+     * @param become what it is to say; absent where it is to be taken away
+     */
+    public record Task(
+            UUID calendarId,
+            String uid,
+            @Nullable Todo expects,
+            @Nullable Todo become) {}
 
     /**
      * A mail to move.

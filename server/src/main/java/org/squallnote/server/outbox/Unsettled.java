@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -12,6 +13,8 @@ import org.squallnote.core.message.RawMail;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.outbox.OutboxState;
+import org.squallnote.core.todo.Todo;
+import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.MailArrivals;
@@ -63,6 +66,20 @@ class Unsettled {
 
     /** What an entry is about, in words; empty where it is about no message. */
     String about(OutboxEntry entry) {
+        if (entry.kind() == OutboxKind.WRITE_TASK) {
+            Payloads.Task task = json.readValue(entry.payload(), Payloads.Task.class);
+            return Optional.ofNullable(task.become())
+                    .or(() -> Optional.ofNullable(task.expects()))
+                    .map(Todo::title)
+                    .orElse("");
+        }
+        if (entry.kind() == OutboxKind.WRITE_EVENT) {
+            Payloads.Event event = json.readValue(entry.payload(), Payloads.Event.class);
+            return Optional.ofNullable(event.own())
+                    .or(() -> Optional.ofNullable(event.said()))
+                    .map(CalendarReader::titleOf)
+                    .orElse("");
+        }
         if (entry.messageId() == null) {
             return "";
         }

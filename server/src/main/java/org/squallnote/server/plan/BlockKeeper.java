@@ -136,16 +136,19 @@ class BlockKeeper {
         for (Block.Moved each : moved) {
             UUID id = each.block().followUpId();
             movedBefore.add(new Met(each.block(), each.meeting()));
-            commands.runWithin(owner, "block-moved", changes -> {
-                planning.moveWithin(owner, id, each.to(), changes);
-                String title =
-                        Optional.ofNullable(open.get(id)).map(FollowUp::title).orElse("");
-                changes.label((each.to() == null
-                                        ? "No time of its own any more, for a meeting: "
-                                        : "Moved to " + each.to() + ", for a meeting: ")
-                                + title)
-                        .announce();
-            });
+            locks.write(
+                    owner,
+                    () -> commands.runWithin(owner, "block-moved", changes -> {
+                        planning.moveWithin(owner, id, each.to(), changes);
+                        String title = Optional.ofNullable(open.get(id))
+                                .map(FollowUp::title)
+                                .orElse("");
+                        changes.label((each.to() == null
+                                                ? "No time of its own any more, for a meeting: "
+                                                : "Moved to " + each.to() + ", for a meeting: ")
+                                        + title)
+                                .announce();
+                    }));
         }
         return !moved.isEmpty();
     }

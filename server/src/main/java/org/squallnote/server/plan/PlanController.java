@@ -121,8 +121,7 @@ class PlanController {
     /** The calendar that blocks are written into. */
     @GetMapping("/api/settings/blocks")
     BlockCalendarForm blockCalendar(@CurrentAccount SignedIn me) {
-        return new BlockCalendarForm(
-                blockCalendar.state(me.accountId(), me.accountId()).calendarId());
+        return new BlockCalendarForm(blockCalendar.chosen(me.accountId()).calendarId());
     }
 
     @PutMapping("/api/settings/blocks")

@@ -110,25 +110,34 @@ final class CalDav {
                 .orElseThrow(() -> new CalendarProblem("There is no calendar at this address."));
     }
 
-    /** The calendars that hold events, and how each stands. */
+    /** The calendars that hold events or tasks, and how each stands. */
     List<FoundCalendar> calendars(URI home) throws CalendarProblem {
         List<FoundCalendar> found = new ArrayList<>();
         Multistatus answer =
                 Multistatus.read(dav("PROPFIND", home, "1", CALENDARS).body());
         for (Multistatus.Item item : answer.items()) {
-            boolean events = item.text("supported-calendar-component-set").isEmpty()
-                    && (!item.properties().containsKey("supported-calendar-component-set")
-                            || item.has("supported-calendar-component-set", "VEVENT"));
-            if (item.has("resourcetype", "calendar") && events && item.href().length() <= LONGEST_HREF) {
+            boolean events = takes(item, "VEVENT");
+            boolean tasks = takes(item, "VTODO");
+            if (item.has("resourcetype", "calendar")
+                    && (events || tasks)
+                    && item.href().length() <= LONGEST_HREF) {
                 String token = item.text("sync-token");
                 String ctag = item.text("getctag");
                 found.add(new FoundCalendar(
                         home.resolve(item.href()).toString(),
                         item.text("displayname").isEmpty() ? lastPart(item.href()) : item.text("displayname"),
-                        !token.isEmpty() ? "sync:" + token : !ctag.isEmpty() ? "ctag:" + ctag : ""));
+                        !token.isEmpty() ? "sync:" + token : !ctag.isEmpty() ? "ctag:" + ctag : "",
+                        events,
+                        tasks));
             }
         }
         return found;
+    }
+
+    /** A calendar that does not say what it takes, takes everything (RFC 4791 section 5.2.3). */
+    private static boolean takes(Multistatus.Item item, String component) {
+        return !item.properties().containsKey("supported-calendar-component-set")
+                || item.has("supported-calendar-component-set", component);
     }
 
     private static String lastPart(String href) {
@@ -163,9 +172,10 @@ final class CalDav {
     }
 
     /** The objects with a UID, and on some servers others too (RFC 4791 section 7.8.6). */
-    Multistatus withUid(URI calendar, String uid) throws CalendarProblem {
+    Multistatus withUid(URI calendar, String component, String uid) throws CalendarProblem {
         String query = XML + "<c:calendar-query " + NAMES + "><d:prop><d:getetag/><c:calendar-data/></d:prop><c:filter>"
-                + "<c:comp-filter name=\"VCALENDAR\"><c:comp-filter name=\"VEVENT\"><c:prop-filter name=\"UID\">"
+                + "<c:comp-filter name=\"VCALENDAR\"><c:comp-filter name=\"" + component
+                + "\"><c:prop-filter name=\"UID\">"
                 + "<c:text-match collation=\"i;octet\">" + escaped(uid)
                 + "</c:text-match></c:prop-filter></c:comp-filter></c:comp-filter></c:filter></c:calendar-query>";
         return Multistatus.read(dav("REPORT", calendar, "1", query).body());

@@ -19,12 +19,19 @@ public final class CalendarShelf {
     static final class Collection {
 
         private final String title;
+        private final String component;
         private final Map<String, Entry> entries = new TreeMap<>();
         private final List<Change> changes = new ArrayList<>();
         private long firstKnown;
 
-        Collection(String title) {
+        Collection(String title, String component) {
             this.title = title;
+            this.component = component;
+        }
+
+        /** What it takes: events or tasks. */
+        String component() {
+            return component;
         }
 
         String title() {
@@ -46,9 +53,18 @@ public final class CalendarShelf {
     }
 
     /** Adds a calendar; answers its path. */
-    public synchronized String addCalendar(String user, String name, String title) {
+    public String addCalendar(String user, String name, String title) {
+        return add(user, name, new Collection(title, "VEVENT"));
+    }
+
+    /** Adds a task list; answers its path. */
+    public String addTaskList(String user, String name, String title) {
+        return add(user, name, new Collection(title, "VTODO"));
+    }
+
+    private synchronized String add(String user, String name, Collection collection) {
         String path = "/calendars/" + user + "/" + name + "/";
-        collections.put(path, new Collection(title));
+        collections.put(path, collection);
         return path;
     }
 

@@ -126,7 +126,8 @@ final class DavRequests implements HttpHandler {
                 path,
                 "<d:displayname>" + escaped(collection.title())
                         + "</d:displayname><d:resourcetype><d:collection/><c:calendar/></d:resourcetype>"
-                        + "<c:supported-calendar-component-set><c:comp name=\"VEVENT\"/></c:supported-calendar-component-set>"
+                        + "<c:supported-calendar-component-set><c:comp name=\"" + collection.component()
+                        + "\"/></c:supported-calendar-component-set>"
                         + "<d:sync-token>" + token + "</d:sync-token><s:getctag>" + token + "</s:getctag>");
     }
 

@@ -17,6 +17,7 @@ final class Diary {
     private final CalendarShelf shelf;
     private final String office;
     private final String tides;
+    private final String errands;
     private int count;
 
     private Diary(CalendarShelf shelf, QuayCalendar calendar, String zone) {
@@ -25,6 +26,7 @@ final class Diary {
         this.shelf = shelf;
         this.office = shelf.addCalendar(MerrowQuay.CALENDAR_USER, "office", "Harbour office");
         this.tides = shelf.addCalendar(MerrowQuay.CALENDAR_USER, "tides", "Tides");
+        this.errands = shelf.addTaskList(MerrowQuay.CALENDAR_USER, "errands", "Errands");
     }
 
     /** Puts everything into calendars of Ines. */
@@ -47,6 +49,8 @@ final class Diary {
         single(8, "Pilots' association", "Pilot house", "13:00", 90, "");
         single(-1, "Dredging plans", "Office", "10:30", 60, "");
         allDay(7, "Spring tide", "TRANSP:TRANSPARENT");
+        errand("Bulbs for the pier lamps", 2);
+        errand("Batteries for the handheld radios", 4);
     }
 
     private void single(int workingDays, String title, String place, String from, int minutes, String more) {
@@ -60,6 +64,7 @@ final class Diary {
     private void event(LocalDate day, String title, String place, String from, int minutes, String more) {
         put(
                 office,
+                "VEVENT",
                 title,
                 "DTSTART;TZID=" + zone + ":" + LOCAL.format(day.atTime(LocalTime.parse(from))),
                 "DURATION:PT" + minutes + "M",
@@ -68,14 +73,19 @@ final class Diary {
     }
 
     private void allDay(int workingDays, String title, String more) {
-        put(tides, title, "DTSTART;VALUE=DATE:" + DATE.format(calendar.day(workingDays)), more);
+        put(tides, "VEVENT", title, "DTSTART;VALUE=DATE:" + DATE.format(calendar.day(workingDays)), more);
     }
 
-    private void put(String path, String title, String... lines) {
+    private void errand(String title, int workingDays) {
+        put(errands, "VTODO", title, "DUE;VALUE=DATE:" + DATE.format(calendar.day(workingDays)), "STATUS:NEEDS-ACTION");
+    }
+
+    /** @param component {@code VEVENT}, or {@code VTODO} for a task */
+    private void put(String path, String component, String title, String... lines) {
         count++;
         String uid = "diary-" + count + "@merrowquay.example";
         StringBuilder text = new StringBuilder(
-                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Merrow Quay//Diary//EN\r\nBEGIN:VEVENT\r\n");
+                "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Merrow Quay//Diary//EN\r\nBEGIN:" + component + "\r\n");
         text.append("UID:")
                 .append(uid)
                 .append("\r\nDTSTAMP:20260101T000000Z\r\nSUMMARY:")
@@ -89,6 +99,6 @@ final class Diary {
         shelf.put(
                 path,
                 "diary-" + count + ".ics",
-                text.append("END:VEVENT\r\nEND:VCALENDAR\r\n").toString());
+                text.append("END:" + component + "\r\nEND:VCALENDAR\r\n").toString());
     }
 }

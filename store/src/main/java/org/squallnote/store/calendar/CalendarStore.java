@@ -36,6 +36,13 @@ public interface CalendarStore {
             @Param("syncToken") String syncToken,
             @Param("readAt") Instant readAt);
 
+    /** Notes what it takes. */
+    int noteTakes(
+            @Param("owner") UUID owner,
+            @Param("id") UUID id,
+            @Param("events") boolean events,
+            @Param("tasks") boolean tasks);
+
     /** Notes how far its times are worked out. */
     int noteWorked(
             @Param("owner") UUID owner,
@@ -46,6 +53,10 @@ public interface CalendarStore {
     int delete(@Param("owner") UUID owner, @Param("id") UUID id);
 
     List<StoredObject> objects(@Param("owner") UUID owner, @Param("calendarId") UUID calendarId);
+
+    /** What a calendar says of one event or task; more than one only where a server is not careful. */
+    List<StoredObject> withUid(
+            @Param("owner") UUID owner, @Param("calendarId") UUID calendarId, @Param("uid") String uid);
 
     /** The objects with where they are and which state they are in, without what they say. */
     List<StoredObject> states(@Param("owner") UUID owner, @Param("calendarId") UUID calendarId);

@@ -7,9 +7,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Calendar;
 import org.squallnote.core.source.Source;
@@ -66,18 +65,29 @@ class CalendarJournals {
 
         @Override
         public void calendars(List<FoundCalendar> found) {
-            Set<String> hrefs = found.stream().map(FoundCalendar::href).collect(Collectors.toSet());
+            Map<String, FoundCalendar> byHref = new HashMap<>();
+            found.forEach(each -> byHref.put(each.href(), each));
             List<Calendar> before = store.ofSource(owner, sourceId);
-            boolean same = before.size() == hrefs.size()
-                    && before.stream().allMatch(calendar -> hrefs.contains(calendar.href()));
+            boolean same = before.size() == byHref.size()
+                    && before.stream().allMatch(calendar -> isAsFound(calendar, byHref.get(calendar.href())));
             if (!same) {
                 locks.write(owner, () -> {
-                    found.forEach(each -> contents.calendar(owner, sourceId, each.href(), each.name()));
-                    before.stream()
-                            .filter(calendar -> !hrefs.contains(calendar.href()))
-                            .forEach(contents::remove);
+                    found.forEach(each ->
+                            contents.calendar(owner, sourceId, each.href(), each.name(), each.events(), each.tasks()));
+                    for (Calendar calendar : before) {
+                        FoundCalendar now = byHref.get(calendar.href());
+                        if (now == null) {
+                            contents.remove(calendar);
+                        } else if (!isAsFound(calendar, now)) {
+                            store.noteTakes(owner, calendar.id(), now.events(), now.tasks());
+                        }
+                    }
                 });
             }
+        }
+
+        private static boolean isAsFound(Calendar calendar, @Nullable FoundCalendar found) {
+            return found != null && calendar.takesEvents() == found.events() && calendar.takesTasks() == found.tasks();
         }
 
         @Override

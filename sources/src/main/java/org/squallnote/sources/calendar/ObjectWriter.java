@@ -3,59 +3,88 @@ package org.squallnote.sources.calendar;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.squallnote.core.message.Sha256;
 import org.squallnote.formats.calendar.CalendarReader;
+import org.squallnote.formats.calendar.CalendarTodo;
 import org.squallnote.sources.Reach;
 import org.squallnote.sources.Waits;
 
 /**
- * Writes events into calendars of an account (RFC 4791 section 5.3.2). What is written is worked out from what is there at
+ * Writes events, or tasks, into calendars of an account (RFC 4791 section 5.3.2). What is written is worked out from what is there at
  * that moment, and only put in the place of that: nothing that somebody else has written meanwhile is lost, and the same
- * done twice, as after a kill, leaves one event.
+ * done twice, as after a kill, leaves one.
  */
-public final class EventWriter {
+public final class ObjectWriter {
 
     /** So often somebody else may be faster. */
     private static final int MOST_ATTEMPTS = 5;
 
     private final CalDav server;
+    private final Kind kind;
 
     /** For an account, which may be asked only where it is allowed to. */
-    public EventWriter(CalendarAccess access, Reach reach) {
+    public ObjectWriter(CalendarAccess access, Reach reach, Kind kind) {
         server = new CalDav(access, reach, new Waits());
+        this.kind = kind;
     }
 
-    /** What an event is to become. */
+    /** What is written. */
+    public enum Kind {
+        EVENTS("VEVENT") {
+            @Override
+            boolean isIn(String body, String uid) {
+                return CalendarReader.read(body).objects().stream()
+                        .anyMatch(event -> event.uid().equals(uid));
+            }
+        },
+        TASKS("VTODO") {
+            @Override
+            boolean isIn(String body, String uid) {
+                return CalendarTodo.uidOf(body).equals(uid);
+            }
+        };
+
+        private final String component;
+
+        Kind(String component) {
+            this.component = component;
+        }
+
+        abstract boolean isIn(String body, String uid);
+    }
+
+    /** What it is to become. */
     @FunctionalInterface
     public interface Change {
 
         /**
-         * The event as it shall be.
+         * It as it shall be.
          *
          * @param now what the calendar says of it, absent where it says nothing
          * @return absent where nothing is to be changed
          */
-        Optional<String> of(Optional<String> now);
+        Optional<String> of(Optional<Written> now);
     }
 
     /**
-     * An event as it stands on the server.
+     * An event or a task as it stands on the server.
      *
      * @param etag empty where the server does not say; then it is read again
      */
     public record Written(String href, String etag, String body) {}
 
     /**
-     * Writes an event, found by its UID wherever it lies in the calendar.
+     * Writes one, found by its UID wherever it lies in the calendar.
      *
      * @return absent where nothing had to be changed
      * @throws CalendarProblem when it could not be written; the calendar is as it was then, or as it shall be
      */
     public Optional<Written> put(URI calendar, String uid, Change change) throws CalendarProblem {
-        CalendarProblem last = new CalendarProblem("Somebody else changes this event all the time.");
+        CalendarProblem last = new CalendarProblem("Somebody else changes this all the time.");
         for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
             Optional<Written> now = find(calendar, uid);
-            Optional<String> body = change.of(now.map(Written::body));
+            Optional<String> body = change.of(now);
             if (body.isEmpty()) {
                 return Optional.empty();
             }
@@ -74,15 +103,15 @@ public final class EventWriter {
     }
 
     /**
-     * Takes an event away; one that is not there is gone already.
+     * Takes one away, where it is still as it is to be taken away; one that is not there is gone already.
      *
      * @return where it was
      */
-    public Optional<String> remove(URI calendar, String uid) throws CalendarProblem {
-        CalendarProblem last = new CalendarProblem("Somebody else changes this event all the time.");
+    public Optional<String> remove(URI calendar, String uid, Predicate<Written> still) throws CalendarProblem {
+        CalendarProblem last = new CalendarProblem("Somebody else changes this all the time.");
         for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
             Optional<Written> now = find(calendar, uid);
-            if (now.isEmpty()) {
+            if (now.filter(still).isEmpty()) {
                 return Optional.empty();
             }
             try {
@@ -101,8 +130,8 @@ public final class EventWriter {
     private Optional<Written> find(URI calendar, String uid) throws CalendarProblem {
         Optional<Written> found = Optional.empty();
         try {
-            found = server.withUid(calendar, uid).items().stream()
-                    .filter(item -> !item.isGone() && isOf(item.text("calendar-data"), uid))
+            found = server.withUid(calendar, kind.component, uid).items().stream()
+                    .filter(item -> !item.isGone() && kind.isIn(item.text("calendar-data"), uid))
                     .map(item -> new Written(item.href(), item.text("getetag"), item.text("calendar-data")))
                     .findFirst();
         } catch (CalendarProblem e) {
@@ -116,13 +145,8 @@ public final class EventWriter {
         }
         URI place = calendar.resolve(name(uid));
         return server.object(place)
-                .filter(answer -> isOf(answer.text(), uid))
+                .filter(answer -> kind.isIn(answer.text(), uid))
                 .map(answer -> new Written(place.getRawPath(), answer.header("ETag"), answer.text()));
-    }
-
-    private static boolean isOf(String body, String uid) {
-        return CalendarReader.read(body).objects().stream()
-                .anyMatch(event -> event.uid().equals(uid));
     }
 
     /** The same each time, so that it is never put in twice. */

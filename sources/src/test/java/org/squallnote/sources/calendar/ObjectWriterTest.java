@@ -19,12 +19,12 @@ import org.squallnote.sources.Reach;
 import org.squallnote.standins.calendar.CalendarServer;
 
 /** Events are written once, and over nothing that others have written. */
-class EventWriterTest {
+class ObjectWriterTest {
 
     private CalendarServer server;
     private String office = "";
     private URI calendar;
-    private EventWriter writer;
+    private ObjectWriter writer;
 
     @BeforeEach
     void start() throws IOException {
@@ -40,8 +40,9 @@ class EventWriterTest {
         server.close();
     }
 
-    private EventWriter writer(String password) {
-        return new EventWriter(new CalendarAccess(server.address(), "ines", password), Reach.ANYWHERE);
+    private ObjectWriter writer(String password) {
+        return new ObjectWriter(
+                new CalendarAccess(server.address(), "ines", password), Reach.ANYWHERE, ObjectWriter.Kind.EVENTS);
     }
 
     private static String event(String uid, String title) {
@@ -49,11 +50,15 @@ class EventWriterTest {
                 + "\r\nDTSTART:20260310T090000Z\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
     }
 
-    private Optional<EventWriter.Written> say(String uid, String title) throws CalendarProblem {
+    private Optional<ObjectWriter.Written> say(String uid, String title) throws CalendarProblem {
         String body = event(uid, title);
         // XML knows one kind of line ends only.
         Optional<String> there = Optional.of(body.replace("\r\n", "\n").strip());
-        return writer.put(calendar, uid, now -> Optional.of(body).filter(it -> !now.equals(there)));
+        return writer.put(
+                calendar,
+                uid,
+                now -> Optional.of(body)
+                        .filter(it -> !now.map(ObjectWriter.Written::body).equals(there)));
     }
 
     private String only() {
@@ -63,7 +68,7 @@ class EventWriterTest {
 
     @Test
     void whatIsWrittenAgainIsOneEvent() throws Exception {
-        EventWriter.Written written = say("u1@x.example", "One").orElseThrow();
+        ObjectWriter.Written written = say("u1@x.example", "One").orElseThrow();
         assertThat(written.href()).isEqualTo(office + only());
         assertThat(written.etag()).isNotEmpty();
         assertThat(say("u1@x.example", "One")).as("nothing to change").isEmpty();
@@ -88,7 +93,7 @@ class EventWriterTest {
             if (turns[0]++ == 0) {
                 server.shelf().put(office, "u1.ics", event("u1@x.example", "Theirs"));
             }
-            return now.map(body -> body.replace("SUMMARY:", "SUMMARY:Mine and "));
+            return now.map(it -> it.body().replace("SUMMARY:", "SUMMARY:Mine and "));
         });
         assertThat(turns[0]).isEqualTo(2);
         assertThat(server.shelf().body(office, "u1.ics").orElseThrow()).contains("SUMMARY:Mine and Theirs");
@@ -113,9 +118,9 @@ class EventWriterTest {
     @Test
     void whatIsTakenAwayIsGoneOnce() throws Exception {
         say("u1@x.example", "One");
-        assertThat(writer.remove(calendar, "u1@x.example")).isPresent();
+        assertThat(writer.remove(calendar, "u1@x.example", there -> true)).isPresent();
         assertThat(server.shelf().size(office)).isZero();
-        assertThat(writer.remove(calendar, "u1@x.example")).isEmpty();
+        assertThat(writer.remove(calendar, "u1@x.example", there -> true)).isEmpty();
     }
 
     @Test
@@ -161,7 +166,8 @@ class EventWriterTest {
         plain.start();
         try {
             URI at = URI.create("http://127.0.0.1:" + plain.getAddress().getPort() + "/office/");
-            EventWriter simple = new EventWriter(new CalendarAccess(at.toString(), "", ""), Reach.ANYWHERE);
+            ObjectWriter simple = new ObjectWriter(
+                    new CalendarAccess(at.toString(), "", ""), Reach.ANYWHERE, ObjectWriter.Kind.EVENTS);
             simple.put(at, "u1", now -> Optional.of(event("u1", "One")));
             simple.put(at, "u1", now -> Optional.of(event("u1", now.isPresent() ? "Two" : "Blind")));
             assertThat(kept.values()).singleElement().asString().contains("SUMMARY:Two");
