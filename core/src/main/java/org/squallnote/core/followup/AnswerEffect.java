@@ -49,7 +49,7 @@ public sealed interface AnswerEffect {
             return followUp.forReply() ? new Done() : followUp.answerSeen() == null ? new Asked() : new None();
         }
         Optional<LocalDateTime> promised =
-                facts.holding() || facts.promises() ? owed.get().by() : Optional.empty();
+                facts.putsOff(owed.get().what()) ? owed.get().by() : Optional.empty();
         return promised.map(by -> moved(followUp, by)).orElseGet(None::new);
     }
 

@@ -94,6 +94,7 @@ final class Findings {
                 hints.replyBy(),
                 nature.nature() == Nature.AUTO_REPLY ? returnsOn() : Optional.empty(),
                 nature.nature() == Nature.BOUNCE ? failedRecipients() : List.of(),
+                automatic ? TakingUp.NOTHING : TakingUp.in(sentences, context, people),
                 cut);
     }
 

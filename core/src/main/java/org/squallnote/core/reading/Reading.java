@@ -30,6 +30,7 @@ import org.squallnote.core.text.Span;
  * @param hintedReplyBy a deadline found in a hint
  * @param returnsOn the day on which somebody away says they are back
  * @param failedRecipients the recipients that a bounce names
+ * @param takingUp how it takes up what was asked before
  * @param cut whether only the beginning was read, since the text is overlong
  */
 public record Reading(
@@ -54,6 +55,7 @@ public record Reading(
         Optional<Deadline> hintedReplyBy,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients,
+        TakingUp takingUp,
         boolean cut) {
 
     /** Copies the lists. */
@@ -95,6 +97,7 @@ public record Reading(
                 one.replyBy().isPresent() ? Optional.empty() : hintedReplyBy,
                 returnsOn,
                 failedRecipients,
+                takingUp,
                 cut);
     }
 

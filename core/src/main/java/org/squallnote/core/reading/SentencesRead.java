@@ -31,6 +31,7 @@ final class SentencesRead {
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
     private int paragraph = -1;
+    private boolean hasAsked;
     /** How many lines give somebody who is known a task: "Tom: confirm the room". */
     private long assigned;
 
@@ -108,6 +109,10 @@ final class SentencesRead {
             }
         }
         tasks.told(sentence, opening).ifPresent(found::add);
+        if (found.isEmpty() && hasAsked) {
+            SameAgain.of(sentence, opening).ifPresent(found::add);
+        }
+        hasAsked |= !found.isEmpty();
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(SentenceAsks.FoundAsk::from));
         }

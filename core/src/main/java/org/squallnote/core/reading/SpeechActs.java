@@ -55,6 +55,13 @@ final class SpeechActs {
             return false;
         }
         ReadSentence first = said.get(0);
+        // "Ah, of course. Thank you!"
+        if (first.sentence().size() <= 3
+                && said.size() > 1
+                && first.asks().isEmpty()
+                && said.get(1).has("thanks")) {
+            return true;
+        }
         return first.has("thanks") || first.has("praise") || first.consistsOf("confirm");
     }
 
@@ -274,7 +281,7 @@ final class SpeechActs {
         return false;
     }
 
-    /** Whether besides greetings, thanks, an introduction and reasons there are only questions. */
+    /** Whether besides greetings, thanks, an introduction, promises and reasons there are only questions. */
     boolean onlyAsksBack() {
         boolean asked = false;
         for (ReadSentence read : said) {
@@ -290,6 +297,7 @@ final class SpeechActs {
             boolean aside = read.consistsOf("thanks", "willing")
                     || read.has("introduction")
                     || read.has("reason")
+                    || (promise(read).isPresent() && read.found().isEmpty())
                     || (asked && isReasonBehind(read))
                     || isGreetingOnly(read);
             boolean clarify = asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence());

@@ -16,6 +16,8 @@ import org.squallnote.core.message.Party;
  * @param promised whether they promised it
  * @param what my ask or their promise, in the writer's words
  * @param openToAll whether an answer from anybody settles it
+ * @param answeredBy somebody else who answered it
+ * @param answeredIn the message in which they did; until I take that, the one asked is awaited
  */
 public record Awaited(
         Party party,
@@ -24,7 +26,21 @@ public record Awaited(
         Optional<LocalDateTime> by,
         boolean promised,
         String what,
-        boolean openToAll) {
+        boolean openToAll,
+        Optional<Party> answeredBy,
+        Optional<UUID> answeredIn) {
+
+    /** Somebody of whom nobody else has answered what they were asked. */
+    public Awaited(
+            Party party,
+            UUID messageId,
+            Instant since,
+            Optional<LocalDateTime> by,
+            boolean promised,
+            String what,
+            boolean openToAll) {
+        this(party, messageId, since, by, promised, what, openToAll, Optional.empty(), Optional.empty());
+    }
 
     /** Whether the day is over, at a local moment. */
     public boolean isLate(LocalDateTime now) {
@@ -32,6 +48,33 @@ public record Awaited(
     }
 
     Awaited promisedBy(TurnEvent promise) {
-        return new Awaited(party, messageId, since, promise.facts().promisedBy().or(() -> by), true, what, openToAll);
+        return new Awaited(
+                party,
+                messageId,
+                since,
+                promise.facts().promisedBy().or(() -> by),
+                true,
+                what,
+                openToAll,
+                answeredBy,
+                answeredIn);
+    }
+
+    /** Somebody else is awaited in their place, as they say. */
+    Awaited handedTo(Party other, TurnEvent said) {
+        return new Awaited(other, messageId, since, said.facts().promisedBy().or(() -> by), true, what, openToAll);
+    }
+
+    Awaited answeredByAnother(TurnEvent answer) {
+        return new Awaited(
+                party,
+                messageId,
+                since,
+                by,
+                promised,
+                what,
+                openToAll,
+                Optional.of(answer.from()),
+                Optional.of(answer.messageId()));
     }
 }

@@ -27,6 +27,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param thanksOnly whether it only thanks
  * @param acknowledges whether it thanks or confirms before anything else and asks me nothing
  * @param holding whether it says that an answer will come
+ * @param answersLater whether it says so in so many words; a promise in a room is {@code holding} too
  * @param promises whether it promises something to those it is written to
  * @param promisedBy by when
  * @param promised the promise in the writer's words, empty when there is none
@@ -35,6 +36,10 @@ import org.squallnote.core.reading.Withdrawal;
  * @param withdraws whether it takes an ask back
  * @param withdrawsLastOnly whether it takes back only the last message
  * @param withdrawsAbout the words that say what is no longer needed
+ * @param agrees whether it says nothing but yes, willingly
+ * @param plans whether it says what happens at a time to come, which {@code promisedBy} is then
+ * @param fulfils whether it says that something is done or handed over
+ * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
  */
@@ -49,6 +54,7 @@ public record Facts(
         boolean thanksOnly,
         boolean acknowledges,
         boolean holding,
+        boolean answersLater,
         boolean promises,
         Optional<LocalDateTime> promisedBy,
         String promised,
@@ -57,6 +63,10 @@ public record Facts(
         boolean withdraws,
         boolean withdrawsLastOnly,
         String withdrawsAbout,
+        boolean agrees,
+        boolean plans,
+        boolean fulfils,
+        Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
 
@@ -75,6 +85,7 @@ public record Facts(
             false,
             false,
             false,
+            false,
             Optional.empty(),
             "",
             false,
@@ -82,12 +93,17 @@ public record Facts(
             false,
             false,
             "",
+            false,
+            false,
+            false,
+            Set.of(),
             Optional.empty(),
             List.of());
 
     /** Copies the collections. */
     public Facts {
         asked = Set.copyOf(asked);
+        handsTo = Set.copyOf(handsTo);
         failedRecipients = List.copyOf(failedRecipients);
     }
 
@@ -102,7 +118,9 @@ public record Facts(
         Optional<Withdrawal> withdrawal = reading.withdrawal();
         String text = reading.words().text();
         // "Will do" in a room puts an answer off, but binds nobody to me who was not asked.
-        boolean later = reading.holding() || reading.promises().stream().anyMatch(Promise::toNobodyByName);
+        boolean later = reading.holding()
+                || reading.takingUp().leavesIt()
+                || reading.promises().stream().anyMatch(Promise::toNobodyByName);
         return new Facts(
                 reading.nature(),
                 reading.asksMe(),
@@ -117,16 +135,33 @@ public record Facts(
                 reading.thanksOnly(),
                 reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),
                 later,
+                reading.holding() || reading.takingUp().leavesIt(),
                 promise.isPresent(),
-                promise.flatMap(Promise::by).map(Deadline::end),
+                promise.flatMap(Promise::by)
+                        .map(Deadline::end)
+                        .or(() -> reading.takingUp().by()),
                 promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""),
                 reading.questionBack(),
                 reading.solved(),
                 withdrawal.isPresent(),
                 withdrawal.map(Withdrawal::lastMessageOnly).orElse(false),
                 withdrawal.map(one -> bounded(one.about().foldedIn(text))).orElse(""),
+                reading.takingUp().agrees(),
+                reading.takingUp().plans(),
+                reading.takingUp().fulfils(),
+                reading.takingUp().handsTo(),
                 reading.returnsOn(),
                 reading.failedRecipients());
+    }
+
+    /**
+     * Whether it says that something will come, and is not it yet: "sure" and "the post takes it along on Monday" are that
+     * where something was to be done, and an answer where something was to be known.
+     *
+     * @param ask what was asked, in the asker's words
+     */
+    public boolean putsOff(String ask) {
+        return holding || promises || ((agrees || plans) && Wanted.isToBeDone(ask));
     }
 
     /** The same with the user's own word on whether it asks them, which holds against what was read. */
@@ -146,6 +181,7 @@ public record Facts(
                 thanksOnly && !me,
                 acknowledges && !me,
                 holding,
+                answersLater,
                 promises,
                 promisedBy,
                 promised,
@@ -154,6 +190,10 @@ public record Facts(
                 withdraws,
                 withdrawsLastOnly,
                 withdrawsAbout,
+                agrees,
+                plans,
+                fulfils,
+                handsTo,
                 returnsOn,
                 failedRecipients);
     }

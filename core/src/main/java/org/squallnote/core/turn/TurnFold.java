@@ -4,8 +4,13 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
 
 /**
  * The messages of one thread in sent order with the state after each. Not safe for use by several threads of execution.
@@ -17,6 +22,9 @@ public final class TurnFold {
 
     private final List<TurnEvent> events = new ArrayList<>();
     private final List<TurnState> states = new ArrayList<>();
+
+    /** The reactions that were taken back, by the events that did. */
+    private final Map<UUID, UUID> takenBack = new HashMap<>();
 
     /** The fold over some messages, in whatever order they are given. */
     public static TurnFold over(Collection<TurnEvent> messages) {
@@ -37,10 +45,56 @@ public final class TurnFold {
         while (states.size() > at) {
             states.remove(states.size() - 1);
         }
+        events.subList(at, events.size()).forEach(later -> takenBack.remove(later.messageId()));
         for (int i = at; i < events.size(); i++) {
             TurnState before = i == 0 ? TurnState.START : states.get(i - 1);
-            states.add(new TurnStep(events.subList(0, i), before).after(events.get(i)));
+            Optional<TurnEvent> taken = takenBackBy(i);
+            states.add(
+                    taken.isPresent()
+                            ? without(taken.get(), i)
+                            : new TurnStep(events.subList(0, i), before).after(events.get(i)));
         }
+    }
+
+    /** The reaction that an event takes back, where that was seen before it. */
+    private Optional<TurnEvent> takenBackBy(int index) {
+        TurnEvent event = events.get(index);
+        if (event.takenBack().isEmpty()) {
+            return Optional.empty();
+        }
+        Set<UUID> gone = goneBefore(index);
+        for (int i = index - 1; i >= 0; i--) {
+            TurnEvent earlier = events.get(i);
+            if (earlier.reaction()
+                    && earlier.takenBack().isEmpty()
+                    && !gone.contains(earlier.messageId())
+                    && earlier.from().isSameAs(event.from())
+                    && earlier.answers().equals(event.answers())) {
+                return Optional.of(earlier);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Set<UUID> goneBefore(int index) {
+        Set<UUID> gone = new HashSet<>();
+        for (int i = 0; i < index && !takenBack.isEmpty(); i++) {
+            Optional.ofNullable(takenBack.get(events.get(i).messageId())).ifPresent(gone::add);
+        }
+        return gone;
+    }
+
+    /** As if a reaction had not been. */
+    private TurnState without(TurnEvent reaction, int last) {
+        takenBack.put(events.get(last).messageId(), reaction.messageId());
+        Set<UUID> gone = goneBefore(last + 1);
+        TurnState state = TurnState.START;
+        for (int i = 0; i <= last; i++) {
+            if (!gone.contains(events.get(i).messageId())) {
+                state = new TurnStep(events.subList(0, i), state).after(events.get(i));
+            }
+        }
+        return state;
     }
 
     /** The state after the message at that place in sent order. */

@@ -39,8 +39,9 @@ public record TurnState(
      *
      * @param debt the debt
      * @param waitingFor the addresses of those I asked
+     * @param question the message in which I did
      */
-    public record Paused(Debt debt, List<String> waitingFor) {
+    public record Paused(Debt debt, List<String> waitingFor, UUID question) {
 
         /** Copies the addresses. */
         public Paused {

@@ -64,12 +64,22 @@ final class TurnStep {
         return new TurnState(debts, paused, awaited, asking, returns, false, state.reopenedBy(), state.decidedAt());
     }
 
-    /** Incoming 7, outgoing 5: a reaction to my ask acknowledges it; mine settles nothing. */
+    /**
+     * Incoming 7, outgoing 5: a reaction to my ask acknowledges it, one to somebody's answer in my place ends what I owed;
+     * mine settles nothing but takes the answer of somebody else. One that was taken back is as if it had not been.
+     */
     private void reaction(TurnEvent event) {
-        if (event.direction() == Direction.INCOMING && event.takenBack().isEmpty()) {
-            awaited.removeIf(one -> one.party().isSameAs(event.from())
-                    && event.answers().filter(one.messageId()::equals).isPresent());
+        if (event.takenBack().isPresent() || event.answers().isEmpty()) {
+            return;
         }
+        if (event.direction() == Direction.OUTGOING) {
+            awaited.removeIf(one -> one.answeredIn().equals(event.answers()));
+            return;
+        }
+        awaited.removeIf(one -> one.party().isSameAs(event.from())
+                && event.answers().filter(one.messageId()::equals).isPresent());
+        debts.removeIf(
+                debt -> debt.to().isSameAs(event.from()) && debt.answeredIn().equals(event.answers()));
     }
 
     /** Incoming 2: those it names are not awaited any more, and the message has to go another way. */
@@ -88,6 +98,7 @@ final class TurnStep {
         }
         answerInMyPlace(event);
         resumeAfterAnswer(event);
+        answerInTheirPlace(event);
         boolean wasAwaited = answer(event);
         if (!wasAwaited && facts.promises() && !isAwaited(event.from())) {
             awaited.add(new Awaited(
@@ -203,33 +214,81 @@ final class TurnStep {
     /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
     private void answerInMyPlace(TurnEvent event) {
         Facts facts = event.facts();
-        boolean says = saysSomething(facts);
-        boolean answers = answersNow(facts);
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
-            boolean asker = debt.to().isSameAs(event.from());
-            if (debt.reason() != Reason.ASKED) {
+            if (debt.reason() != Reason.ASKED && debt.reason() != Reason.PROMISED) {
                 continue;
             }
-            if (asker) {
-                boolean thanksForIt = debt.answeredIn().isPresent()
-                        && facts.acknowledges()
-                        && (event.answers().isEmpty()
-                                || event.answers().equals(debt.answeredIn())
-                                || event.answers()
-                                        .filter(debt.messageId()::equals)
-                                        .isEmpty());
-                if (thanksForIt || (facts.acknowledges() && isAnsweredInTheRoom(event, debt))) {
+            if (debt.to().isSameAs(event.from())) {
+                if (facts.acknowledges() && (isThanksForAnother(event, debt) || isAnsweredInTheRoom(event, debt))) {
                     debts.remove(i);
                 }
-            } else if ((answers || (says && debt.openToAll() && facts.promises()))
-                    && event.isAddressedTo(debt.to().address())
+            } else if (event.isAddressedTo(debt.to().address())
                     && !debt.others().contains(event.from().address())) {
-                if (debt.openToAll()) {
-                    debts.remove(i);
-                } else if (answersIt(event, debt)) {
-                    debts.set(i, debt.answeredInMyPlace(event));
-                }
+                answeredByAnother(i, event);
+            }
+        }
+    }
+
+    private void answeredByAnother(int at, TurnEvent event) {
+        Debt debt = debts.get(at);
+        Facts facts = event.facts();
+        boolean answers = saysSomething(facts) && !facts.putsOff(debt.what());
+        if (debt.openToAll() || isAskedOfAHouse(debt, event)) {
+            if (answers || (saysSomething(facts) && facts.promises())) {
+                debts.remove(at);
+            }
+        } else if (answers && answersIt(event, debt.messageId())) {
+            if (asking.stream().anyMatch(one -> one.party().isSameAs(debt.to()))) {
+                // What they asked back is answered, whoever did: they are awaited for the first ask again.
+                debts.remove(at);
+                askAgain(debt.to());
+            } else {
+                debts.set(at, debt.answeredInMyPlace(event));
+            }
+        }
+    }
+
+    private void askAgain(Party party) {
+        asking.stream().filter(one -> one.party().isSameAs(party)).forEach(awaited::add);
+        asking.removeIf(one -> one.party().isSameAs(party));
+    }
+
+    /** Whether it was asked of a list or a shared mailbox, mine too, and of nobody by name, and the writer speaks for that. */
+    private boolean isAskedOfAHouse(Debt debt, TurnEvent event) {
+        if (!debt.others().isEmpty()) {
+            return false;
+        }
+        return before.stream()
+                .filter(earlier -> earlier.messageId().equals(debt.messageId()))
+                .anyMatch(asked -> asked.to().stream()
+                        .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
+                        .anyMatch(party -> SharedMailboxes.speaksFor(event, party.address())));
+    }
+
+    /** Thanks in a mail after somebody else's answer, unless they are for what I wrote myself. */
+    private boolean isThanksForAnother(TurnEvent thanks, Debt debt) {
+        if (debt.answeredIn().isEmpty()) {
+            return false;
+        }
+        boolean forMine = before.stream()
+                .anyMatch(earlier -> earlier.direction() == Direction.OUTGOING
+                        && thanks.answers().filter(earlier.messageId()::equals).isPresent());
+        return !forMine && thanks.answers().filter(debt.messageId()::equals).isEmpty();
+    }
+
+    /** Somebody else answers what I asked; the one asked is awaited until I take that. */
+    private void answerInTheirPlace(TurnEvent event) {
+        Facts facts = event.facts();
+        if (!saysSomething(facts)) {
+            return;
+        }
+        for (int i = 0; i < awaited.size(); i++) {
+            Awaited one = awaited.get(i);
+            boolean another = !one.promised() && !isAnsweredBy(one, event);
+            boolean says = facts.fulfils() || !Wanted.isToBeDone(one.what());
+            if (another && says && !facts.putsOff(one.what()) && answersIt(event, one.messageId())) {
+                awaited.set(i, one.answeredByAnother(event));
             }
         }
     }
@@ -243,6 +302,9 @@ final class TurnStep {
             TurnEvent earlier = before.get(i);
             if (earlier.messageId().equals(debt.messageId())) {
                 return false;
+            }
+            if (earlier.direction() == Direction.OUTGOING && earlier.facts().putsOff(debt.what())) {
+                return false; // They thank me for what I promised.
             }
             boolean byAnother = earlier.direction() == Direction.INCOMING
                     && !earlier.reaction()
@@ -265,9 +327,9 @@ final class TurnStep {
         return saysSomething(facts) && !facts.holding() && !facts.promises();
     }
 
-    /** In a mail to the asker; in a room only where it says that it answers that message. */
-    private static boolean answersIt(TurnEvent event, Debt debt) {
-        return event.answers().filter(debt.messageId()::equals).isPresent()
+    /** In a mail of the thread; in a room only where it says that it answers that message. */
+    private static boolean answersIt(TurnEvent event, UUID ask) {
+        return event.answers().filter(ask::equals).isPresent()
                 || (event.channel() == Channel.MAIL && event.answers().isEmpty());
     }
 
@@ -277,16 +339,20 @@ final class TurnStep {
         for (int i = paused.size() - 1; i >= 0; i--) {
             Paused rest = paused.get(i);
             boolean meant = rest.waitingFor().contains(event.from().address());
-            if (!meant || (facts.holding() && !facts.asksMe())) {
+            boolean carried = !meant && answersNow(facts) && answersIt(event, rest.question());
+            if (!(meant || carried) || (facts.holding() && !facts.asksMe())) {
                 continue;
             }
             List<String> still = new ArrayList<>(rest.waitingFor());
             still.remove(event.from().address());
-            if (!still.isEmpty()) {
-                paused.set(i, new Paused(rest.debt(), still));
+            if (!still.isEmpty() && !carried) {
+                paused.set(i, new Paused(rest.debt(), still, rest.question()));
                 continue;
             }
             paused.remove(i);
+            if (carried) {
+                awaited.removeIf(one -> one.messageId().equals(rest.question()));
+            }
             if (!facts.thanksOnly() && !facts.solved() && !facts.withdraws()) {
                 Debt debt = rest.debt();
                 debts.add(0, passesItOn(event, debt) ? debt.answeredInMyPlace(event) : debt);
@@ -314,12 +380,15 @@ final class TurnStep {
             was = true;
             if (facts.questionBack() && facts.asksMe()) {
                 awaited.remove(i);
-                if (facts.holding() || facts.promises()) {
+                if (facts.answersLater()) {
                     awaited.add(i, one.promisedBy(event));
                 } else {
                     asking.add(one);
                 }
-            } else if (facts.holding() || facts.promises()) {
+            } else if (isHandedOn(event)) {
+                awaited.remove(i);
+                awaited.addAll(i, handedOn(one, event));
+            } else if (facts.putsOff(lastAskOf(one))) {
                 awaited.set(i, one.promisedBy(event));
             } else {
                 awaited.remove(i);
@@ -338,6 +407,34 @@ final class TurnStep {
         return was;
     }
 
+    /** What I have asked somebody last: what they write next is about that. */
+    private String lastAskOf(Awaited one) {
+        for (int i = before.size() - 1; i >= 0; i--) {
+            TurnEvent earlier = before.get(i);
+            boolean asked = earlier.direction() == Direction.OUTGOING
+                    && earlier.facts().asked().contains(one.party().address());
+            if (asked || earlier.messageId().equals(one.messageId())) {
+                return asked ? earlier.facts().what() : one.what();
+            }
+        }
+        return one.what();
+    }
+
+    private static boolean isHandedOn(TurnEvent event) {
+        Set<String> to = event.facts().handsTo();
+        return !to.isEmpty() && !to.contains(event.from().address());
+    }
+
+    /** Those who will answer, as somebody says who was asked, where they are not awaited already. */
+    private List<Awaited> handedOn(Awaited one, TurnEvent event) {
+        return event.facts().handsTo().stream()
+                .sorted()
+                .map(address -> partyOf(address, event))
+                .filter(party -> !isAwaited(party))
+                .map(party -> one.handedTo(party, event))
+                .toList();
+    }
+
     private boolean isAnsweredBy(Awaited one, TurnEvent event) {
         if (one.party().isSameAs(event.from())) {
             return true;
@@ -354,6 +451,7 @@ final class TurnStep {
             asking.removeIf(one -> event.isAddressedTo(one.party().address()));
         }
         debts.removeIf(debt -> debt.reason() == Reason.BOUNCED);
+        takeAnswerOfAnother(event);
         if (!facts.thanksOnly()) {
             answerDebts(event);
             if (!facts.holding()) {
@@ -366,10 +464,19 @@ final class TurnStep {
         ask(event);
     }
 
+    /** What somebody else has answered is taken with thanks, or by going on without asking again. */
+    private void takeAnswerOfAnother(TurnEvent event) {
+        awaited.removeIf(one -> one.answeredBy()
+                        .filter(other -> event.isAddressedTo(other.address()))
+                        .isPresent()
+                && event.facts().asked().isEmpty());
+    }
+
     /** Outgoing 1 and 4. */
     private void answerDebts(TurnEvent event) {
         Facts facts = event.facts();
-        boolean puts = facts.holding() || facts.promises();
+        boolean asksBack =
+                facts.questionBack() && !facts.answersLater() && !facts.asked().isEmpty();
         boolean owed = false;
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
@@ -377,13 +484,13 @@ final class TurnStep {
                 continue;
             }
             owed = true;
-            if (puts) {
+            if (asksBack) {
+                debts.remove(i);
+                paused.add(new Paused(debt, List.copyOf(facts.asked()), event.messageId()));
+            } else if (facts.putsOff(debt.what())) {
                 debts.set(i, debt.promisedBy(facts.promisedBy()));
             } else {
                 debts.remove(i);
-                if (facts.questionBack() && !facts.asked().isEmpty()) {
-                    paused.add(new Paused(debt, List.copyOf(facts.asked())));
-                }
             }
         }
         if (facts.promises() && !owed) {

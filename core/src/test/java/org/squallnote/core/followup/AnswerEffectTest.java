@@ -61,6 +61,7 @@ class AnswerEffectTest {
                 thanks,
                 false,
                 false,
+                false,
                 promises,
                 Optional.empty(),
                 "",
@@ -69,6 +70,10 @@ class AnswerEffectTest {
                 false,
                 false,
                 "",
+                false,
+                false,
+                false,
+                Set.of(),
                 Optional.empty(),
                 List.of());
     }
@@ -150,7 +155,7 @@ class AnswerEffectTest {
                 Optional.empty());
         TurnState paused = new TurnState(
                 List.of(),
-                List.of(new TurnState.Paused(debt, List.of(TILDA.address()))),
+                List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)),
                 List.of(),
                 List.of(),
                 Map.of(),

@@ -34,7 +34,7 @@ final class Stories {
     private static final Pattern MARK = Pattern.compile("\\[([^\\]]+)]");
     private static final Instant START = Instant.parse("2026-03-10T10:20:00Z");
     private static final Reader READER = new Reader(
-            new Me("Ines Calloway", Set.of("ines@merrowquay.example", "@ines"), List.of()),
+            new Me("Ines Calloway", Set.of("ines@merrowquay.example", "office@merrowquay.example", "@ines"), List.of()),
             false,
             WorkingTime.officeHours(ZoneId.of("Europe/London")));
 
@@ -44,7 +44,9 @@ final class Stories {
     private String name = "";
 
     static List<Story> all() {
-        return in(WordList.lines(Stories.class, "stories.txt"));
+        List<Story> all = new ArrayList<>(in(WordList.lines(Stories.class, "stories.txt")));
+        all.addAll(in(WordList.lines(Stories.class, "meetings.txt")));
+        return all;
     }
 
     /** The stories that some lines tell. */
@@ -133,7 +135,9 @@ final class Stories {
                 + bounced.map(m -> "\nFinal-Recipient: rfc822; "
                                 + party(m.substring(7)).address())
                         .orElse("");
-        Direction direction = from.name().equals("me") ? Direction.OUTGOING : Direction.INCOMING;
+        Direction direction = from.name().equals("me") || from.address().startsWith("office@")
+                ? Direction.OUTGOING
+                : Direction.INCOMING;
         Instant sentAt = START.plusSeconds(600L * events.size());
         MessageToRead message = new MessageToRead(
                 channel.equals("mail") ? Channel.MAIL : Channel.CHAT,
@@ -149,7 +153,7 @@ final class Stories {
                 room,
                 mentions(text),
                 answersMe,
-                List.of(party("Tom"), party("Nora")));
+                known());
         events.add(new TurnEvent(
                 new UUID(7, events.size()),
                 sentAt,
@@ -163,6 +167,13 @@ final class Stories {
                 marks.contains("unreaction") ? Optional.of(sentAt.plusSeconds(60)) : Optional.empty(),
                 marks.contains("list"),
                 Facts.of(READER.read(message), direction)));
+    }
+
+    /** Those who have written, and in a chat two who are always there. */
+    private List<Party> known() {
+        List<Party> known = new ArrayList<>(channel.equals("mail") ? List.of() : List.of(party("Tom"), party("Nora")));
+        events.forEach(event -> known.add(event.from()));
+        return known.stream().distinct().toList();
     }
 
     private static Headers headers(Set<String> marks) {
@@ -223,6 +234,8 @@ final class Stories {
             case "list" -> new Party("list", "quays@lists.harbours.example");
             case "helpdesk" -> new Party("helpdesk", "helpdesk@printers.example");
             case "Nils at helpdesk" -> new Party("Nils", "nils@printers.example");
+            case "Pia at helpdesk" -> new Party("Pia", "pia@printers.example");
+            case "office" -> new Party("Harbour office", "office@merrowquay.example");
             case "daemon" -> new Party("", "mailer-daemon@merrowquay.example");
             default -> new Party(who, who.toLowerCase(Locale.ROOT).replace(" ", ".") + "@harker.example");
         };

@@ -67,9 +67,15 @@ public final class JsonLines {
      * @param direction in or out
      * @param answers the message of the conversation that it answers
      * @param reaction whether it is a reaction
+     * @param takenBack whether that reaction is taken back by it
      */
     public record Entry(
-            String id, MessageToRead message, Direction direction, Optional<String> answers, boolean reaction) {
+            String id,
+            MessageToRead message,
+            Direction direction,
+            Optional<String> answers,
+            boolean reaction,
+            boolean takenBack) {
 
         /** What the fold over a conversation takes; reads the message. */
         public TurnEvent event(Reader reader) {
@@ -88,7 +94,7 @@ public final class JsonLines {
                     message.cc(),
                     answers.map(JsonLines::idOf),
                     reaction,
-                    Optional.empty(),
+                    takenBack ? Optional.of(message.sentAt()) : Optional.empty(),
                     message.headers().has("List-Id") || message.headers().has("List-Post"),
                     Facts.of(reading, direction));
         }
@@ -180,7 +186,13 @@ public final class JsonLines {
                     answersMe,
                     List.copyOf(people));
             Direction direction = me.is(from) ? Direction.OUTGOING : Direction.INCOMING;
-            return new Entry(id, read, direction, answers, message.has("reaction"));
+            return new Entry(
+                    id,
+                    read,
+                    direction,
+                    answers,
+                    message.has("reaction"),
+                    message.path("takenBack").asBoolean(false));
         }
 
         private static Instant sentAt(JsonNode message) {

@@ -95,7 +95,8 @@ public final class MailStandIn implements AutoCloseable {
 
     /** The messages in a folder. */
     public List<MimeMessage> messages(String address, String folder) {
-        return folder(address, folder).getMessages().stream()
+        // A copy, which the list makes in one go: mail may arrive meanwhile.
+        return List.copyOf(folder(address, folder).getMessages()).stream()
                 .map(stored -> stored.getMimeMessage())
                 .toList();
     }

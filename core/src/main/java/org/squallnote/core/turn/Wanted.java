@@ -1,0 +1,42 @@
+package org.squallnote.core.turn;
+
+import java.util.Locale;
+import java.util.regex.Pattern;
+
+/** Tells an ask that wants something done from one that wants to know something. */
+final class Wanted {
+
+    private static final String WHAT = "(when|what|which|where|who|whose|how|why|whether|if)\\b";
+
+    /** "Could you tell me when", "please let us know whether": known, though it is told to do. */
+    private static final Pattern TO_TELL = Pattern.compile(
+            "\\b(tell|let|remind|say|know|confirm|check|see|advise)\\b( (me|us|them|him|her|know|to))* " + WHAT);
+
+    /** What is thought of something is known only once it was looked at. */
+    private static final Pattern OPINION = Pattern.compile(
+            "\\b((what|how) you (think|feel|find|like)|your (comments|thoughts|opinion|feedback|view))\\b");
+
+    private static final Pattern DOING = Pattern.compile(
+            "\\b((can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
+                    + "|want you|like you|ask you)\\b");
+
+    private static final Pattern QUESTION = Pattern.compile("(^|[,:;.!] ?|\\bso )(and |or |but )?(" + WHAT
+            + "|(is|are|am|was|were|do|does|did|has|have|had|may|shall|should|will|can|could|would|must) )");
+
+    private Wanted() {}
+
+    /** Whether it wants something done; an invitation wants an answer. */
+    static boolean isToBeDone(String ask) {
+        String words = ask.toLowerCase(Locale.ROOT).replace('\u2019', '\'');
+        if (OPINION.matcher(words).find()) {
+            return true;
+        }
+        if (words.isBlank() || TO_TELL.matcher(words).find()) {
+            return false;
+        }
+        if (DOING.matcher(words).find()) {
+            return !words.contains("would you mind if");
+        }
+        return words.indexOf('?') < 0 && !QUESTION.matcher(words).find();
+    }
+}
