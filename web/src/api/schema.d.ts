@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/chases/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["due"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/colleagues": {
         parameters: {
             query?: never;
@@ -1387,7 +1403,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["due"];
+        get: operations["due_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1908,6 +1924,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/{id}/chase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["chase"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/{id}/chase-date": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chaseOn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/{id}/close": {
         parameters: {
             query?: never;
@@ -2099,6 +2147,20 @@ export interface components {
             byTime: string | null;
             late: boolean;
             promised: boolean;
+            /** Format: date */
+            promisedBy: string | null;
+            /** Format: date */
+            chaseOn: string;
+            /** @enum {string} */
+            why: "SILENT" | "REMINDED" | "PROMISED" | "ASKED_BY" | "USUAL" | "AWAY" | "BY_HAND";
+            /** Format: int32 */
+            chases: number;
+            /** Format: date */
+            returnsOn: string | null;
+            /** Format: int64 */
+            usualMinutes: number | null;
+            laterThanUsual: boolean;
+            answeredBy: string | null;
             what: string;
         };
         Begun: {
@@ -2262,6 +2324,17 @@ export interface components {
             /** Format: date */
             day: string;
             changes: components["schemas"]["ChangeView"][];
+        };
+        ChaseDay: {
+            /** Format: date */
+            day: string | null;
+        };
+        ChaseRequest: {
+            party: string;
+            text: string;
+            others: string[] | null;
+            /** Format: email */
+            to: string | null;
         };
         ChatChange: {
             name: string;
@@ -2456,6 +2529,20 @@ export interface components {
             version: number;
             /** Format: date-time */
             shownAt: string;
+        };
+        DueView: {
+            party: components["schemas"]["Party"];
+            name: string;
+            /** @enum {string} */
+            channel: "MAIL" | "CHAT";
+            /** Format: int32 */
+            chases: number;
+            /** Format: int64 */
+            usualMinutes: number | null;
+            others: components["schemas"]["Party"][];
+            exhausted: boolean;
+            open: components["schemas"]["OpenView"][];
+            draft: string;
         };
         Ended: {
             /** Format: int32 */
@@ -2886,6 +2973,28 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        OpenView: {
+            /** Format: uuid */
+            threadId: string;
+            subject: string;
+            /** Format: uuid */
+            messageId: string;
+            what: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date */
+            promisedBy: string | null;
+            /** Format: date */
+            chaseOn: string;
+            /** @enum {string} */
+            why: "SILENT" | "REMINDED" | "PROMISED" | "ASKED_BY" | "USUAL" | "AWAY" | "BY_HAND";
+            /** Format: int32 */
+            chases: number;
+            laterThanUsual: boolean;
+            /** Format: int64 */
+            silentMinutes: number;
+            draft: string;
+        };
         OrderForm: {
             /** Format: date */
             day: string;
@@ -3106,6 +3215,13 @@ export interface components {
             /** Format: int32 */
             people: number;
         };
+        RoundView: {
+            due: components["schemas"]["DueView"][];
+            /** Format: int32 */
+            minutesOfADay: number;
+            /** Format: date-time */
+            now: string;
+        };
         RuleChange: {
             party: string;
             /** @enum {string|null} */
@@ -3312,6 +3428,8 @@ export interface components {
             counts: {
                 [key: string]: number;
             };
+            /** Format: int32 */
+            due: number;
             lines: components["schemas"]["ThreadLine"][];
             more: boolean;
             /** Format: date-time */
@@ -3811,6 +3929,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    due: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundView"];
                 };
             };
         };
@@ -5939,7 +6077,7 @@ export interface operations {
             };
         };
     };
-    due: {
+    due_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7018,6 +7156,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThreadDetail"];
+                };
+            };
+        };
+    };
+    chase: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChaseRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    chaseOn: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChaseDay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -181,6 +181,7 @@ final class EngineBench {
                         false,
                         Optional.empty(),
                         false,
+                        false,
                         facts.get(random.nextInt(facts.size())));
                 Threadable<TurnEvent> threadable = new Threadable<>(
                         event,

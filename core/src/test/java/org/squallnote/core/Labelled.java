@@ -127,8 +127,9 @@ public final class Labelled {
                     read.cc(),
                     answers.map(Labelled::id),
                     message.has("reaction"),
-                    Optional.empty(),
+                    message.path("takenBack").asBoolean(false) ? Optional.of(read.sentAt()) : Optional.empty(),
                     read.headers().has("List-Id"),
+                    false,
                     Facts.of(reader.read(read), direction)));
         }
         return events;

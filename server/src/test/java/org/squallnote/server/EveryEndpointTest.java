@@ -22,6 +22,7 @@ import org.squallnote.server.account.SignedIn;
 class EveryEndpointTest extends ServerTest {
 
     private static final Map<String, String> BODIES = Map.ofEntries(
+            Map.entry("/chase", "{\"party\":\"a@x.example\",\"text\":\"Any news?\"}"),
             Map.entry("/hand-over", "{\"name\":\"\",\"address\":\"a@x.example\",\"text\":\"Hello\"}"),
             Map.entry("/invitation/answer", "{\"participation\":\"ACCEPTED\",\"note\":\"\",\"calendarId\":null}"),
             Map.entry(

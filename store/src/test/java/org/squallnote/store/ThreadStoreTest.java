@@ -50,6 +50,8 @@ class ThreadStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                null,
+                null,
                 0);
     }
 

@@ -1,6 +1,7 @@
 package org.squallnote.core.thread;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,8 @@ import org.squallnote.core.turn.Turn;
  * @param debts what I owe
  * @param awaited those who owe an answer
  * @param reopenedBy the message that opened it again
+ * @param chaseOn the day on which the first of those awaited is to be reminded
+ * @param chaseHand the day chosen by hand instead
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
  */
 public record StoredThread(
@@ -37,6 +40,8 @@ public record StoredThread(
         @Nullable CloseReason handReason,
         @Nullable Instant handAt,
         @Nullable Instant handLastKnown,
+        @Nullable LocalDate chaseOn,
+        @Nullable LocalDate chaseHand,
         int version) {
 
     /** The last decision made by hand. */

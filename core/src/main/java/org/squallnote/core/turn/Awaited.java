@@ -1,6 +1,7 @@
 package org.squallnote.core.turn;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,8 +17,10 @@ import org.squallnote.core.message.Party;
  * @param promised whether they promised it
  * @param what my ask or their promise, in the writer's words
  * @param openToAll whether an answer from anybody settles it
- * @param answeredBy somebody else who answered it
- * @param answeredIn the message in which they did; until I take that, the one asked is awaited
+ * @param answered by whom else it was answered; until I take that, the one asked is awaited
+ * @param lastMine when I wrote to them last in this thread, absent where I have not since they promised it unasked
+ * @param chases how often I have asked again
+ * @param returnsOn until when they are away, as they said
  */
 public record Awaited(
         Party party,
@@ -27,10 +30,20 @@ public record Awaited(
         boolean promised,
         String what,
         boolean openToAll,
-        Optional<Party> answeredBy,
-        Optional<UUID> answeredIn) {
+        Optional<ByAnother> answered,
+        Optional<Instant> lastMine,
+        int chases,
+        Optional<LocalDate> returnsOn) {
 
-    /** Somebody of whom nobody else has answered what they were asked. */
+    /**
+     * An answer by somebody who was not asked.
+     *
+     * @param by who gave it
+     * @param in the message in which they did
+     */
+    public record ByAnother(Party by, UUID in) {}
+
+    /** Somebody who has just come to owe it. */
     public Awaited(
             Party party,
             UUID messageId,
@@ -39,7 +52,18 @@ public record Awaited(
             boolean promised,
             String what,
             boolean openToAll) {
-        this(party, messageId, since, by, promised, what, openToAll, Optional.empty(), Optional.empty());
+        this(
+                party,
+                messageId,
+                since,
+                by,
+                promised,
+                what,
+                openToAll,
+                Optional.empty(),
+                Optional.empty(),
+                0,
+                Optional.empty());
     }
 
     /** Whether the day is over, at a local moment. */
@@ -47,25 +71,36 @@ public record Awaited(
         return by.filter(now::isAfter).isPresent();
     }
 
+    /** Since when they have not heard of me. */
+    public Instant lastHeard() {
+        return lastMine.filter(since::isBefore).orElse(since);
+    }
+
+    /** The day until which they are away; absent once they are back. */
+    public Optional<LocalDate> awayOn(LocalDate today) {
+        return returnsOn.filter(day -> !day.isBefore(today));
+    }
+
     Awaited promisedBy(TurnEvent promise) {
-        return new Awaited(
-                party,
-                messageId,
-                since,
-                promise.facts().promisedBy().or(() -> by),
-                true,
-                what,
-                openToAll,
-                answeredBy,
-                answeredIn);
+        return with(party, promise.facts().promisedBy().or(() -> by), true, answered, chases);
     }
 
     /** Somebody else is awaited in their place, as they say. */
     Awaited handedTo(Party other, TurnEvent said) {
-        return new Awaited(other, messageId, since, said.facts().promisedBy().or(() -> by), true, what, openToAll);
+        return with(other, said.facts().promisedBy().or(() -> by), true, Optional.empty(), 0);
     }
 
     Awaited answeredByAnother(TurnEvent answer) {
+        return with(party, by, promised, Optional.of(new ByAnother(answer.from(), answer.messageId())), chases);
+    }
+
+    private Awaited with(
+            Party who, Optional<LocalDateTime> day, boolean byPromise, Optional<ByAnother> other, int asked) {
+        return new Awaited(who, messageId, since, day, byPromise, what, openToAll, other, lastMine, asked, returnsOn);
+    }
+
+    /** I have written to them at a moment, and asked again or not. */
+    Awaited writtenTo(Instant at, boolean again) {
         return new Awaited(
                 party,
                 messageId,
@@ -74,7 +109,14 @@ public record Awaited(
                 promised,
                 what,
                 openToAll,
-                Optional.of(answer.from()),
-                Optional.of(answer.messageId()));
+                answered,
+                Optional.of(at),
+                again ? chases + 1 : chases,
+                returnsOn);
+    }
+
+    Awaited awayUntil(LocalDate day) {
+        return new Awaited(
+                party, messageId, since, by, promised, what, openToAll, answered, lastMine, chases, Optional.of(day));
     }
 }

@@ -22,6 +22,7 @@ import org.squallnote.core.message.Party;
  * @param reaction whether it is a reaction and has no words
  * @param takenBack when a reaction was taken back
  * @param throughList whether it came through a mailing list
+ * @param reminder whether it does nothing but remind of what was asked before
  * @param facts what it says
  */
 public record TurnEvent(
@@ -36,6 +37,7 @@ public record TurnEvent(
         boolean reaction,
         Optional<Instant> takenBack,
         boolean throughList,
+        boolean reminder,
         Facts facts) {
 
     /** Copies the recipients. */

@@ -15,6 +15,7 @@ import java.util.UUID;
  * @param paused what I owe again once my question back is answered
  * @param awaited who owes me something, in the order in which they came to
  * @param asking those awaited who asked back and wait for me meanwhile
+ * @param answered who answered what I had asked, and when
  * @param returns when somebody away is back, by address
  * @param closed whether it is closed
  * @param reopenedBy the message that opened it again after it was closed
@@ -25,6 +26,7 @@ public record TurnState(
         List<Paused> paused,
         List<Awaited> awaited,
         List<Awaited> asking,
+        List<Answered> answered,
         Map<String, LocalDate> returns,
         boolean closed,
         Optional<UUID> reopenedBy,
@@ -32,7 +34,7 @@ public record TurnState(
 
     /** Before any message. */
     public static final TurnState START = new TurnState(
-            List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+            List.of(), List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
 
     /**
      * A debt that rests while my question back is open.
@@ -55,6 +57,7 @@ public record TurnState(
         paused = List.copyOf(paused);
         awaited = List.copyOf(awaited);
         asking = List.copyOf(asking);
+        answered = List.copyOf(answered);
         returns = Map.copyOf(returns);
     }
 

@@ -1,7 +1,6 @@
 package org.squallnote.core.turn;
 
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -31,6 +30,7 @@ final class TurnStep {
     private final List<Paused> paused;
     private final List<Awaited> awaited;
     private final List<Awaited> asking;
+    private final List<Answered> answered;
     private final Map<String, LocalDate> returns;
     private final TurnState state;
 
@@ -41,6 +41,7 @@ final class TurnStep {
         this.paused = new ArrayList<>(state.paused());
         this.awaited = new ArrayList<>(state.awaited());
         this.asking = new ArrayList<>(state.asking());
+        this.answered = new ArrayList<>(state.answered());
         this.returns = new HashMap<>(state.returns());
     }
 
@@ -55,13 +56,19 @@ final class TurnStep {
         } else {
             switch (facts.nature()) {
                 case BULK -> {}
-                case AUTO_REPLY ->
-                    facts.returnsOn().ifPresent(day -> returns.put(event.from().address(), day));
+                case AUTO_REPLY -> facts.returnsOn().ifPresent(day -> away(event.from(), day));
                 case BOUNCE -> bounce(event);
                 default -> incoming(event);
             }
         }
-        return new TurnState(debts, paused, awaited, asking, returns, false, state.reopenedBy(), state.decidedAt());
+        return new TurnState(
+                debts, paused, awaited, asking, answered, returns, false, state.reopenedBy(), state.decidedAt());
+    }
+
+    private void away(Party party, LocalDate until) {
+        returns.put(party.address(), until);
+        awaited.replaceAll(one -> one.party().isSameAs(party) ? one.awayUntil(until) : one);
+        asking.replaceAll(one -> one.party().isSameAs(party) ? one.awayUntil(until) : one);
     }
 
     /**
@@ -73,7 +80,9 @@ final class TurnStep {
             return;
         }
         if (event.direction() == Direction.OUTGOING) {
-            awaited.removeIf(one -> one.answeredIn().equals(event.answers()));
+            awaited.removeIf(one -> one.answered()
+                    .filter(other -> event.answers().filter(other.in()::equals).isPresent())
+                    .isPresent());
             return;
         }
         awaited.removeIf(one -> one.party().isSameAs(event.from())
@@ -393,6 +402,7 @@ final class TurnStep {
             } else {
                 awaited.remove(i);
                 open |= one.openToAll();
+                noteAnswer(one, event);
             }
         }
         if (open) {
@@ -435,6 +445,16 @@ final class TurnStep {
                 .toList();
     }
 
+    /** How long somebody took who was asked; what they promised unasked says nothing of that. */
+    private void noteAnswer(Awaited one, TurnEvent event) {
+        boolean asked = before.stream()
+                .anyMatch(earlier ->
+                        earlier.messageId().equals(one.messageId()) && earlier.direction() == Direction.OUTGOING);
+        if (asked) {
+            answered.add(new Answered(one.party().address(), one.messageId(), one.since(), event.sentAt()));
+        }
+    }
+
     private boolean isAnsweredBy(Awaited one, TurnEvent event) {
         if (one.party().isSameAs(event.from())) {
             return true;
@@ -446,17 +466,28 @@ final class TurnStep {
 
     private void outgoing(TurnEvent event) {
         Facts facts = event.facts();
+        if (event.reminder()) {
+            // It asks nothing anew: whoever has answered meanwhile, though I had not seen it, owes nothing.
+            awaited.replaceAll(
+                    one -> event.isAddressedTo(one.party().address()) ? one.writtenTo(event.sentAt(), true) : one);
+            return;
+        }
         if (facts.withdraws()) {
             awaited.removeIf(one -> event.isAddressedTo(one.party().address()));
             asking.removeIf(one -> event.isAddressedTo(one.party().address()));
         }
         debts.removeIf(debt -> debt.reason() == Reason.BOUNCED);
         takeAnswerOfAnother(event);
+        awaited.replaceAll(one -> event.isAddressedTo(one.party().address())
+                ? one.writtenTo(
+                        event.sentAt(), facts.asked().contains(one.party().address()))
+                : one);
         if (!facts.thanksOnly()) {
             answerDebts(event);
             if (!facts.holding()) {
                 asking.stream()
                         .filter(one -> event.isAddressedTo(one.party().address()))
+                        .map(one -> one.writtenTo(event.sentAt(), false))
                         .forEach(awaited::add);
                 asking.removeIf(one -> event.isAddressedTo(one.party().address()));
             }
@@ -466,8 +497,8 @@ final class TurnStep {
 
     /** What somebody else has answered is taken with thanks, or by going on without asking again. */
     private void takeAnswerOfAnother(TurnEvent event) {
-        awaited.removeIf(one -> one.answeredBy()
-                        .filter(other -> event.isAddressedTo(other.address()))
+        awaited.removeIf(one -> one.answered()
+                        .filter(other -> event.isAddressedTo(other.by().address()))
                         .isPresent()
                 && event.facts().asked().isEmpty());
     }
@@ -543,15 +574,17 @@ final class TurnStep {
         if (isAwaited(party) || party.isSameAs(event.from())) {
             return;
         }
-        Optional<LocalDateTime> by = event.facts().askBy();
-        awaited.add(new Awaited(
-                party,
-                event.messageId(),
-                event.sentAt(),
-                by,
-                false,
-                event.facts().what(),
-                event.facts().openToAll()));
+        Awaited fresh = new Awaited(
+                        party,
+                        event.messageId(),
+                        event.sentAt(),
+                        event.facts().askBy(),
+                        false,
+                        event.facts().what(),
+                        event.facts().openToAll())
+                .writtenTo(event.sentAt(), false);
+        LocalDate away = returns.get(party.address());
+        awaited.add(away == null ? fresh : fresh.awayUntil(away));
     }
 
     private Party partyOf(String address, TurnEvent event) {

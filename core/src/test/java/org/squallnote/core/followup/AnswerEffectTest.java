@@ -91,7 +91,15 @@ class AnswerEffectTest {
                 Optional.empty(),
                 Optional.empty());
         return new TurnState(
-                List.of(debt), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+                List.of(debt),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                false,
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static AnswerEffect effect(FollowUp followUp, Facts facts, TurnState state) {
@@ -156,6 +164,7 @@ class AnswerEffectTest {
         TurnState paused = new TurnState(
                 List.of(),
                 List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)),
+                List.of(),
                 List.of(),
                 List.of(),
                 Map.of(),

@@ -73,7 +73,15 @@ class SettlingTest {
                 Optional.empty(),
                 Optional.empty());
         TurnState owing = new TurnState(
-                List.of(debt), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+                List.of(debt),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Map.of(),
+                false,
+                Optional.empty(),
+                Optional.empty());
         assertThat(Settling.settledBy(mine(TILDA, MONDAY.plusSeconds(60)), List.of(asked), owing))
                 .isEmpty();
     }

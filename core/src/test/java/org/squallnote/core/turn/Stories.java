@@ -24,10 +24,10 @@ import org.squallnote.core.text.WordList;
 import org.squallnote.core.time.WorkingTime;
 
 /** Threads told in a text file, with whose turn it is after each message. */
-final class Stories {
+public final class Stories {
 
     /** A thread. */
-    record Story(String name, List<TurnEvent> events, List<String> expected) {}
+    public record Story(String name, List<TurnEvent> events, List<String> expected) {}
 
     private static final Pattern LINE =
             Pattern.compile("([^>]+)>([^:\\[(]+)(?:\\(cc ([^)]+)\\))?((?: ?\\[[^\\]]+])*): (.*)");
@@ -50,7 +50,7 @@ final class Stories {
     }
 
     /** The stories that some lines tell. */
-    static List<Story> in(List<String> lines) {
+    public static List<Story> in(List<String> lines) {
         Stories teller = new Stories();
         List<Story> stories = new ArrayList<>();
         for (String line : lines) {
@@ -107,7 +107,14 @@ final class Stories {
         expected.clear();
     }
 
-    private void message(String line) {
+    private void message(String told) {
+        Instant sentAt = START.plusSeconds(600L * events.size());
+        String line = told;
+        if (told.startsWith("@")) {
+            int end = told.indexOf(' ');
+            sentAt = Instant.parse(told.substring(1, end) + ":00Z");
+            line = told.substring(end + 1);
+        }
         Matcher parts = LINE.matcher(line);
         if (!parts.matches()) {
             throw new IllegalStateException("No story line: " + line);
@@ -138,7 +145,6 @@ final class Stories {
         Direction direction = from.name().equals("me") || from.address().startsWith("office@")
                 ? Direction.OUTGOING
                 : Direction.INCOMING;
-        Instant sentAt = START.plusSeconds(600L * events.size());
         MessageToRead message = new MessageToRead(
                 channel.equals("mail") ? Channel.MAIL : Channel.CHAT,
                 from.name().equals("me") ? new Party("Ines Calloway", from.address()) : from,
@@ -166,6 +172,7 @@ final class Stories {
                 marks.contains("reaction") || marks.contains("unreaction"),
                 marks.contains("unreaction") ? Optional.of(sentAt.plusSeconds(60)) : Optional.empty(),
                 marks.contains("list"),
+                marks.contains("chase"),
                 Facts.of(READER.read(message), direction)));
     }
 

@@ -96,6 +96,7 @@ public final class JsonLines {
                     reaction,
                     takenBack ? Optional.of(message.sentAt()) : Optional.empty(),
                     message.headers().has("List-Id") || message.headers().has("List-Post"),
+                    false,
                     Facts.of(reading, direction));
         }
     }

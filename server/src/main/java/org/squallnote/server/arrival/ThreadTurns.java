@@ -1,6 +1,7 @@
 package org.squallnote.server.arrival;
 
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -10,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -26,6 +28,8 @@ import org.squallnote.core.turn.Turn;
 import org.squallnote.core.turn.TurnEvent;
 import org.squallnote.core.turn.TurnFold;
 import org.squallnote.core.turn.TurnState;
+import org.squallnote.server.chase.ChaseDates;
+import org.squallnote.server.chase.CrossingAnswers;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.Topic;
 import org.squallnote.store.message.MessageStore;
@@ -41,14 +45,24 @@ public class ThreadTurns {
     private final ThreadStore threads;
     private final SourceStore sources;
     private final ReadingStore readings;
+    private final ChaseDates chaseDates;
+    private final CrossingAnswers crossing;
     private final Commands commands;
 
     ThreadTurns(
-            MessageStore messages, ThreadStore threads, SourceStore sources, ReadingStore readings, Commands commands) {
+            MessageStore messages,
+            ThreadStore threads,
+            SourceStore sources,
+            ReadingStore readings,
+            ChaseDates chaseDates,
+            CrossingAnswers crossing,
+            Commands commands) {
         this.messages = messages;
         this.threads = threads;
         this.sources = sources;
         this.readings = readings;
+        this.chaseDates = chaseDates;
+        this.crossing = crossing;
         this.commands = commands;
     }
 
@@ -60,12 +74,17 @@ public class ThreadTurns {
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
         TurnState state = fold(owner, threadId, rows).state(before.flatMap(StoredThread::handDecision));
-        StoredThread after = derived(owner, threadId, rows, state);
+        chaseDates.noteAnswers(owner, threadId, state.answered());
+        Optional<LocalDate> byHand = before.flatMap(thread -> Optional.ofNullable(thread.chaseHand()));
+        Optional<LocalDate> chaseOn =
+                state.closed() ? Optional.empty() : chaseDates.first(owner, state.awaited(), byHand);
+        StoredThread after = derived(owner, threadId, rows, state, chaseOn);
         if (before.isEmpty()) {
             threads.insert(after);
             return;
         }
         threads.updateDerived(after);
+        crossing.stop(owner, threadId, state.awaited());
         boolean opens = before.get().turn() == Turn.CLOSED && state.reopenedBy().isPresent();
         if (opens) {
             noteOpening(owner, threadId, rows, state.reopenedBy().orElseThrow());
@@ -120,6 +139,7 @@ public class ThreadTurns {
                 false,
                 Optional.empty(),
                 row.listAddress() != null,
+                row.direction() == Direction.OUTGOING && ChaseLetter.isReminder(row.messageId()),
                 facts);
     }
 
@@ -136,6 +156,7 @@ public class ThreadTurns {
                 Optional.ofNullable(idOf.get(reaction.target())),
                 true,
                 Optional.empty(),
+                false,
                 false,
                 Facts.SILENT);
     }
@@ -159,7 +180,8 @@ public class ThreadTurns {
                         .touch(Topic.THREADS));
     }
 
-    private static StoredThread derived(UUID owner, UUID threadId, List<ThreadingRow> rows, TurnState state) {
+    private static StoredThread derived(
+            UUID owner, UUID threadId, List<ThreadingRow> rows, TurnState state, Optional<LocalDate> chaseOn) {
         ThreadingRow first = rows.get(0);
         String subject = rows.stream()
                 .map(ThreadingRow::subject)
@@ -184,6 +206,8 @@ public class ThreadTurns {
                 null,
                 null,
                 null,
+                null,
+                chaseOn.orElse(null),
                 null,
                 0);
     }

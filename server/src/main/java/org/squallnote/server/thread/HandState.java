@@ -1,6 +1,7 @@
 package org.squallnote.server.thread;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
@@ -11,11 +12,18 @@ record HandState(
         @Nullable Turn turn,
         @Nullable CloseReason reason,
         @Nullable Instant at,
-        @Nullable Instant lastKnown) {
+        @Nullable Instant lastKnown,
+        @Nullable LocalDate chaseOn) {
 
-    static final HandState NONE = new HandState(null, null, null, null);
+    static final HandState NONE = new HandState(null, null, null, null, null);
 
     static HandState of(StoredThread thread) {
-        return new HandState(thread.handTurn(), thread.handReason(), thread.handAt(), thread.handLastKnown());
+        return new HandState(
+                thread.handTurn(), thread.handReason(), thread.handAt(), thread.handLastKnown(), thread.chaseHand());
+    }
+
+    /** The same with another day on which those awaited are to be reminded. */
+    HandState chasedOn(@Nullable LocalDate day) {
+        return new HandState(turn, reason, at, lastKnown, day);
     }
 }

@@ -1,6 +1,8 @@
 package org.squallnote.server.thread;
 
+import jakarta.validation.Valid;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.message.Direction;
@@ -37,7 +41,12 @@ class ThreadController {
         this.threads = threads;
     }
 
-    record ThreadsView(Map<Turn, Integer> counts, List<ThreadLine> lines, boolean more, Instant now) {}
+    /**
+     * Some threads.
+     *
+     * @param due in how many somebody is to be reminded today
+     */
+    record ThreadsView(Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, Instant now) {}
 
     /**
      * A message of a thread.
@@ -67,7 +76,12 @@ class ThreadController {
             @CurrentAccount SignedIn me, @RequestParam Turn turn, @RequestParam(defaultValue = "0") int offset) {
         ThreadLines lines = pages.lines(me.accountId());
         ThreadPages.Page page = pages.page(me.accountId(), turn, offset, lines);
-        return new ThreadsView(pages.counts(me.accountId()), page.lines(), page.more(), lines.now());
+        return new ThreadsView(
+                pages.counts(me.accountId()),
+                pages.countDue(me.accountId(), lines),
+                page.lines(),
+                page.more(),
+                lines.now());
     }
 
     @GetMapping("/api/threads/{id}")
@@ -123,6 +137,19 @@ class ThreadController {
     @PostMapping("/api/threads/{id}/hand-turn")
     Done handTurn(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return threads.handTurn(me, commandId, id);
+    }
+
+    /** @param day null for that which follows from the messages */
+    record ChaseDay(@Nullable LocalDate day) {}
+
+    /** Chooses when those awaited are to be reminded. */
+    @PutMapping("/api/threads/{id}/chase-date")
+    Done chaseOn(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody ChaseDay body) {
+        return threads.chaseOn(me, commandId, id, body.day());
     }
 
     @PostMapping("/api/threads/{id}/open-again")

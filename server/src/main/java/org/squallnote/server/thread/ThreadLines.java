@@ -1,6 +1,7 @@
 package org.squallnote.server.thread;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
 import java.util.List;
@@ -8,6 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.ThreadingRow;
@@ -23,9 +26,19 @@ import org.squallnote.core.turn.Turn;
  * @param mine my addresses
  * @param rooms chat rooms by their id
  * @param workingTime in which silence is counted
+ * @param chasing when somebody is to be reminded, and how long they usually take
  * @param now the moment of the answer
  */
-record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime workingTime, Instant now) {
+record ThreadLines(
+        Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime workingTime, Chasing chasing, Instant now) {
+
+    /** What is known of those who are awaited. */
+    interface Chasing {
+
+        Optional<UsualTime> usual(String party);
+
+        ChaseDate date(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand);
+    }
 
     /** A trace shows the newest of many messages. */
     private static final int MOST_TICKS = 60;
@@ -76,7 +89,9 @@ record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime wo
                 thread.debts().list().stream()
                         .map(debt -> DebtView.of(debt, localNow()))
                         .toList(),
-                thread.awaited().list().stream().map(one -> awaited(one, names)).toList(),
+                thread.awaited().list().stream()
+                        .map(one -> awaited(one, names, Optional.ofNullable(thread.chaseHand())))
+                        .toList(),
                 thread.reopenedBy() != null,
                 thread.turn() == Turn.CLOSED ? thread.handReason() : null,
                 thread.messageCount(),
@@ -92,8 +107,10 @@ record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime wo
         return workingTime.between(since, now).toMinutes();
     }
 
-    private AwaitedView awaited(Awaited one, Map<String, String> names) {
+    private AwaitedView awaited(Awaited one, Map<String, String> names, Optional<LocalDate> byHand) {
         Party party = one.party();
+        Optional<UsualTime> usual = chasing.usual(party.address());
+        ChaseDate date = chasing.date(one, usual, byHand);
         return new AwaitedView(
                 party.name().isEmpty() ? names.getOrDefault(party.address(), party.displayName()) : party.displayName(),
                 one.messageId(),
@@ -103,6 +120,14 @@ record ThreadLines(Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime wo
                 By.time(one.by()),
                 one.isLate(localNow()),
                 one.promised(),
+                one.promised() ? By.day(one.by()) : null,
+                date.day(),
+                date.why(),
+                one.chases(),
+                one.awayOn(localNow().toLocalDate()).orElse(null),
+                usual.map(time -> time.median().toMinutes()).orElse(null),
+                ChaseDate.isLaterThanUsual(one, usual, workingTime, now),
+                one.answered().map(other -> other.by().displayName()).orElse(null),
                 one.what());
     }
 }

@@ -1,6 +1,7 @@
 package org.squallnote.server.thread;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -10,19 +11,26 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Turn;
+import org.squallnote.server.chase.ChaseDates;
 import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.source.SourceStore;
 import org.squallnote.store.thread.ThreadStore;
@@ -36,13 +44,24 @@ class ThreadPages {
     private final ThreadStore store;
     private final MessageStore messages;
     private final SourceStore sources;
+    private final ChaseStore chases;
+    private final ChaseDates chaseDates;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    ThreadPages(ThreadStore store, MessageStore messages, SourceStore sources, WorkingTimes workingTimes, Clock clock) {
+    ThreadPages(
+            ThreadStore store,
+            MessageStore messages,
+            SourceStore sources,
+            ChaseStore chases,
+            ChaseDates chaseDates,
+            WorkingTimes workingTimes,
+            Clock clock) {
         this.store = store;
         this.messages = messages;
         this.sources = sources;
+        this.chases = chases;
+        this.chaseDates = chaseDates;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -77,12 +96,36 @@ class ThreadPages {
 
     /** What all rows of one answer share. */
     ThreadLines lines(UUID owner) {
+        WorkingTime workingTime = workingTimes.of(owner);
         return new ThreadLines(
                 Set.copyOf(sources.addresses(owner)),
                 sources.allRooms(owner).stream()
                         .collect(Collectors.toMap(ChatRoom::roomId, Function.identity(), (a, b) -> a)),
-                workingTimes.of(owner),
+                workingTime,
+                chasing(owner, workingTime),
                 clock.instant());
+    }
+
+    /** Each person is looked up once. */
+    private ThreadLines.Chasing chasing(UUID owner, WorkingTime workingTime) {
+        Map<String, Optional<UsualTime>> known = new HashMap<>();
+        return new ThreadLines.Chasing() {
+            @Override
+            public Optional<UsualTime> usual(String party) {
+                return known.computeIfAbsent(party, address -> chaseDates.usual(owner, address, workingTime));
+            }
+
+            @Override
+            public ChaseDate date(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand) {
+                return chaseDates.of(one, usual, byHand, workingTime);
+            }
+        };
+    }
+
+    /** In how many threads somebody is to be reminded. */
+    int countDue(UUID owner, ThreadLines lines) {
+        return chases.countDue(
+                owner, LocalDate.ofInstant(lines.now(), lines.workingTime().zone()));
     }
 
     ThreadLine line(StoredThread thread, ThreadLines lines) {

@@ -1,6 +1,9 @@
 package org.squallnote.server.thread;
 
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +21,7 @@ import org.squallnote.server.command.Done;
 import org.squallnote.server.command.Restorer;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.thread.ThreadStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -31,14 +35,18 @@ public class Threads implements Restorer {
             CloseReason.NOT_NEEDED, "Closed as not needed: ",
             CloseReason.GIVEN_UP, "Closed as given up: ");
 
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
+
     private final ThreadStore store;
+    private final ChaseStore chases;
     private final ThreadTurns turns;
     private final Commands commands;
     private final Clock clock;
     private final JsonMapper json;
 
-    Threads(ThreadStore store, ThreadTurns turns, Commands commands, Clock clock, JsonMapper json) {
+    Threads(ThreadStore store, ChaseStore chases, ThreadTurns turns, Commands commands, Clock clock, JsonMapper json) {
         this.store = store;
+        this.chases = chases;
         this.turns = turns;
         this.commands = commands;
         this.clock = clock;
@@ -51,7 +59,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt()),
+                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt(), null),
                 CLOSED.getOrDefault(reason, "Closed: ") + thread.subject());
     }
 
@@ -61,7 +69,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt()),
+                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt(), null),
                 "No reply owed: " + thread.subject());
     }
 
@@ -70,7 +78,7 @@ public class Threads implements Restorer {
         decideWithin(
                 owner,
                 id,
-                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt()),
+                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt(), null),
                 changes);
     }
 
@@ -92,7 +100,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt()),
+                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt(), null),
                 "With others: " + thread.subject());
     }
 
@@ -105,6 +113,23 @@ public class Threads implements Restorer {
                 "Open again: " + get(me.accountId(), id).subject());
     }
 
+    /** Chooses the day on which those awaited in a thread are to be reminded; null for that which follows by itself. */
+    Done chaseOn(SignedIn me, UUID commandId, UUID id, @Nullable LocalDate day) {
+        StoredThread thread = get(me.accountId(), id);
+        return commands.run(me, commandId, "chase-date", changes -> {
+            chaseOnWithin(me.accountId(), id, day, changes);
+            changes.label(
+                    day == null
+                            ? "To be chased as usual: " + thread.subject()
+                            : "Not to be chased before " + DAY.format(day) + ": " + thread.subject());
+        });
+    }
+
+    /** The same as part of a command. */
+    public void chaseOnWithin(UUID owner, UUID id, @Nullable LocalDate day, Changes changes) {
+        decideWithin(owner, id, HandState.of(get(owner, id)).chasedOn(day), changes);
+    }
+
     private Done decide(SignedIn me, UUID commandId, UUID id, HandState decision, String label) {
         return commands.run(me, commandId, "thread-decided", changes -> {
             decideWithin(me.accountId(), id, decision, changes);
@@ -114,10 +139,12 @@ public class Threads implements Restorer {
 
     private void write(UUID owner, UUID id, HandState decision) {
         store.setHandDecision(owner, id, decision.turn(), decision.reason(), decision.at(), decision.lastKnown());
+        chases.setByHand(owner, id, decision.chaseOn());
         turns.refresh(owner, id);
     }
 
-    StoredThread get(UUID owner, UUID id) {
+    /** A thread; refused when it is not there. */
+    public StoredThread get(UUID owner, UUID id) {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("thread"));
     }
 

@@ -1,0 +1,73 @@
+package org.squallnote.core.chase;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.turn.Answered;
+
+/**
+ * How long somebody usually takes to answer me: the median of their last answers, in working time.
+ *
+ * @param median half of the answers came sooner
+ * @param answers of how many it is
+ */
+public record UsualTime(Duration median, int answers) {
+
+    /** So many answers say something. */
+    public static final int FEWEST = 5;
+
+    /** Older ones do not count. */
+    public static final int LAST = 20;
+
+    /** By so much it may be exceeded before it is unusual. */
+    private static final double PATIENCE = 1.5;
+
+    /**
+     * How long somebody usually takes.
+     *
+     * @param all their answers, in any order
+     * @return absent until there are enough
+     */
+    public static Optional<UsualTime> of(List<Answered> all, WorkingTime workingTime) {
+        List<Duration> last = all.stream()
+                .sorted(Comparator.comparing(Answered::answeredAt).reversed())
+                .limit(LAST)
+                .map(one -> workingTime.between(one.askedAt(), one.answeredAt()))
+                .sorted()
+                .toList();
+        if (last.size() < FEWEST) {
+            return Optional.empty();
+        }
+        int middle = last.size() / 2;
+        Duration median = last.size() % 2 == 1
+                ? last.get(middle)
+                : last.get(middle - 1).plus(last.get(middle)).dividedBy(2);
+        return Optional.of(new UsualTime(median, last.size()));
+    }
+
+    /** What is longer than usual, in working time. */
+    public Duration patience() {
+        return Duration.ofMillis((long) (median.toMillis() * PATIENCE));
+    }
+
+    /** The first day on which an answer to something written at a moment is unusually late. */
+    LocalDate overdueOn(Instant writtenAt, WorkingTime workingTime) {
+        LocalDate day = writtenAt.atZone(workingTime.zone()).toLocalDate();
+        Duration patience = patience();
+        for (int i = 0; i < FARTHEST_DAYS; i++) {
+            LocalDate next = day.plusDays(1);
+            Instant morning = next.atStartOfDay(workingTime.zone()).toInstant();
+            if (workingTime.between(writtenAt, morning).compareTo(patience) >= 0) {
+                return workingTime.onOrAfter(next);
+            }
+            day = next;
+        }
+        return day;
+    }
+
+    private static final int FARTHEST_DAYS = 370;
+}

@@ -1,0 +1,158 @@
+package org.squallnote.server.chasing;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.time.WorkingTime;
+import org.squallnote.core.turn.Awaited;
+import org.squallnote.server.account.CurrentAccount;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
+
+/** The chase round. */
+@RestController
+class ChaseController {
+
+    private static final int LONGEST = 50_000;
+
+    private final ChaseRound round;
+    private final Chases chases;
+
+    ChaseController(ChaseRound round, Chases chases) {
+        this.round = round;
+        this.chases = chases;
+    }
+
+    /**
+     * Something that somebody owes.
+     *
+     * @param what the ask, or their promise
+     * @param since when I asked
+     * @param promisedBy the day that they promised, null where they did not
+     * @param silentMinutes since they last heard of me, in working time
+     * @param draft the letter about this alone
+     */
+    record OpenView(
+            UUID threadId,
+            String subject,
+            UUID messageId,
+            String what,
+            Instant since,
+            @Nullable LocalDate promisedBy,
+            LocalDate chaseOn,
+            ChaseDate.Why why,
+            int chases,
+            boolean laterThanUsual,
+            long silentMinutes,
+            String draft) {}
+
+    /**
+     * Somebody who is to be reminded.
+     *
+     * @param chases how often they were
+     * @param usualMinutes how long they usually take, in working time; null until that is known
+     * @param others people of the same organisation seen in these threads
+     * @param exhausted whether another reminder is likely to be no use
+     * @param draft the letter about all
+     */
+    record DueView(
+            Party party,
+            String name,
+            Channel channel,
+            int chases,
+            @Nullable Long usualMinutes,
+            List<Party> others,
+            boolean exhausted,
+            List<OpenView> open,
+            String draft) {}
+
+    record RoundView(List<DueView> due, int minutesOfADay, Instant now) {}
+
+    /** Everybody who is to be reminded today, with drafts. */
+    @GetMapping("/api/chases/due")
+    RoundView due(@CurrentAccount SignedIn me) {
+        WorkingTime workingTime = round.workingTime(me);
+        List<DueView> due =
+                round.due(me).stream().map(each -> view(me, each, workingTime)).toList();
+        return new RoundView(due, workingTime.minutesOfADay(), round.now());
+    }
+
+    private DueView view(SignedIn me, ChaseRound.Due due, WorkingTime workingTime) {
+        return new DueView(
+                due.party(),
+                due.party().displayName(),
+                due.channel(),
+                due.chases(),
+                due.usual().map(usual -> usual.median().toMinutes()).orElse(null),
+                due.others(),
+                due.chases() >= ChaseDate.LAST_CHASE,
+                due.open().stream()
+                        .map(open -> view(me, due, open, workingTime))
+                        .toList(),
+                round.draft(me, due, due.open()));
+    }
+
+    private OpenView view(SignedIn me, ChaseRound.Due due, ChaseRound.Open open, WorkingTime workingTime) {
+        Awaited one = open.awaited();
+        return new OpenView(
+                open.thread().id(),
+                open.thread().subject(),
+                one.messageId(),
+                one.what(),
+                one.since(),
+                one.promised() ? one.by().map(by -> by.toLocalDate()).orElse(null) : null,
+                open.date().day(),
+                open.date().why(),
+                one.chases(),
+                round.isLaterThanUsual(open, due, workingTime),
+                workingTime.between(one.lastHeard(), round.now()).toMinutes(),
+                round.draft(me, due, List.of(open)));
+    }
+
+    /**
+     * A reminder.
+     *
+     * @param party whom, by the address by which they are awaited
+     * @param others further threads that it speaks of
+     * @param to another address that it goes to; null for theirs
+     */
+    record ChaseRequest(
+            @NotBlank @Size(max = 320) String party,
+            @NotNull @Size(max = LONGEST) String text,
+            @Nullable @Size(max = 50) List<UUID> others,
+            @Nullable @Email @Size(max = 320) String to) {}
+
+    @PostMapping("/api/threads/{id}/chase")
+    Done chase(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @Valid @RequestBody ChaseRequest body) {
+        List<UUID> others = body.others();
+        return chases.chase(
+                me,
+                commandId,
+                id,
+                others == null ? List.of() : others,
+                body.party(),
+                Optional.ofNullable(body.to()).filter(to -> !to.isBlank()).map(to -> new Party("", to)),
+                body.text());
+    }
+}

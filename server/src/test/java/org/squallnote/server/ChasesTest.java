@@ -1,0 +1,222 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Base64;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.squallnote.core.message.RawMail;
+import org.squallnote.formats.mail.MailParser;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.sources.mail.ArrivedMail;
+import tools.jackson.databind.JsonNode;
+
+/** Reminding: who is due, with which words, and that nobody is reminded who has answered. */
+class ChasesTest extends ServerTest {
+
+    private static final String TILDA = "tilda@brandt-cranes.example";
+    private static final Instant A_WEEK_AGO = Instant.parse("2026-02-25T10:00:00Z");
+
+    private SignedIn me;
+    private int count;
+
+    @BeforeEach
+    void account() {
+        me = newAccount();
+    }
+
+    /** A mail of mine; answers the id of its thread. */
+    private String ask(String id, String to, String subject, String text, Instant sentAt) {
+        String raw = "Message-ID: <" + id + "@x.example>\r\nFrom: <ines@merrowquay.example>\r\nTo: " + to
+                + "\r\nSubject: " + subject + "\r\nDate: "
+                + DateTimeFormatter.RFC_1123_DATE_TIME.format(sentAt.atZone(ZoneOffset.UTC)) + "\r\n\r\n" + text
+                + "\r\n";
+        byte[] bytes = raw.getBytes(StandardCharsets.UTF_8);
+        arrive(me, new ArrivedMail(++count, sentAt, RawMail.of(bytes), MailParser.parse(bytes)));
+        return jdbc.queryForObject(
+                "select cast(thread_id as varchar) from message where owner = ? and message_id = ?",
+                String.class,
+                me.accountId(),
+                id + "@x.example");
+    }
+
+    private String askTilda(String id, String text) {
+        return ask(id, "Tilda Brandt <" + TILDA + ">", "Crane " + id, text, A_WEEK_AGO.plusSeconds(60L * count));
+    }
+
+    private void answered(String id, String answers, Instant at, String text) {
+        arrive(
+                me,
+                mail(
+                        ++count,
+                        id + "@x.example",
+                        "Tilda Brandt <" + TILDA + ">",
+                        "Re: Crane",
+                        "<" + answers + "@x.example>",
+                        text,
+                        at));
+    }
+
+    private JsonNode due() {
+        return get(me, "/api/chases/due").path("due");
+    }
+
+    private String chase(String thread, String more) {
+        return change(
+                me,
+                HttpMethod.POST,
+                "/api/threads/" + thread + "/chase",
+                "{\"party\":\"" + TILDA + "\",\"text\":\"Hello Tilda, any news?\"" + more + "}");
+    }
+
+    private JsonNode awaited(String thread) {
+        return get(me, "/api/threads/" + thread).path("line").path("awaited").path(0);
+    }
+
+    private String outbox() {
+        return jdbc.queryForList(
+                        "select state from outbox where owner = ? and kind = 'SEND_MAIL' order by id",
+                        String.class,
+                        me.accountId())
+                .toString();
+    }
+
+    @Test
+    void whoIsSilentComesUpAfterThreeWorkingDaysWithADraft() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-02");
+        assertThat(awaited(thread).path("why").asString("")).isEqualTo("SILENT");
+        ask("q2", "bo@quay.example", "Rope", "Could you bring the rope?", Instant.parse("2026-03-03T10:00:00Z"));
+        JsonNode one = due().path(0);
+        assertThat(due()).hasSize(1);
+        assertThat(one.path("name").asString("")).isEqualTo("Tilda Brandt");
+        assertThat(one.path("draft").asString(""))
+                .startsWith("Hello Tilda,")
+                .contains("> on 25 February I asked: “Could you send me the load chart?”")
+                .endsWith("Ines Calloway");
+        assertThat(get(me, "/api/threads?turn=WITH_OTHERS").path("due").asInt()).isEqualTo(1);
+        assertThat(get(me, "/api/threads?turn=WITH_OTHERS")
+                        .path("lines")
+                        .path(0)
+                        .path("id")
+                        .asString(""))
+                .as("whoever is due first stands first")
+                .isEqualTo(thread);
+    }
+
+    @Test
+    void aReminderGoesToTheOneAwaitedInTheThreadAndCanBeTakenBack() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        String command = chase(thread, "");
+        assertThat(due()).as("it is on its way").isEmpty();
+        String raw = new String(
+                Base64.getDecoder()
+                        .decode(json.readTree(jdbc.queryForObject(
+                                        "select payload from outbox where owner = ?", String.class, me.accountId()))
+                                .path("raw")
+                                .asString("")),
+                StandardCharsets.UTF_8);
+        assertThat(raw)
+                .contains("To: Tilda Brandt <" + TILDA + ">", "Subject: Re: Crane q1", "In-Reply-To: <q1@x.example>")
+                .contains("Message-ID: <chase.");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(outbox()).isEqualTo("[CANCELLED]");
+        assertThat(due()).hasSize(1);
+    }
+
+    @Test
+    void anAnswerThatComesWhileItWaitsStopsIt() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        chase(thread, "");
+        assertThat(outbox()).isEqualTo("[WAITING]");
+        answered("a1", "q1", Instant.parse("2026-03-04T09:58:00Z"), "Here is the load chart.");
+        assertThat(outbox()).isEqualTo("[CANCELLED]");
+        assertThat(jdbc.queryForList("select label from command where owner = ?", String.class, me.accountId()))
+                .contains("Reminder not sent, an answer has come: " + TILDA);
+        assertThat(due()).isEmpty();
+        assertThat(refusal(
+                        me,
+                        HttpMethod.POST,
+                        "/api/threads/" + thread + "/chase",
+                        "{\"party\":\"" + TILDA + "\",\"text\":\"Any news?\"}"))
+                .contains("owes you nothing there any more");
+    }
+
+    @Test
+    void aReminderThatWentOutCountsAndAsksNothingAnew() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        ask("chase.1", TILDA, "Re: Crane q1", "Could you send it?", Instant.parse("2026-03-02T09:00:00Z"));
+        jdbc.update(
+                "update message set refs = ? where owner = ? and message_id = 'chase.1@x.example'",
+                "{\"list\":[\"q1@x.example\"]}",
+                me.accountId());
+        answered("a0", "q1", Instant.parse("2026-03-02T08:59:00Z"), "The load chart is attached.");
+        assertThat(due()).isEmpty();
+        assertThat(get(me, "/api/threads/" + thread).path("line").path("awaited"))
+                .isEmpty();
+    }
+
+    @Test
+    void whoOwesSeveralThingsGetsOneLetter() {
+        String first = askTilda("q1", "Could you send me the load chart?");
+        String second = askTilda("q2", "Which week can you lift the pontoon?");
+        assertThat(due()).hasSize(1);
+        assertThat(due().path(0).path("open")).hasSize(2);
+        assertThat(due().path(0).path("draft").asString("")).contains("load chart", "lift the pontoon");
+        assertThat(due().path(0).path("open").path(0).path("draft").asString(""))
+                .doesNotContain("lift the pontoon");
+        chase(first, ",\"others\":[\"" + second + "\"]");
+        assertThat(due()).isEmpty();
+        assertThat(outbox()).isEqualTo("[WAITING]");
+        answered("a1", "q2", Instant.parse("2026-03-04T09:58:00Z"), "In the week of the 16th.");
+        assertThat(outbox())
+                .as("one of both is answered: the letter is not true any more")
+                .isEqualTo("[CANCELLED]");
+        assertThat(due().path(0).path("open")).hasSize(1);
+    }
+
+    @Test
+    void aDayChosenByHandHoldsUntilItHasServed() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        String command =
+                change(me, HttpMethod.PUT, "/api/threads/" + thread + "/chase-date", "{\"day\":\"2026-03-20\"}");
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-20");
+        assertThat(due()).isEmpty();
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(due()).hasSize(1);
+        change(me, HttpMethod.PUT, "/api/threads/" + thread + "/chase-date", "{\"day\":\"2026-03-04\"}");
+        chase(thread, "");
+        assertThat(awaited(thread).path("why").asString("")).isEqualTo("SILENT");
+    }
+
+    @Test
+    void whoUsuallyTakesLongerIsLeftInPeace() {
+        for (int i = 0; i < 5; i++) {
+            Instant asked = Instant.parse("2026-01-05T09:00:00Z").plusSeconds(7L * 86_400 * i);
+            ask("u" + i, TILDA, "Crane u" + i, "Could you send me the hours?", asked);
+            answered("v" + i, "u" + i, asked.plusSeconds(4 * 86_400), "Here they are.");
+        }
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        assertThat(awaited(thread).path("why").asString("")).isEqualTo("USUAL");
+        assertThat(awaited(thread).path("usualMinutes").asInt()).isEqualTo(4 * 480);
+        assertThat(due()).isEmpty();
+    }
+
+    @Test
+    void aStrangerSeesAndRemindsNobody() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        SignedIn stranger = newAccount();
+        assertThat(get(stranger, "/api/chases/due").path("due")).isEmpty();
+        assertThat(refusal(
+                        stranger,
+                        HttpMethod.POST,
+                        "/api/threads/" + thread + "/chase",
+                        "{\"party\":\"" + TILDA + "\",\"text\":\"Any news?\"}"))
+                .contains("thread");
+    }
+}

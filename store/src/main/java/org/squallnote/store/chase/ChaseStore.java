@@ -1,0 +1,43 @@
+package org.squallnote.store.chase;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.jspecify.annotations.Nullable;
+import org.squallnote.core.chase.ChaseOnItsWay;
+import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.turn.Answered;
+
+/** How long people took to answer, which threads are to be chased, and reminders on their way out. */
+@Mapper
+public interface ChaseStore {
+
+    /** The last answers of somebody, the newest first. */
+    List<Answered> answers(@Param("owner") UUID owner, @Param("party") String party, @Param("most") int most);
+
+    List<Answered> answersInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    void insertAnswer(
+            @Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("answered") Answered answered);
+
+    int deleteAnswers(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    /** The threads in which somebody is to be reminded by a day, the longest due first. */
+    List<StoredThread> due(@Param("owner") UUID owner, @Param("today") LocalDate today, @Param("most") int most);
+
+    /** How many there are. */
+    int countDue(@Param("owner") UUID owner, @Param("today") LocalDate today);
+
+    /** Chooses a day for a thread by hand, null for that which follows from its messages. */
+    int setByHand(@Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("day") @Nullable LocalDate day);
+
+    void insertChase(@Param("owner") UUID owner, @Param("chase") ChaseOnItsWay chase);
+
+    /** The reminders that were sent about a thread. */
+    List<ChaseOnItsWay> chases(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    /** Those of all threads that have not gone out yet. */
+    List<ChaseOnItsWay> onTheirWay(UUID owner);
+}
