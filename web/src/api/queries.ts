@@ -124,6 +124,14 @@ export function useTaskList() {
   })
 }
 
+/** Those who are to be reminded today. */
+export function useChases() {
+  return useQuery({
+    queryKey: ['chases'],
+    queryFn: () => unwrap(client.GET('/api/chases/due')),
+  })
+}
+
 const THREADS_A_PAGE = 100
 
 export function useThreads(turn: MaybeRefOrGetter<Turn>) {

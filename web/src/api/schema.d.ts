@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/chases/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["draft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/chases/due": {
         parameters: {
             query?: never;
@@ -764,7 +780,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["draft"];
+        put: operations["draft_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2993,7 +3009,6 @@ export interface components {
             laterThanUsual: boolean;
             /** Format: int64 */
             silentMinutes: number;
-            draft: string;
         };
         OrderForm: {
             /** Format: date */
@@ -3376,6 +3391,8 @@ export interface components {
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
             messages: components["schemas"]["ThreadMessage"][];
+            /** Format: int32 */
+            minutesOfADay: number;
             /** Format: date-time */
             now: string;
         };
@@ -3432,6 +3449,8 @@ export interface components {
             due: number;
             lines: components["schemas"]["ThreadLine"][];
             more: boolean;
+            /** Format: int32 */
+            minutesOfADay: number;
             /** Format: date-time */
             now: string;
         };
@@ -3929,6 +3948,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    draft: {
+        parameters: {
+            query: {
+                party: string;
+                threads: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftView"];
                 };
             };
         };
@@ -4889,7 +4931,7 @@ export interface operations {
             };
         };
     };
-    draft: {
+    draft_1: {
         parameters: {
             query?: never;
             header?: never;

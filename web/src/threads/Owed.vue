@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { ThreadLine } from '@/api/client'
-import { awaitedText, byText, debtText } from '@/threads/words'
-import { moment, workingSpan } from '@/ui/time'
+import { awaitedText, besides, byText, chaseText, debtText } from '@/threads/words'
+import { moment, today, workingSpan } from '@/ui/time'
 
 /** What I owe in a thread and what each of the others owes me, since when and by when. */
-const { line } = defineProps<{ line: ThreadLine }>()
+const { line, minutesOfADay } = defineProps<{ line: ThreadLine; minutesOfADay: number }>()
 </script>
 
 <template>
@@ -34,6 +34,18 @@ const { line } = defineProps<{ line: ThreadLine }>()
           since {{ moment(one.since) }}, silent for
           {{ workingSpan(one.silenceWorkingMinutes) }}</span
         >
+        <span v-for="each in besides(one, minutesOfADay)" :key="each">, {{ each }}</span
+        >;
+        <span
+          :class="chaseText(one, today()).due ? 'text-brass-ink font-semibold' : ''"
+          data-test="chase-on"
+          >{{
+            chaseText(one, today()).due
+              ? 'to be reminded now'
+              : `to be reminded on ${chaseText(one, today()).text}`
+          }}</span
+        >
+        <span class="text-ink-soft"> ({{ chaseText(one, today()).why }})</span>
       </dd>
     </template>
   </dl>

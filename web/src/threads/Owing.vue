@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { ThreadLine } from '@/api/client'
-import { awaitedText, byText, debtText, turnText } from '@/threads/words'
+import { awaitedText, besides, byText, debtText, turnText } from '@/threads/words'
 
 /** Who owes what in a thread and by when, a line each; of a closed one, how it stands. */
-const { line, closed } = defineProps<{ line: ThreadLine; closed: boolean }>()
+const { line, closed, minutesOfADay } = defineProps<{
+  line: ThreadLine
+  closed: boolean
+  minutesOfADay: number
+}>()
 </script>
 
 <template>
@@ -24,10 +28,13 @@ const { line, closed } = defineProps<{ line: ThreadLine; closed: boolean }>()
       v-for="one in line.awaited"
       :key="one.name + one.messageId"
       class="truncate"
-      :title="`${one.name}: ${awaitedText(one)}`"
+      :title="[`${one.name}: ${awaitedText(one)}`, ...besides(one, minutesOfADay)].join(', ')"
     >
       <b class="text-dusk"
         ><bdi>{{ one.name }}</bdi></b
+      >
+      <span v-if="besides(one, minutesOfADay).length" class="text-brass-ink">
+        {{ besides(one, minutesOfADay).join(', ') }}</span
       >
       <bdi> {{ awaitedText(one) }}</bdi>
     </p>

@@ -5,12 +5,14 @@ import type { ThreadLine, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
 import Owing from '@/threads/Owing.vue'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
-import { TURNS } from '@/threads/words'
+import ChaseRound from '@/threads/round/ChaseRound.vue'
+import { chaseText, TURNS } from '@/threads/words'
 import view from '@/threads/view'
+import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
-import { moment, shortMoment, workingSpan, workingSpanInWords } from '@/ui/time'
+import { moment, shortMoment, today, workingSpan, workingSpanInWords } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
 
 const COLUMN: Record<Turn, string> = {
@@ -32,15 +34,29 @@ const openId = computed(() =>
 const pointed = computed(() =>
   typeof route.query.message === 'string' ? route.query.message : undefined,
 )
+/** The round has an address of its own, so that the way back leads out of it. */
+const round = computed(() => route.query.round !== undefined)
+const roundQuery = () => (round.value ? { round: '' } : {})
+
+function goRound(on: boolean): void {
+  void router.push({ name: 'threads', params: { id: '' }, query: on ? { round: '' } : {} })
+}
+
+/** The first of those awaited to be reminded says when. */
+function chase(line: ThreadLine) {
+  const first = [...line.awaited].sort((a, b) => a.chaseOn.localeCompare(b.chaseOn))[0]
+  return first ? { ...chaseText(first, today()), who: first.name } : undefined
+}
+
 const cursor = ref(0)
 watch(turn, () => (cursor.value = 0))
 
 function open(id: string): void {
-  void router.push({ name: 'threads', params: { id } })
+  void router.push({ name: 'threads', params: { id }, query: roundQuery() })
 }
 
 function closeSheet(): void {
-  void router.push({ name: 'threads', params: { id: '' } })
+  void router.push({ name: 'threads', params: { id: '' }, query: roundQuery() })
 }
 
 function step(by: number): void {
@@ -52,7 +68,7 @@ function people(line: ThreadLine): string {
   return line.room ? `${line.room}: ${line.people.join(', ')}` : line.people.join(', ')
 }
 
-const listed = () => !openId.value
+const listed = () => !openId.value && !round.value
 useKeys(view.name, [
   {
     ...view.keys.next,
@@ -70,6 +86,13 @@ useKeys(view.name, [
   },
   { ...view.keys.withMe, run: () => (turn.value = 'WITH_ME'), when: listed },
   { ...view.keys.withOthers, run: () => (turn.value = 'WITH_OTHERS'), when: listed },
+  {
+    ...view.keys.round,
+    run: () => {
+      goRound(true)
+    },
+    when: listed,
+  },
   { ...view.keys.closed, run: () => (turn.value = 'CLOSED'), when: listed },
 ])
 </script>
@@ -77,7 +100,12 @@ useKeys(view.name, [
 <template>
   <div class="flex h-full flex-col">
     <h1 class="sr-only">Threads</h1>
-    <div class="flex shrink-0 flex-wrap gap-1 px-3 py-2" role="group" aria-label="Whose turn">
+    <div
+      v-if="!round"
+      class="flex shrink-0 flex-wrap gap-1 px-3 py-2"
+      role="group"
+      aria-label="Whose turn"
+    >
       <button
         v-for="each in TURNS"
         :key="each.turn"
@@ -91,8 +119,21 @@ useKeys(view.name, [
         {{ each.title }}
         <span class="font-normal">{{ newest?.counts[each.turn] ?? 0 }}</span>
       </button>
+      <button
+        v-if="newest && newest.due > 0"
+        class="btn btn-main ml-auto h-7 max-sm:h-11"
+        type="button"
+        data-test="to-round"
+        @click="goRound(true)"
+      >
+        Chase round <span class="font-normal">{{ newest.due }}</span>
+        <KeyHint :group="view.name" :does="view.keys.round.does" or="r" />
+      </button>
     </div>
-    <div class="relative min-h-0 flex-1 overflow-auto px-3 pb-3">
+    <div v-if="round" class="min-h-0 flex-1 overflow-auto pt-3">
+      <ChaseRound @over="goRound(false)" @open="open" />
+    </div>
+    <div v-else class="relative min-h-0 flex-1 overflow-auto px-3 pb-3">
       <Loading v-if="threads.isPending.value" />
       <Note v-else-if="threads.isError.value" title="Threads could not be loaded" problem>
         <p>{{ threads.error.value?.message }}</p>
@@ -116,6 +157,7 @@ useKeys(view.name, [
               {{ COLUMN[turn] }}
             </th>
             <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
+            <th v-if="turn === 'WITH_OTHERS'" class="w-28 px-3 font-normal">Remind</th>
             <th class="w-20 px-3 text-right font-normal">Silent</th>
           </tr>
         </thead>
@@ -146,7 +188,12 @@ useKeys(view.name, [
                 <p class="text-ink-soft truncate md:hidden">
                   <bdi>{{ people(line) }}</bdi>
                 </p>
-                <Owing v-if="turn !== 'NOBODY'" :line="line" :closed="turn === 'CLOSED'" />
+                <Owing
+                  v-if="turn !== 'NOBODY'"
+                  :line="line"
+                  :closed="turn === 'CLOSED'"
+                  :minutes-of-a-day="newest?.minutesOfADay ?? 480"
+                />
               </div>
             </td>
             <td class="hidden truncate px-3 md:table-cell" :title="people(line)">
@@ -160,13 +207,26 @@ useKeys(view.name, [
               class="hidden px-3 py-1 lg:table-cell"
               data-test="thread-owed"
             >
-              <Owing :line="line" :closed="turn === 'CLOSED'" />
+              <Owing
+                :line="line"
+                :closed="turn === 'CLOSED'"
+                :minutes-of-a-day="newest?.minutesOfADay ?? 480"
+              />
             </td>
             <td
               class="text-ink-soft hidden px-3 whitespace-nowrap md:table-cell"
               :title="line.since ? moment(line.since) : ''"
             >
               {{ line.since ? shortMoment(line.since) : '' }}
+            </td>
+            <td
+              v-if="turn === 'WITH_OTHERS'"
+              class="px-3 whitespace-nowrap"
+              :class="chase(line)?.due ? 'text-brass-ink font-semibold' : 'text-ink-soft'"
+              :title="chase(line) ? `${chase(line)?.who}: ${chase(line)?.why}` : ''"
+              data-test="chase"
+            >
+              {{ chase(line)?.text }}
             </td>
             <td class="px-3 text-right" :title="workingSpanInWords(line.silenceWorkingMinutes)">
               {{ workingSpan(line.silenceWorkingMinutes) }}

@@ -13,7 +13,8 @@ export default defineView({
     closed: { key: 'e', does: 'Closed' },
     next: { key: 'ArrowDown', does: 'Next thread' },
     before: { key: 'ArrowUp', does: 'Thread before' },
+    round: { key: 'r', does: 'Chase round' },
   },
-  listens: { THREADS: ['threads', 'thread'], OUTBOX: ['thread'] },
+  listens: { THREADS: ['threads', 'thread', 'chases'], OUTBOX: ['thread', 'chases'] },
   uses: ['message'],
 })

@@ -1,5 +1,5 @@
 import type { AwaitedView, CloseReason, DebtView, ThreadLine, Turn } from '@/api/client'
-import { replyBy } from '@/ui/time'
+import { day, replyBy } from '@/ui/time'
 
 export const TURNS: { turn: Turn; title: string; empty: string }[] = [
   { turn: 'WITH_ME', title: 'With me', empty: 'Nobody waits for you.' },
@@ -39,6 +39,48 @@ export function awaitedText(one: AwaitedView): string {
   const promised = one.promised ? 'promised' : ''
   const by = one.byDay ? `by ${replyBy(one.byDay, one.byTime)}` : ''
   return [one.late ? 'late:' : '', promised, by, what].filter(Boolean).join(' ')
+}
+
+const WHY: Record<AwaitedView['why'], string> = {
+  SILENT: 'silent since you wrote',
+  REMINDED: 'silent since the last reminder',
+  PROMISED: 'the day that was promised is over then',
+  ASKED_BY: 'the day that you named is over then',
+  USUAL: 'takes longer as a rule',
+  AWAY: 'away before',
+  BY_HAND: 'your choice',
+}
+
+/** When somebody is to be reminded, in words, and whether that is now. */
+export function chaseText(
+  one: Pick<AwaitedView, 'chaseOn' | 'why'>,
+  today: string,
+): { text: string; due: boolean; why: string } {
+  const due = one.chaseOn <= today
+  return { text: due ? 'chase now' : day(one.chaseOn), due, why: WHY[one.why] }
+}
+
+const TIMES = ['', 'once', 'twice']
+
+/** What else is known of somebody awaited: promised for when, reminded how often, away until when. */
+export function besides(one: AwaitedView, minutesOfADay: number): string[] {
+  const chased = TIMES[one.chases] ?? `${String(one.chases)} times`
+  return [
+    one.chases > 0 ? `reminded ${chased}` : '',
+    one.returnsOn ? `away until ${day(one.returnsOn)}` : '',
+    one.answeredBy ? `${one.answeredBy} has answered instead` : '',
+    one.laterThanUsual && one.usualMinutes !== null
+      ? `later than usual (${usually(one.usualMinutes, minutesOfADay)})`
+      : '',
+  ].filter(Boolean)
+}
+
+/** How long somebody usually takes, in words. */
+export function usually(minutes: number, minutesOfADay: number): string {
+  const days = Math.round(minutes / Math.max(minutesOfADay, 60))
+  return days === 0
+    ? 'usually the same day'
+    : `usually in ${days === 1 ? 'a day' : `${String(days)} days`}`
 }
 
 /** Whose turn it is, in words. */

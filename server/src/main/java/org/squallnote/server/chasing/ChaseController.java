@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.message.Channel;
@@ -25,6 +26,7 @@ import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.problem.Refusal;
 
 /** The chase round. */
 @RestController
@@ -47,7 +49,6 @@ class ChaseController {
      * @param since when I asked
      * @param promisedBy the day that they promised, null where they did not
      * @param silentMinutes since they last heard of me, in working time
-     * @param draft the letter about this alone
      */
     record OpenView(
             UUID threadId,
@@ -60,8 +61,7 @@ class ChaseController {
             ChaseDate.Why why,
             int chases,
             boolean laterThanUsual,
-            long silentMinutes,
-            String draft) {}
+            long silentMinutes) {}
 
     /**
      * Somebody who is to be reminded.
@@ -103,13 +103,11 @@ class ChaseController {
                 due.usual().map(usual -> usual.median().toMinutes()).orElse(null),
                 due.others(),
                 due.chases() >= ChaseDate.LAST_CHASE,
-                due.open().stream()
-                        .map(open -> view(me, due, open, workingTime))
-                        .toList(),
+                due.open().stream().map(open -> view(due, open, workingTime)).toList(),
                 round.draft(me, due, due.open()));
     }
 
-    private OpenView view(SignedIn me, ChaseRound.Due due, ChaseRound.Open open, WorkingTime workingTime) {
+    private OpenView view(ChaseRound.Due due, ChaseRound.Open open, WorkingTime workingTime) {
         Awaited one = open.awaited();
         return new OpenView(
                 open.thread().id(),
@@ -122,8 +120,29 @@ class ChaseController {
                 open.date().why(),
                 one.chases(),
                 round.isLaterThanUsual(open, due, workingTime),
-                workingTime.between(one.lastHeard(), round.now()).toMinutes(),
-                round.draft(me, due, List.of(open)));
+                workingTime.between(one.lastHeard(), round.now()).toMinutes());
+    }
+
+    record DraftView(String text) {}
+
+    /** The draft of a letter to somebody who is due, about some of what they owe. */
+    @GetMapping("/api/chases/draft")
+    DraftView draft(
+            @CurrentAccount SignedIn me,
+            @RequestParam @Size(max = 320) String party,
+            @RequestParam @Size(max = 50) List<UUID> threads) {
+        return round.due(me).stream()
+                .filter(due -> due.party().address().equals(party)
+                        && due.open().stream()
+                                .anyMatch(open -> threads.contains(open.thread().id())))
+                .findFirst()
+                .map(due -> new DraftView(round.draft(
+                        me,
+                        due,
+                        due.open().stream()
+                                .filter(open -> threads.contains(open.thread().id()))
+                                .toList())))
+                .orElseThrow(() -> Refusal.notFound("reminder"));
     }
 
     /**

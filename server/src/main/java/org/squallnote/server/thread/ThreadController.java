@@ -46,7 +46,8 @@ class ThreadController {
      *
      * @param due in how many somebody is to be reminded today
      */
-    record ThreadsView(Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, Instant now) {}
+    record ThreadsView(
+            Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, int minutesOfADay, Instant now) {}
 
     /**
      * A message of a thread.
@@ -69,7 +70,7 @@ class ThreadController {
             boolean canReact,
             @Nullable UUID answersId) {}
 
-    record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
+    record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, int minutesOfADay, Instant now) {}
 
     @GetMapping("/api/threads")
     ThreadsView list(
@@ -81,6 +82,7 @@ class ThreadController {
                 pages.countDue(me.accountId(), lines),
                 page.lines(),
                 page.more(),
+                lines.workingTime().minutesOfADay(),
                 lines.now());
     }
 
@@ -98,7 +100,8 @@ class ThreadController {
                         message.answers() == null ? null : byMessageId.get(message.answers())))
                 .toList();
         ThreadLines lines = pages.lines(me.accountId());
-        return new ThreadDetail(pages.line(thread, lines), all, lines.now());
+        return new ThreadDetail(
+                pages.line(thread, lines), all, lines.workingTime().minutesOfADay(), lines.now());
     }
 
     private static ThreadMessage message(

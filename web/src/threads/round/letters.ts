@@ -1,0 +1,70 @@
+import { client, unwrap, type DueView } from '@/api/client'
+import { run } from '@/api/commands'
+
+const KEPT = 'chase-letter '
+
+/** By what a letter is known: to whom, about what. */
+export function keyOf(due: DueView): string {
+  return [due.party.address, ...due.open.map((each) => each.threadId)].join(' ')
+}
+
+/** What was typed into a letter that has not gone out, in this browser. */
+export function keptLetter(key: string): string | undefined {
+  return localStorage.getItem(KEPT + key) ?? undefined
+}
+
+export function keepLetter(key: string, text: string | undefined): void {
+  if (text === undefined) {
+    localStorage.removeItem(KEPT + key)
+  } else {
+    localStorage.setItem(KEPT + key, text)
+  }
+}
+
+/** The draft about some of what somebody owes. */
+export async function draftAbout(due: DueView, threads: string[]): Promise<string> {
+  const answer = await unwrap(
+    client.GET('/api/chases/draft', {
+      params: { query: { party: due.party.address, threads } },
+    }),
+  )
+  return answer.text
+}
+
+/** Sends a reminder; `to` where it goes another way. */
+export function sendLetter(due: DueView, threads: string[], text: string, to: string | null) {
+  const [first = '', ...others] = threads
+  return run((header) =>
+    client.POST('/api/threads/{id}/chase', {
+      params: { path: { id: first }, header },
+      body: { party: due.party.address, text, others, to },
+    }),
+  )
+}
+
+/** Ends the wait in all threads of a letter. */
+export async function closeAll(due: DueView, reason: 'ANSWERED' | 'GIVEN_UP') {
+  let last
+  for (const each of due.open) {
+    last = await run((header) =>
+      client.POST('/api/threads/{id}/close', {
+        params: { path: { id: each.threadId }, query: { reason }, header },
+      }),
+    )
+  }
+  return last
+}
+
+/** Reminds on another day. */
+export async function notBefore(due: DueView, day: string) {
+  let last
+  for (const each of due.open) {
+    last = await run((header) =>
+      client.PUT('/api/threads/{id}/chase-date', {
+        params: { path: { id: each.threadId }, header },
+        body: { day },
+      }),
+    )
+  }
+  return last
+}
