@@ -30,13 +30,13 @@ const { line, closed, minutesOfADay } = defineProps<{
       class="truncate"
       :title="[`${one.name}: ${awaitedText(one)}`, ...besides(one, minutesOfADay)].join(', ')"
     >
-      <b class="text-dusk"
+      <b class="text-dusk mr-1"
         ><bdi>{{ one.name }}</bdi></b
       >
-      <span v-if="besides(one, minutesOfADay).length" class="text-brass-ink">
-        {{ besides(one, minutesOfADay).join(', ') }}</span
+      <span v-if="besides(one, minutesOfADay).length" class="text-brass-ink mr-1"
+        >{{ besides(one, minutesOfADay).join(', ') }}:</span
       >
-      <bdi> {{ awaitedText(one) }}</bdi>
+      <bdi>{{ awaitedText(one) }}</bdi>
     </p>
   </template>
 </template>

@@ -1,5 +1,5 @@
 -- What readings and threads say more of since then; everything is read again in the background.
-update reading set facts = replace(facts, '"returnsOn":', '"answersLater":false,"agrees":false,"plans":false,"fulfils":false,"handsTo":[],"returnsOn":');
+update reading set facts = replace(facts, '"returnsOn":', '"asks":{},"answersLater":false,"agrees":false,"plans":false,"fulfils":false,"handsTo":[],"returnsOn":');
 update thread set awaited = replace(awaited, '"openToAll":false}', '"openToAll":false,"answered":null,"lastMine":null,"chases":0,"returnsOn":null}');
 update thread set awaited = replace(awaited, '"openToAll":true}', '"openToAll":true,"answered":null,"lastMine":null,"chases":0,"returnsOn":null}');
 

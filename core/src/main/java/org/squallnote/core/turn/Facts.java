@@ -2,12 +2,15 @@ package org.squallnote.core.turn;
 
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.Promise;
@@ -23,6 +26,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param askedByName whether they were named
  * @param openToAll whether the first answer from anybody settles it
  * @param what the ask in the writer's words, empty when there is none
+ * @param asks what each of those asked is asked, in the writer's words, by their address
  * @param askBy the deadline of the ask
  * @param thanksOnly whether it only thanks
  * @param acknowledges whether it thanks or confirms before anything else and asks me nothing
@@ -50,6 +54,7 @@ public record Facts(
         boolean askedByName,
         boolean openToAll,
         String what,
+        Map<String, String> asks,
         Optional<LocalDateTime> askBy,
         boolean thanksOnly,
         boolean acknowledges,
@@ -71,6 +76,7 @@ public record Facts(
         List<String> failedRecipients) {
 
     private static final int LONGEST_WORDS = 300;
+    private static final int MOST_ASKED = 30;
 
     /** Says nothing: a reaction, or a message whose writer has taken it back. */
     public static final Facts SILENT = new Facts(
@@ -80,6 +86,7 @@ public record Facts(
             false,
             false,
             "",
+            Map.of(),
             Optional.empty(),
             false,
             false,
@@ -103,6 +110,7 @@ public record Facts(
     /** Copies the collections. */
     public Facts {
         asked = Set.copyOf(asked);
+        asks = Map.copyOf(asks);
         handsTo = Set.copyOf(handsTo);
         failedRecipients = List.copyOf(failedRecipients);
     }
@@ -131,6 +139,7 @@ public record Facts(
                         .findFirst()
                         .map(ask -> bounded(ask.sentence().foldedIn(text)))
                         .orElse(""),
+                outgoing ? asksOf(asks, text) : Map.of(),
                 reading.replyBy().map(Deadline::end),
                 reading.thanksOnly(),
                 reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),
@@ -177,6 +186,7 @@ public record Facts(
                 me && askedByName,
                 me && openToAll,
                 me ? what : "",
+                asks,
                 me ? askBy : Optional.empty(),
                 thanksOnly && !me,
                 acknowledges && !me,
@@ -196,6 +206,24 @@ public record Facts(
                 handsTo,
                 returnsOn,
                 failedRecipients);
+    }
+
+    /** The first thing that each is asked, of a sensible number of people. */
+    private static Map<String, String> asksOf(List<Ask> asks, String text) {
+        Map<String, String> found = new HashMap<>();
+        for (Ask ask : asks) {
+            for (String address : ask.asked()) {
+                if (found.size() < MOST_ASKED) {
+                    found.putIfAbsent(address, bounded(ask.sentence().foldedIn(text)));
+                }
+            }
+        }
+        return found;
+    }
+
+    /** What somebody is asked. */
+    String asked(Party party) {
+        return asks.getOrDefault(party.address(), what);
     }
 
     private static String bounded(String words) {

@@ -294,7 +294,8 @@ final class TurnStep {
         }
         for (int i = 0; i < awaited.size(); i++) {
             Awaited one = awaited.get(i);
-            boolean another = !one.promised() && !isAnsweredBy(one, event);
+            // Of several who were asked each answers for themselves.
+            boolean another = !one.promised() && !isAnsweredBy(one, event) && !isAsked(event.from(), one.messageId());
             boolean says = facts.fulfils() || !Wanted.isToBeDone(one.what());
             if (another && says && !facts.putsOff(one.what()) && answersIt(event, one.messageId())) {
                 awaited.set(i, one.answeredByAnother(event));
@@ -417,6 +418,12 @@ final class TurnStep {
         return was;
     }
 
+    private boolean isAsked(Party party, UUID ask) {
+        return before.stream()
+                .anyMatch(earlier -> earlier.messageId().equals(ask)
+                        && earlier.facts().asked().contains(party.address()));
+    }
+
     /** What I have asked somebody last: what they write next is about that. */
     private String lastAskOf(Awaited one) {
         for (int i = before.size() - 1; i >= 0; i--) {
@@ -424,7 +431,7 @@ final class TurnStep {
             boolean asked = earlier.direction() == Direction.OUTGOING
                     && earlier.facts().asked().contains(one.party().address());
             if (asked || earlier.messageId().equals(one.messageId())) {
-                return asked ? earlier.facts().what() : one.what();
+                return asked ? earlier.facts().asked(one.party()) : one.what();
             }
         }
         return one.what();
@@ -580,7 +587,7 @@ final class TurnStep {
                         event.sentAt(),
                         event.facts().askBy(),
                         false,
-                        event.facts().what(),
+                        event.facts().asked(party),
                         event.facts().openToAll())
                 .writtenTo(event.sentAt(), false);
         LocalDate away = returns.get(party.address());

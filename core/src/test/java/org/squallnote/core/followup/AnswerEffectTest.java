@@ -57,6 +57,7 @@ class AnswerEffectTest {
                 false,
                 false,
                 "",
+                Map.of(),
                 Optional.empty(),
                 thanks,
                 false,
