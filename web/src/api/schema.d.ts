@@ -2812,6 +2812,9 @@ export interface components {
         LastChangeView: {
             last: components["schemas"]["LastChange"] | null;
         };
+        LetterView: {
+            text: string;
+        };
         LinkView: {
             /** Format: uuid */
             messageId: string;
@@ -3970,7 +3973,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DraftView"];
+                    "application/json": components["schemas"]["LetterView"];
                 };
             };
         };

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import type { AwaitedView, DebtView, ThreadLine } from '@/api/client'
-import { awaitedText, byText, debtText, turnText } from '@/threads/words'
+import {
+  awaitedText,
+  besides,
+  byText,
+  chaseText,
+  debtText,
+  turnText,
+  usually,
+} from '@/threads/words'
 
 const debt = { reason: 'ASKED', what: 'send the plan?', byDay: '2026-03-06', byTime: null }
 
@@ -38,5 +46,32 @@ describe('what is owed, in words', () => {
     expect(turnText({ turn: 'CLOSED', closedAs: null } as ThreadLine)).toBe('Closed')
     expect(turnText({ turn: 'NOBODY' } as ThreadLine)).toBe('Nobody’s turn')
     expect(turnText({ turn: 'WITH_ME' } as ThreadLine)).toBe('With me')
+  })
+
+  it('says when somebody is to be reminded, and why then', () => {
+    const one = { chaseOn: '2026-03-06', why: 'USUAL' } as const
+    expect(chaseText(one, '2026-03-05')).toMatchObject({
+      due: false,
+      why: 'takes longer as a rule',
+    })
+    expect(chaseText(one, '2026-03-06')).toMatchObject({ due: true, text: 'chase now' })
+  })
+
+  it('says what else is known of somebody', () => {
+    const one = {
+      chases: 2,
+      returnsOn: null,
+      answeredBy: 'Gus',
+      laterThanUsual: true,
+      usualMinutes: 1440,
+    } as AwaitedView
+    expect(besides(one, 480)).toEqual([
+      'reminded twice',
+      'Gus has answered instead',
+      'later than usual (usually in 3 days)',
+    ])
+    expect(besides({ ...one, chases: 0, answeredBy: null, laterThanUsual: false }, 480)).toEqual([])
+    expect(usually(100, 480)).toBe('usually the same day')
+    expect(usually(480, 480)).toBe('usually in a day')
   })
 })

@@ -123,11 +123,11 @@ class ChaseController {
                 workingTime.between(one.lastHeard(), round.now()).toMinutes());
     }
 
-    record DraftView(String text) {}
+    record LetterView(String text) {}
 
     /** The draft of a letter to somebody who is due, about some of what they owe. */
     @GetMapping("/api/chases/draft")
-    DraftView draft(
+    LetterView draft(
             @CurrentAccount SignedIn me,
             @RequestParam @Size(max = 320) String party,
             @RequestParam @Size(max = 50) List<UUID> threads) {
@@ -136,7 +136,7 @@ class ChaseController {
                         && due.open().stream()
                                 .anyMatch(open -> threads.contains(open.thread().id())))
                 .findFirst()
-                .map(due -> new DraftView(round.draft(
+                .map(due -> new LetterView(round.draft(
                         me,
                         due,
                         due.open().stream()

@@ -1,0 +1,150 @@
+import { flushPromises } from '@vue/test-utils'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { DueView, OpenView } from '@/api/client'
+import { queryClient } from '@/api/queries'
+import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
+import ChaseRound from '@/threads/round/ChaseRound.vue'
+
+const DONE = { commandId: 'c1', label: 'Done', topics: [] }
+
+function open(threadId: string, what: string): OpenView {
+  return {
+    threadId,
+    subject: 'Crane',
+    messageId: 'm1',
+    what,
+    since: '2026-02-25T10:00:00Z',
+    promisedBy: null,
+    chaseOn: '2026-03-02',
+    why: 'SILENT',
+    chases: 0,
+    laterThanUsual: false,
+    silentMinutes: 2400,
+  }
+}
+
+function due(name: string, ...asks: OpenView[]): DueView {
+  const address = `${name.toLowerCase()}@quay.example`
+  return {
+    party: { name, address },
+    name,
+    channel: 'MAIL',
+    chases: 0,
+    usualMinutes: null,
+    others: [],
+    exhausted: false,
+    open: asks,
+    draft: `Hello ${name}, all of it?`,
+  }
+}
+
+const BO = due('Bo', open('t1', 'Which rope?'), open('t2', 'How long?'))
+const TILDA = due('Tilda', open('t3', 'The load chart?'))
+let server: ReturnType<typeof fakeServer>
+
+beforeEach(() => {
+  server = fakeServer()
+  server.answers('GET', '/api/chases/due', {
+    due: [BO, TILDA],
+    minutesOfADay: 480,
+    now: '2026-03-04T10:00:00Z',
+  })
+  server.answers('POST', '/api/threads/{id}/chase', DONE)
+  server.answers('POST', '/api/threads/{id}/close', DONE)
+  server.answers('PUT', '/api/threads/{id}/chase-date', DONE)
+  server.answers('GET', '/api/chases/draft', { text: 'Hello Bo, only one?' })
+})
+afterEach(() => {
+  vi.restoreAllMocks()
+  localStorage.clear()
+  document.body.innerHTML = ''
+})
+
+describe('the chase round', () => {
+  it('sends one letter about all that somebody owes, and goes on to the next', async () => {
+    const page = await opened(ChaseRound)
+    expect(page.find('[data-test=whom]').text()).toBe('Bo')
+    expect(page.find('[data-test=letter-shown]').text()).toBe('Hello Bo, all of it?')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]).toMatchObject({
+      params: { path: { id: 't1' } },
+      body: { party: 'bo@quay.example', text: 'Hello Bo, all of it?', others: ['t2'], to: null },
+    })
+    expect(page.find('[data-test=whom]').text()).toBe('Tilda')
+  })
+
+  it('leaves single things out of the letter', async () => {
+    const page = await opened(ChaseRound)
+    await page.findAll('input[type=checkbox]')[1]?.setValue(false)
+    await flushPromises()
+    expect(page.find('[data-test=letter-shown]').text()).toBe('Hello Bo, only one?')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({ others: [] })
+  })
+
+  it('keeps what is typed, over a reload too, until it is sent', async () => {
+    let page = await opened(ChaseRound)
+    await pressedKey('e')
+    await page.find('[data-test=letter-text]').setValue('Bo, please!')
+    page.unmount()
+    queryClient.clear()
+    page = await opened(ChaseRound)
+    expect(page.find('[data-test=letter-shown]').text()).toBe('Bo, please!')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({
+      text: 'Bo, please!',
+    })
+    expect(localStorage).toHaveLength(0)
+  })
+
+  it('comes back to a letter that could not be sent, with its text', async () => {
+    server.refuses('POST', '/api/threads/{id}/chase', 'Bo owes you nothing there any more.')
+    const page = await opened(ChaseRound)
+    await pressedKey('e')
+    await page.find('[data-test=letter-text]').setValue('Bo, please!')
+    await page.find('[data-test=letter-text]').trigger('keydown', { key: 'Escape' })
+    await pressedKey('Enter')
+    await pressedKey('s')
+    expect(page.find('[data-test=letter-shown]').text()).toBe('Bo, please!')
+  })
+
+  it('ends the wait in every thread of a letter', async () => {
+    await opened(ChaseRound)
+    await pressedKey('a')
+    await flushPromises()
+    const closed = server.sentTo('POST', '/api/threads/{id}/close')
+    expect(closed).toHaveLength(2)
+    expect(closed[0]?.params).toMatchObject({ query: { reason: 'ANSWERED' } })
+  })
+
+  it('says when nobody is left', async () => {
+    const page = await opened(ChaseRound)
+    await pressedKey('s')
+    await pressedKey('s')
+    expect(page.find('[data-test=round-over]').text()).toContain('Everybody who is due')
+  })
+
+  it('offers somebody else of the same house, and another way', async () => {
+    server.answers('GET', '/api/chases/due', {
+      due: [
+        {
+          ...TILDA,
+          chases: 3,
+          exhausted: true,
+          others: [{ name: 'Rolf', address: 'rolf@quay.example' }],
+        },
+      ],
+      minutesOfADay: 480,
+      now: '2026-03-04T10:00:00Z',
+    })
+    const page = await opened(ChaseRound)
+    expect(page.text()).toContain('Reminded 3 times')
+    await pressedKey('w')
+    await page.find('[data-test=another-way] button').trigger('click')
+    expect(page.find('[data-test=whom]').text()).toBe('rolf@quay.example')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({
+      to: 'rolf@quay.example',
+    })
+  })
+})
