@@ -309,7 +309,7 @@ class OutboxTest extends ServerTest {
         }
         until(() -> count("select count(*) from message where owner = ?") == 13);
         Source source = sources.of(me.accountId()).get(0);
-        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty())) {
+        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty(), Optional.empty())) {
             second.start();
             for (int i = 0; i < 12; i++) {
                 change(
@@ -337,7 +337,7 @@ class OutboxTest extends ServerTest {
         until(() -> tools.claims().take(answer));
         jdbc.update("update outbox set state = 'UNDER_WAY' where owner = ?", me.accountId());
         Source source = sources.of(me.accountId()).get(0);
-        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty())) {
+        try (OutboxRunner second = new OutboxRunner(source, tools, Optional.empty(), Optional.empty())) {
             second.start();
             // Looked at after the answer, and nobody's.
             until(() -> count("select count(*) from outbox where owner = ? and kind = 'ARCHIVE' and state = 'WAITING'")
@@ -345,7 +345,7 @@ class OutboxTest extends ServerTest {
             assertThat(state(answer)).isEqualTo("UNDER_WAY");
         }
         tools.claims().release(answer);
-        try (OutboxRunner third = new OutboxRunner(source, tools, Optional.empty())) {
+        try (OutboxRunner third = new OutboxRunner(source, tools, Optional.empty(), Optional.empty())) {
             third.start();
             until(() -> state(answer).equals("UNCERTAIN"));
         }

@@ -12,6 +12,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
@@ -47,6 +48,11 @@ public final class OutboxRunner implements AutoCloseable {
 
     private static final Logger LOG = LoggerFactory.getLogger(OutboxRunner.class);
     private static final Duration LONGEST_WAIT = Duration.ofSeconds(30);
+
+    /** In milliseconds. */
+    private static final long SHORTEST_WAIT = 20;
+
+    private static final long HELD_BACK = 250;
     private static final int MOST_ATTEMPTS = 40;
 
     /** What a runner works with. */
@@ -68,6 +74,8 @@ public final class OutboxRunner implements AutoCloseable {
     private final Source source;
     private final Tools tools;
     private final Optional<ChatSync.SignIn> chat;
+    private final Optional<UpToDate> upToDate;
+    private boolean heldBack;
     private final Semaphore news = new Semaphore(0);
     private volatile boolean stopped;
 
@@ -75,11 +83,13 @@ public final class OutboxRunner implements AutoCloseable {
      * A runner for a source.
      *
      * @param chat how to get a signed-in client, for a chat account
+     * @param upToDate whether what came in is read; absent where nothing depends on that
      */
-    public OutboxRunner(Source source, Tools tools, Optional<ChatSync.SignIn> chat) {
+    public OutboxRunner(Source source, Tools tools, Optional<ChatSync.SignIn> chat, Optional<UpToDate> upToDate) {
         this.source = source;
         this.tools = tools;
         this.chat = chat;
+        this.upToDate = upToDate;
     }
 
     /** Starts in the background. */
@@ -108,9 +118,10 @@ public final class OutboxRunner implements AutoCloseable {
                     recover();
                     recovered = true;
                 }
+                heldBack = false;
                 for (OutboxEntry entry : tools.store()
                         .due(source.owner(), source.id(), tools.clock().instant())) {
-                    if (!stopped) {
+                    if (!stopped && !waitsForNews(entry)) {
                         workAlone(entry);
                     }
                 }
@@ -120,6 +131,15 @@ public final class OutboxRunner implements AutoCloseable {
             }
             sleep();
         }
+    }
+
+    /** A reminder goes out only when it is known who has answered: after a start, everything that came is read first. */
+    private boolean waitsForNews(OutboxEntry entry) {
+        boolean waits = entry.kind() == OutboxKind.SEND_MAIL
+                && ChaseLetter.isReminder(entry.identity())
+                && upToDate.filter(one -> !one.isNow()).isPresent();
+        heldBack |= waits;
+        return waits;
     }
 
     private void workAlone(OutboxEntry entry) {
@@ -148,7 +168,8 @@ public final class OutboxRunner implements AutoCloseable {
                 .filter(until -> until.compareTo(LONGEST_WAIT) < 0)
                 .orElse(LONGEST_WAIT);
         try {
-            if (news.tryAcquire(Math.max(wait.toMillis(), 20), TimeUnit.MILLISECONDS)) {
+            if (news.tryAcquire(
+                    Math.max(wait.toMillis(), heldBack ? HELD_BACK : SHORTEST_WAIT), TimeUnit.MILLISECONDS)) {
                 news.drainPermits();
             }
         } catch (InterruptedException e) {

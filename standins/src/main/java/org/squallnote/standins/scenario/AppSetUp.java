@@ -110,6 +110,12 @@ public final class AppSetUp {
                         .put("password", MerrowQuay.PASSWORD));
     }
 
+    /** Connects the mailbox of Ines alone. */
+    public void connectMail(int imapPort, int smtpPort) {
+        keepHolidays();
+        addMail("Ines", MerrowQuay.OWN, "Ines Calloway", imapPort, smtpPort);
+    }
+
     private void keepHolidays() {
         ObjectNode form = (ObjectNode)
                 call("GET", "/api/settings/working-time", null).path("form").deepCopy();

@@ -54,7 +54,7 @@ class CalendarEngine implements SourceEngine {
                 every,
                 calendars.of(source),
                 journals.status(source));
-        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty(), Optional.empty());
         sync.start();
         outbox.start();
         return new Running(sync, Optional.of(outbox));

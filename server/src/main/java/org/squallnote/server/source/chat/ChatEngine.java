@@ -39,7 +39,7 @@ class ChatEngine implements SourceEngine {
         ChatSync.SignIn signIn = chatSignIns.of(source);
         String me = secrets.chatSettings(source).userId().toLowerCase(Locale.ROOT);
         ChatSync sync = new ChatSync(signIn, () -> me, since, journals.chat(source), journals.status(source));
-        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.of(signIn));
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.of(signIn), Optional.empty());
         sync.start();
         outbox.start();
         return new Running(sync, Optional.of(outbox));

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.server.outbox.OutboxRunner;
+import org.squallnote.server.outbox.UpToDate;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.source.SourceEngine;
 import org.squallnote.server.source.SourceJournals;
@@ -36,12 +37,13 @@ class MailEngine implements SourceEngine {
     @Override
     public Running start(Source source, Instant since) {
         MailSettings settings = secrets.mailSettings(source);
+        UpToDate status = new UpToDate(journals.status(source));
         MailSync sync = new MailSync(
                 secrets.mailAccount(source),
                 LocalDate.ofInstant(since, ZoneOffset.UTC),
                 journals.mail(source, settings.sent()),
-                journals.status(source));
-        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty());
+                status);
+        OutboxRunner outbox = new OutboxRunner(source, outboxTools, Optional.empty(), Optional.of(status));
         sync.start();
         outbox.start();
         return new Running(sync, Optional.of(outbox));
