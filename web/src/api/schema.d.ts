@@ -3495,6 +3495,8 @@ export interface components {
             moves: components["schemas"]["MoveView"][];
             /** Format: int32 */
             stuckMinutes: number;
+            /** Format: int32 */
+            toBeReminded: number;
         };
         WishForm: {
             /** Format: uuid */

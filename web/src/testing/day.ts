@@ -66,6 +66,7 @@ export function todayOf(more: Partial<TodayData> = {}): TodayData {
     pressing: 0,
     moves: [],
     stuckMinutes: 0,
+    toBeReminded: 0,
     ...more,
   }
 }

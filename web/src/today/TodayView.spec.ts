@@ -6,9 +6,10 @@ import { entryOf, lineOf, todayOf } from '@/testing/day'
 import { fakeServer, opened, pressed, submitted, pressedKey } from '@/testing/fakeServer'
 import TodayView from '@/today/TodayView.vue'
 
+const { push } = vi.hoisted(() => ({ push: vi.fn() }))
 vi.mock('vue-router', () => ({
   useRoute: () => ({ params: {} }),
-  useRouter: () => ({ push: vi.fn() }),
+  useRouter: () => ({ push }),
 }))
 
 const DONE = { commandId: 'c1', label: 'Done', topics: [] }
@@ -50,6 +51,17 @@ describe('Today', () => {
     expect(page.text()).toContain('4 h free until 17:00, nothing planned yet')
     expect(page.find('[data-test=could-be-done]').text()).toContain('Title late')
     expect(page.text()).toContain('1 presses')
+  })
+
+  it('leads to the chase round, where somebody is to be reminded', async () => {
+    server.answers('GET', '/api/today', todayOf({ toBeReminded: 3 }))
+    const page = await opened(TodayView)
+    await page.find('[data-test=to-round]').trigger('click')
+    expect(push).toHaveBeenCalledWith({
+      name: 'threads',
+      params: { id: '' },
+      query: { round: '' },
+    })
   })
 
   it('asks about one after the other, with one key each', async () => {

@@ -25,6 +25,7 @@ export default defineView({
   listens: {
     PLAN: ['today', 'day'],
     FOLLOW_UPS: ['today', 'day'],
+    THREADS: ['today'],
     CALENDARS: ['today', 'calendars', 'day'],
     SETTINGS: ['today'],
   },

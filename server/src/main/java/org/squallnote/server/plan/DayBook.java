@@ -23,6 +23,7 @@ import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.followup.FollowUpLine;
+import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.repetition.SeriesStore;
@@ -34,15 +35,28 @@ class DayBook {
     private final FollowUpStore followUps;
     private final PlanStore plans;
     private final SeriesStore series;
+    private final ChaseStore chases;
     private final Calendars calendars;
     private final Clock clock;
 
-    DayBook(FollowUpStore followUps, PlanStore plans, SeriesStore series, Calendars calendars, Clock clock) {
+    DayBook(
+            FollowUpStore followUps,
+            PlanStore plans,
+            SeriesStore series,
+            ChaseStore chases,
+            Calendars calendars,
+            Clock clock) {
         this.followUps = followUps;
         this.plans = plans;
         this.series = series;
+        this.chases = chases;
         this.calendars = calendars;
         this.clock = clock;
+    }
+
+    /** In how many threads somebody is to be reminded on a day. */
+    int toBeReminded(SignedIn me, LocalDate day) {
+        return chases.countDue(me.accountId(), day);
     }
 
     /**

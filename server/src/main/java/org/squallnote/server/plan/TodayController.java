@@ -51,6 +51,7 @@ class TodayController {
      * @param pressing how many of the candidates would be missed if nothing were said of them
      * @param moves what would make it fit
      * @param stuckMinutes how much would be too much even then
+     * @param toBeReminded in how many threads somebody is to be reminded
      */
     record TodayView(
             LocalDate day,
@@ -69,7 +70,8 @@ class TodayController {
             List<CandidateView> candidates,
             int pressing,
             List<MoveView> moves,
-            int stuckMinutes) {}
+            int stuckMinutes,
+            int toBeReminded) {}
 
     /**
      * Something planned.
@@ -149,6 +151,7 @@ class TodayController {
                         .toList(),
                 today.pressing(),
                 MoveView.of(today.moves(), byId),
-                today.stuckMinutes());
+                today.stuckMinutes(),
+                book.toBeReminded(me, day));
     }
 }
