@@ -124,6 +124,14 @@ export function useTaskList() {
   })
 }
 
+/** When and how the account reminds others. */
+export function useChaseSettings() {
+  return useQuery({
+    queryKey: ['chase-settings'],
+    queryFn: () => unwrap(client.GET('/api/settings/chasing')),
+  })
+}
+
 /** Those who are to be reminded today. */
 export function useChases() {
   return useQuery({

@@ -1700,6 +1700,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/chasing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settings_1"];
+        put: operations["save_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/reminders": {
         parameters: {
             query?: never;
@@ -1708,7 +1724,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["wishes"];
-        put: operations["save_3"];
+        put: operations["save_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1740,7 +1756,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workingTime"];
-        put: operations["save_4"];
+        put: operations["save_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1819,7 +1835,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["settings_1"];
+        get: operations["settings_2"];
         put: operations["changeChat"];
         post: operations["addChat"];
         delete?: never;
@@ -1851,7 +1867,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["settings_2"];
+        get: operations["settings_3"];
         put: operations["changeMail"];
         post: operations["addMail"];
         delete?: never;
@@ -2351,6 +2367,17 @@ export interface components {
             others: string[] | null;
             /** Format: email */
             to: string | null;
+        };
+        ChaseSettings: {
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            then: number;
+            /** Format: int32 */
+            afterPromise: number;
+            firstText: string;
+            secondText: string;
+            lastText: string;
         };
         ChatChange: {
             name: string;
@@ -6627,6 +6654,53 @@ export interface operations {
             };
         };
     };
+    settings_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChaseSettings"];
+                };
+            };
+        };
+    };
+    save_3: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChaseSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     wishes: {
         parameters: {
             query?: never;
@@ -6647,7 +6721,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    save_4: {
         parameters: {
             query?: never;
             header: {
@@ -6741,7 +6815,7 @@ export interface operations {
             };
         };
     };
-    save_4: {
+    save_5: {
         parameters: {
             query?: never;
             header: {
@@ -6896,7 +6970,7 @@ export interface operations {
             };
         };
     };
-    settings_1: {
+    settings_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7004,7 +7078,7 @@ export interface operations {
             };
         };
     };
-    settings_2: {
+    settings_3: {
         parameters: {
             query?: never;
             header?: never;

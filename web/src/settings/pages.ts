@@ -12,6 +12,7 @@ export const SETTINGS_PAGES: readonly SettingsPage[] = [
   page('Categories', 'categories', () => import('@/settings/CategoriesPage.vue')),
   page('Working time', 'working-time', () => import('@/settings/WorkingTimePage.vue')),
   page('Reminders', 'reminders', () => import('@/settings/RemindersPage.vue')),
+  page('Chasing', 'chasing', () => import('@/settings/ChasingPage.vue')),
   page('Senders', 'senders', () => import('@/settings/SendersPage.vue')),
   page('Recipes', 'recipes', () => import('@/settings/RecipesPage.vue')),
   page('Phrases', 'phrases', () => import('@/settings/PhrasesPage.vue')),

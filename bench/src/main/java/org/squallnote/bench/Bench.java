@@ -147,6 +147,20 @@ public final class Bench {
         view(
                 "A thread",
                 each(account, "/api/threads/", "select thread_id from message where owner = ? order by identity"));
+        for (String turn : List.of("WITH_ME", "WITH_OTHERS")) {
+            view(
+                    String.format(
+                            Locale.ROOT,
+                            "The first hundred of %d threads %s, of %d",
+                            count(
+                                    jdbc,
+                                    "select count(*) from thread where owner = ? and turn = '" + turn + "'",
+                                    account.id()),
+                            turn,
+                            count(jdbc, "select count(*) from thread where owner = ?", account.id())),
+                    List.of(request(account, "/api/threads?turn=" + turn).build()));
+        }
+        view("The chase round", List.of(request(account, "/api/chases/due").build()));
         view("A message", each(account, "/api/messages/", "select id from message where owner = ? order by identity"));
     }
 

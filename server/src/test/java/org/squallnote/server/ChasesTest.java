@@ -211,6 +211,36 @@ class ChasesTest extends ServerTest {
     }
 
     @Test
+    void whenAndHowOthersAreRemindedIsMineToChoose() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/settings/chasing",
+                "{\"first\":6,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\"}");
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-05");
+        assertThat(due()).isEmpty();
+        assertThat(get(me, "/api/settings/chasing").path("secondText").asString(""))
+                .as("what is left empty is as usual")
+                .contains("{asks}");
+        String command = change(
+                me,
+                HttpMethod.PUT,
+                "/api/settings/chasing",
+                "{\"first\":1,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\"}");
+        assertThat(due().path(0).path("draft").asString("")).startsWith("Dear Tilda: > on 25 February");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(due()).isEmpty();
+        assertThat(
+                        refusal(
+                                me,
+                                HttpMethod.PUT,
+                                "/api/settings/chasing",
+                                "{\"first\":0,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\"}"))
+                .contains("first");
+    }
+
+    @Test
     void aStrangerSeesAndRemindsNobody() {
         String thread = askTilda("q1", "Could you send me the load chart?");
         SignedIn stranger = newAccount();

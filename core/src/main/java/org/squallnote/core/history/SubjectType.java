@@ -24,7 +24,8 @@ public enum SubjectType {
     REMINDER,
     REMINDER_WISHES,
     BLOCK_CALENDAR,
-    TASK_LIST;
+    TASK_LIST,
+    CHASE_WISHES;
 
     private final int version;
     private final boolean whole;

@@ -9,22 +9,29 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.UsualTime;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.preference.PreferenceStore;
+import tools.jackson.databind.json.JsonMapper;
 
 /** When those awaited are to be reminded, by what is known of them. */
 @Component
 public class ChaseDates {
 
     private final ChaseStore store;
+    private final PreferenceStore preferences;
     private final WorkingTimes workingTimes;
+    private final JsonMapper json;
 
-    ChaseDates(ChaseStore store, WorkingTimes workingTimes) {
+    ChaseDates(ChaseStore store, PreferenceStore preferences, WorkingTimes workingTimes, JsonMapper json) {
         this.store = store;
+        this.preferences = preferences;
         this.workingTimes = workingTimes;
+        this.json = json;
     }
 
     /** Notes who has answered what in a thread, in place of what was noted of it. */
@@ -57,9 +64,27 @@ public class ChaseDates {
         return UsualTime.of(store.answers(owner, party, UsualTime.LAST), workingTime);
     }
 
+    /** After how many days an account reminds others. */
+    public ChasePolicy policy(UUID owner) {
+        return KeptChaseWishes.of(preferences, owner, json).policy();
+    }
+
+    /** Works out again when others are to be reminded, in all threads. */
+    void workOutAgain(UUID owner) {
+        for (StoredThread thread : store.chased(owner)) {
+            first(owner, thread.awaited().list(), Optional.ofNullable(thread.chaseHand()))
+                    .ifPresent(day -> store.setChaseOn(owner, thread.id(), day));
+        }
+    }
+
     /** When somebody is to be reminded. */
-    public ChaseDate of(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand, WorkingTime workingTime) {
-        return ChaseDate.of(one, ChasePolicy.USUAL, usual, byHand, workingTime);
+    public ChaseDate of(
+            Awaited one,
+            ChasePolicy policy,
+            Optional<UsualTime> usual,
+            Optional<LocalDate> byHand,
+            WorkingTime workingTime) {
+        return ChaseDate.of(one, policy, usual, byHand, workingTime);
     }
 
     /** When the first of some is to be reminded; absent where nobody is awaited. */
@@ -68,8 +93,9 @@ public class ChaseDates {
             return Optional.empty();
         }
         WorkingTime workingTime = workingTimes.of(owner);
+        ChasePolicy policy = policy(owner);
         return awaited.stream()
-                .map(one -> of(one, usual(owner, one.party().address(), workingTime), byHand, workingTime)
+                .map(one -> of(one, policy, usual(owner, one.party().address(), workingTime), byHand, workingTime)
                         .day())
                 .min(Comparator.naturalOrder());
     }

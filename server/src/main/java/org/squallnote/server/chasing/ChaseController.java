@@ -2,6 +2,8 @@ package org.squallnote.server.chasing;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -14,16 +16,21 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.ChaseLetter;
+import org.squallnote.core.chase.ChasePolicy;
+import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.chase.KeptChaseWishes;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
@@ -33,11 +40,14 @@ import org.squallnote.server.problem.Refusal;
 class ChaseController {
 
     private static final int LONGEST = 50_000;
+    private static final int LONGEST_WORDS = 5_000;
 
     private final ChaseRound round;
     private final Chases chases;
+    private final KeptChaseWishes wishes;
 
-    ChaseController(ChaseRound round, Chases chases) {
+    ChaseController(ChaseRound round, Chases chases, KeptChaseWishes wishes) {
+        this.wishes = wishes;
         this.round = round;
         this.chases = chases;
     }
@@ -143,6 +153,53 @@ class ChaseController {
                                 .filter(open -> threads.contains(open.thread().id()))
                                 .toList())))
                 .orElseThrow(() -> Refusal.notFound("reminder"));
+    }
+
+    /**
+     * When and how somebody reminds others.
+     *
+     * @param first after how many working days of silence
+     * @param then after how many after each reminder
+     * @param afterPromise after how many after the day that was promised
+     * @param firstText the words of the first reminder; blank for the usual ones
+     */
+    record ChaseSettings(
+            @Min(1) @Max(60) int first,
+            @Min(1) @Max(60) int then,
+            @Min(0) @Max(60) int afterPromise,
+            @NotNull @Size(max = LONGEST_WORDS) String firstText,
+            @NotNull @Size(max = LONGEST_WORDS) String secondText,
+            @NotNull @Size(max = LONGEST_WORDS) String lastText) {
+
+        static ChaseSettings of(ChaseWishes wishes) {
+            return new ChaseSettings(
+                    wishes.policy().first(),
+                    wishes.policy().then(),
+                    wishes.policy().afterPromise(),
+                    wishes.words().first(),
+                    wishes.words().second(),
+                    wishes.words().last());
+        }
+
+        ChaseWishes wishes() {
+            ChaseLetter.Words usual = ChaseLetter.Words.USUAL;
+            return new ChaseWishes(
+                    new ChasePolicy(first, then, afterPromise),
+                    new ChaseLetter.Words(
+                            firstText.isBlank() ? usual.first() : firstText.strip(),
+                            secondText.isBlank() ? usual.second() : secondText.strip(),
+                            lastText.isBlank() ? usual.last() : lastText.strip()));
+        }
+    }
+
+    @GetMapping("/api/settings/chasing")
+    ChaseSettings settings(@CurrentAccount SignedIn me) {
+        return ChaseSettings.of(wishes.of(me.accountId()));
+    }
+
+    @PutMapping("/api/settings/chasing")
+    Done save(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ChaseSettings body) {
+        return wishes.save(me, commandId, body.wishes());
     }
 
     /**

@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.chase.ChaseLetter;
+import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
@@ -25,6 +26,7 @@ import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.chase.ChaseDates;
+import org.squallnote.server.chase.KeptChaseWishes;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.message.MessageStore;
@@ -44,6 +46,7 @@ class ChaseRound {
     private final MessageStore messages;
     private final SourceStore sources;
     private final ChaseDates dates;
+    private final KeptChaseWishes wishes;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
@@ -52,12 +55,14 @@ class ChaseRound {
             MessageStore messages,
             SourceStore sources,
             ChaseDates dates,
+            KeptChaseWishes wishes,
             WorkingTimes workingTimes,
             Clock clock) {
         this.store = store;
         this.messages = messages;
         this.sources = sources;
         this.dates = dates;
+        this.wishes = wishes;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -90,6 +95,7 @@ class ChaseRound {
         Set<String> onTheirWay = store.onTheirWay(owner).stream()
                 .map(chase -> chase.threadId() + " " + chase.party())
                 .collect(Collectors.toSet());
+        ChasePolicy policy = dates.policy(owner);
         Map<String, List<Open>> byPerson = new LinkedHashMap<>();
         Map<String, Optional<UsualTime>> usual = new LinkedHashMap<>();
         for (StoredThread thread : store.due(owner, today, MOST)) {
@@ -97,7 +103,7 @@ class ChaseRound {
                 String address = one.party().address();
                 Optional<UsualTime> their =
                         usual.computeIfAbsent(address, any -> dates.usual(owner, address, workingTime));
-                ChaseDate date = dates.of(one, their, Optional.ofNullable(thread.chaseHand()), workingTime);
+                ChaseDate date = dates.of(one, policy, their, Optional.ofNullable(thread.chaseHand()), workingTime);
                 if (date.isDue(today) && !onTheirWay.contains(thread.id() + " " + address)) {
                     // In a room everybody reads it, so that each thread there has a letter of its own.
                     String letter = thread.channel() == Channel.MAIL ? address : thread.id() + " " + address;
@@ -164,7 +170,8 @@ class ChaseRound {
         String name = ChaseLetter.givenName(due.party().displayName());
         return due.channel() == Channel.CHAT
                 ? ChaseLetter.inChat(due.party().displayName(), open, workingTime.zone())
-                : ChaseLetter.draft(ChaseLetter.Words.USUAL, name, open, wantedBy, workingTime.zone(), me.name());
+                : ChaseLetter.draft(
+                        wishes.of(me.accountId()).words(), name, open, wantedBy, workingTime.zone(), me.name());
     }
 
     /** Whether somebody is silent for longer than they usually are. */

@@ -18,6 +18,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
@@ -109,6 +110,7 @@ class ThreadPages {
     /** Each person is looked up once. */
     private ThreadLines.Chasing chasing(UUID owner, WorkingTime workingTime) {
         Map<String, Optional<UsualTime>> known = new HashMap<>();
+        ChasePolicy policy = chaseDates.policy(owner);
         return new ThreadLines.Chasing() {
             @Override
             public Optional<UsualTime> usual(String party) {
@@ -117,7 +119,7 @@ class ThreadPages {
 
             @Override
             public ChaseDate date(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand) {
-                return chaseDates.of(one, usual, byHand, workingTime);
+                return chaseDates.of(one, policy, usual, byHand, workingTime);
             }
         };
     }

@@ -30,6 +30,11 @@ public interface ChaseStore {
     /** How many there are. */
     int countDue(@Param("owner") UUID owner, @Param("today") LocalDate today);
 
+    /** All threads in which somebody is to be reminded some day. */
+    List<StoredThread> chased(UUID owner);
+
+    int setChaseOn(@Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("day") LocalDate day);
+
     /** Chooses a day for a thread by hand, null for that which follows from its messages. */
     int setByHand(@Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("day") @Nullable LocalDate day);
 
