@@ -6,8 +6,12 @@ update thread set awaited = replace(awaited, '"openToAll":true}', '"openToAll":t
 -- When somebody is to be reminded, as it follows from the messages; and the day chosen by hand instead.
 alter table thread add column chase_on date;
 alter table thread add column chase_hand date;
-create index thread_by_chase on thread (owner, chase_on);
-create index thread_by_turn_and_chase on thread (owner, turn, chase_on);
+create index thread_by_chase on thread (owner, chase_on, since, id);
+-- Each list in its order.
+drop index thread_by_turn;
+create index thread_by_turn on thread (owner, turn, since, id);
+create index thread_by_turn_newest on thread (owner, turn, since desc, id);
+create index thread_by_turn_and_chase on thread (owner, turn, chase_on, since, id);
 
 -- How long people took to answer me.
 create table answer_time (
@@ -17,9 +21,9 @@ create table answer_time (
     thread_id uuid not null,
     asked_at timestamp(9) with time zone not null,
     answered_at timestamp(9) with time zone not null,
-    primary key (owner, ask, party)
+    primary key (owner, party, ask)
 );
-create index answer_time_by_party on answer_time (owner, party, answered_at);
+create index answer_time_by_party on answer_time (owner, party, answered_at desc);
 create index answer_time_by_thread on answer_time (owner, thread_id);
 
 -- Reminders on their way out: whoever answers meanwhile gets none.

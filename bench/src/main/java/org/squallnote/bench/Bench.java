@@ -36,6 +36,7 @@ public final class Bench {
     private static final int ROUNDS = 3;
     private static final int SEVERAL = 500;
     private static final int STORE = 100_000;
+    private static final int WITH_OTHERS = 3_000;
 
     /** So many are left of them for the figure that Intake is held to. */
     private static final int UNDECIDED = 5_000;
@@ -147,21 +148,48 @@ public final class Bench {
         view(
                 "A thread",
                 each(account, "/api/threads/", "select thread_id from message where owner = ? order by identity"));
-        for (String turn : List.of("WITH_ME", "WITH_OTHERS")) {
+        threads(account);
+        view("A message", each(account, "/api/messages/", "select id from message where owner = ? order by identity"));
+    }
+
+    /** The list of those who owe me something, in a large store and in one of a tenth. */
+    private void threads(Account large) throws IOException, InterruptedException {
+        Path mails = GeneratedMbox.write(STORE / 10, 4, now);
+        Account small = newAccount();
+        importInto(small, mails);
+        Files.delete(mails);
+        for (Account account : List.of(small, large)) {
+            JdbcTemplate jdbc = jdbc();
+            int others = account == large ? WITH_OTHERS : WITH_OTHERS / 10;
+            String someone =
+                    "{\"party\":{\"name\":\"\",\"address\":\"WHO@bench.example\"},\"messageId\":\"" + UUID.randomUUID()
+                            + "\",\"since\":\"2026-02-20T10:00:00Z\",\"by\":null,\"promised\":false,\"what\":\"Could you send it?\","
+                            + "\"openToAll\":false,\"answered\":null,\"lastMine\":null,\"chases\":0,\"returnsOn\":null}";
+            String[] around = someone.split("WHO");
+            jdbc.update(
+                    "update thread set turn = 'WITH_OTHERS', debts = '{\"list\":[]}', chase_on = dateadd('DAY', mod(rownum(), 40)"
+                            + " - 3, current_date), awaited = '{\"list\":[' || ? || mod(rownum(), 300) || ? || ']}' where owner = ?"
+                            + " and id in (select id from thread where owner = ? order by id fetch first " + others
+                            + " rows only)",
+                    around[0],
+                    around[1],
+                    account.id(),
+                    account.id());
             view(
                     String.format(
                             Locale.ROOT,
-                            "The first hundred of %d threads %s, of %d",
+                            "Threads with others, %d of %d",
                             count(
                                     jdbc,
-                                    "select count(*) from thread where owner = ? and turn = '" + turn + "'",
+                                    "select count(*) from thread where owner = ? and turn = 'WITH_OTHERS'",
                                     account.id()),
-                            turn,
                             count(jdbc, "select count(*) from thread where owner = ?", account.id())),
-                    List.of(request(account, "/api/threads?turn=" + turn).build()));
+                    List.of(request(account, "/api/threads?turn=WITH_OTHERS").build()));
         }
-        view("The chase round", List.of(request(account, "/api/chases/due").build()));
-        view("A message", each(account, "/api/messages/", "select id from message where owner = ? order by identity"));
+        view(
+                "Threads with me",
+                List.of(request(large, "/api/threads?turn=WITH_ME").build()));
+        view("The chase round", List.of(request(large, "/api/chases/due").build()));
     }
 
     /** Requests for five hundred things, in no order of time. */

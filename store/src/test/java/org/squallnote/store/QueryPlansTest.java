@@ -28,6 +28,7 @@ import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.store.calendar.CalendarStore;
+import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.feed.FeedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.history.HistoryStore;
@@ -89,6 +90,16 @@ class QueryPlansTest extends StoreTest {
         jdbc.update(
                 "insert into message_link (owner, identity, component) select owner, message_id, component from message");
         jdbc.update("insert into reading (message_id, owner, version, facts) select id, owner, 'v', '{}' from message");
+        jdbc.update(
+                "insert into answer_time (owner, party, ask, thread_id, asked_at, answered_at) select ?, 'writer' ||"
+                        + " mod(x, 500) || '@x.example', random_uuid(), random_uuid(), current_timestamp,"
+                        + " current_timestamp from system_range(1, 20000)",
+                owner);
+        jdbc.update(
+                "insert into chase (owner, thread_id, party, source_id, identity) select ?, random_uuid(), 'a@x.example',"
+                        + " ?, 'chase.' || x from system_range(1, 5000)",
+                owner,
+                source);
         jdbc.execute("analyze");
     }
 
@@ -105,6 +116,17 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(RawMailStore.class, "raw", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
+                Arguments.of(
+                        ThreadStore.class,
+                        "byTurn",
+                        Map.of("owner", ID, "turn", Turn.WITH_OTHERS, "offset", 0, "most", 100)),
+                Arguments.of(
+                        ThreadStore.class,
+                        "byTurn",
+                        Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 100)),
+                Arguments.of(ChaseStore.class, "due", Map.of("owner", ID, "today", DAY, "most", 100)),
+                Arguments.of(ChaseStore.class, "answers", Map.of("owner", ID, "party", "a@x.example", "most", 20)),
+                Arguments.of(ChaseStore.class, "chases", Map.of("owner", ID, "threadId", ID)),
                 Arguments.of(TodoStore.class, "changedThere", Map.of("owner", ID, "calendarId", ID)),
                 Arguments.of(TodoStore.class, "unlinked", Map.of("owner", ID)),
                 Arguments.of(MessageStore.class, "inThread", thread),
@@ -135,7 +157,6 @@ class QueryPlansTest extends StoreTest {
                         ThreadStore.class,
                         "byTurn",
                         Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 50)),
-                Arguments.of(ThreadStore.class, "count", Map.of("owner", ID, "turn", Turn.WITH_ME)),
                 Arguments.of(FollowUpStore.class, "open", ID),
                 Arguments.of(FollowUpStore.class, "ofThread", thread),
                 Arguments.of(FollowUpStore.class, "ofMessage", Map.of("owner", ID, "messageId", ID)),

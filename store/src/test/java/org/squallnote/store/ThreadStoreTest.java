@@ -14,6 +14,7 @@ import org.squallnote.core.message.Decision;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.TurnCount;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
@@ -81,8 +82,8 @@ class ThreadStoreTest extends StoreTest {
                 .extracting(StoredThread::since)
                 .containsExactly(CLOCK_CHANGE.plusSeconds(2), CLOCK_CHANGE.plusSeconds(1));
         assertThat(threads.byTurn(owner, Turn.WITH_ME, 1, 9)).hasSize(1);
-        assertThat(threads.count(owner, Turn.WITH_ME)).isEqualTo(2);
-        assertThat(threads.count(stranger, Turn.WITH_ME)).isZero();
+        assertThat(threads.counts(owner)).contains(new TurnCount(Turn.WITH_ME, 2));
+        assertThat(threads.counts(stranger)).isEmpty();
     }
 
     @Test

@@ -74,7 +74,9 @@ public class ThreadTurns {
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
         TurnState state = fold(owner, threadId, rows).state(before.flatMap(StoredThread::handDecision));
-        chaseDates.noteAnswers(owner, threadId, state.answered());
+        if (before.isPresent() || !state.answered().isEmpty()) {
+            chaseDates.noteAnswers(owner, threadId, state.answered());
+        }
         Optional<LocalDate> byHand = before.flatMap(thread -> Optional.ofNullable(thread.chaseHand()));
         Optional<LocalDate> chaseOn =
                 state.closed() ? Optional.empty() : chaseDates.first(owner, state.awaited(), byHand);

@@ -74,8 +74,9 @@ class ThreadPages {
     Map<Turn, Integer> counts(UUID owner) {
         Map<Turn, Integer> counts = new EnumMap<>(Turn.class);
         for (Turn each : Turn.values()) {
-            counts.put(each, store.count(owner, each));
+            counts.put(each, 0);
         }
+        store.counts(owner).forEach(one -> counts.put(one.turn(), one.threads()));
         return counts;
     }
 

@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.TurnCount;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 
@@ -21,7 +22,8 @@ public interface ThreadStore {
     List<StoredThread> byTurn(
             @Param("owner") UUID owner, @Param("turn") Turn turn, @Param("offset") int offset, @Param("most") int most);
 
-    int count(@Param("owner") UUID owner, @Param("turn") Turn turn);
+    /** How many threads there are with each; without those that nobody has. */
+    List<TurnCount> counts(UUID owner);
 
     List<UUID> allIds(UUID owner);
 

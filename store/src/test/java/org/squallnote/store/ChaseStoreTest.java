@@ -1,0 +1,140 @@
+package org.squallnote.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.squallnote.core.chase.ChaseOnItsWay;
+import org.squallnote.core.message.Channel;
+import org.squallnote.core.outbox.OutboxEntry;
+import org.squallnote.core.outbox.OutboxKind;
+import org.squallnote.core.outbox.OutboxState;
+import org.squallnote.core.thread.Awaiting;
+import org.squallnote.core.thread.Debts;
+import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.turn.Answered;
+import org.squallnote.core.turn.Turn;
+import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.outbox.OutboxStore;
+import org.squallnote.store.thread.ThreadStore;
+
+class ChaseStoreTest extends StoreTest {
+
+    private static final Instant NINE = Instant.parse("2026-03-04T09:00:00Z");
+    private static final String FELIX = "felix@amadidredging.example";
+
+    @Autowired
+    private ChaseStore chases;
+
+    @Autowired
+    private ThreadStore threads;
+
+    @Autowired
+    private OutboxStore outbox;
+
+    private StoredThread thread(@Nullable LocalDate chaseOn) {
+        StoredThread thread = new StoredThread(
+                UUID.randomUUID(),
+                owner,
+                Channel.MAIL,
+                "Dredging",
+                null,
+                Turn.WITH_OTHERS,
+                NINE,
+                null,
+                new Debts(List.of()),
+                new Awaiting(List.of()),
+                null,
+                NINE,
+                1,
+                null,
+                null,
+                null,
+                null,
+                chaseOn,
+                null,
+                0);
+        threads.insert(thread);
+        return thread;
+    }
+
+    @Test
+    void whatIsDueComesFirstWhoeverHasWaitedLongest() {
+        StoredThread tomorrow = thread(DAY.plusDays(1));
+        StoredThread today = thread(DAY);
+        StoredThread longAgo = thread(DAY.minusDays(9));
+        thread(null);
+        assertThat(chases.due(owner, DAY, 10)).containsExactly(longAgo, today);
+        assertThat(chases.due(owner, DAY, 1)).containsExactly(longAgo);
+        assertThat(chases.due(stranger, DAY, 10)).isEmpty();
+        assertThat(chases.countDue(owner, DAY)).isEqualTo(2);
+        assertThat(chases.countDue(stranger, DAY)).isZero();
+        assertThat(chases.chased(owner)).containsExactlyInAnyOrder(longAgo, today, tomorrow);
+        assertThat(chases.setChaseOn(stranger, today.id(), DAY.plusDays(3))).isZero();
+        chases.setChaseOn(owner, today.id(), DAY.plusDays(3));
+        assertThat(chases.due(owner, DAY, 10)).containsExactly(longAgo);
+        assertThat(threads.byTurn(owner, Turn.WITH_OTHERS, 0, 2))
+                .as("those with others in the order in which they are to be reminded")
+                .extracting(StoredThread::id)
+                .contains(longAgo.id());
+    }
+
+    @Test
+    void aDayChosenByHandIsKeptAndTakenBack() {
+        StoredThread thread = thread(DAY);
+        assertThat(chases.setByHand(stranger, thread.id(), DAY)).isZero();
+        chases.setByHand(owner, thread.id(), DAY.plusDays(7));
+        assertThat(threads.byId(owner, thread.id()).orElseThrow().chaseHand()).isEqualTo(DAY.plusDays(7));
+        chases.setByHand(owner, thread.id(), null);
+        assertThat(threads.byId(owner, thread.id()).orElseThrow().chaseHand()).isNull();
+    }
+
+    @Test
+    void theLastAnswersOfSomebodyAreFoundNewestFirst() {
+        UUID thread = UUID.randomUUID();
+        Answered old = new Answered(FELIX, UUID.randomUUID(), NINE.minusSeconds(900), NINE.minusSeconds(600));
+        Answered last = new Answered(FELIX, UUID.randomUUID(), NINE.minusSeconds(500), NINE);
+        chases.insertAnswer(owner, thread, old);
+        chases.insertAnswer(owner, thread, last);
+        chases.insertAnswer(owner, thread, new Answered("bo@x.example", last.ask(), NINE, NINE));
+        assertThat(chases.answers(owner, FELIX, 20)).containsExactly(last, old);
+        assertThat(chases.answers(owner, FELIX, 1)).containsExactly(last);
+        assertThat(chases.answers(stranger, FELIX, 20)).isEmpty();
+        assertThat(chases.answersInThread(owner, thread)).hasSize(3);
+        assertThat(chases.deleteAnswers(stranger, thread)).isZero();
+        assertThat(chases.deleteAnswers(owner, thread)).isEqualTo(3);
+    }
+
+    @Test
+    void aReminderIsOnItsWayUntilItHasGoneOut() {
+        ChaseOnItsWay chase = new ChaseOnItsWay(UUID.randomUUID(), FELIX, source, "chase.1@x.example");
+        chases.insertChase(owner, chase);
+        UUID entry = UUID.randomUUID();
+        outbox.insert(new OutboxEntry(
+                entry,
+                owner,
+                source,
+                UUID.randomUUID(),
+                OutboxKind.SEND_MAIL,
+                chase.identity(),
+                null,
+                "{}",
+                OutboxState.WAITING,
+                NINE,
+                0,
+                "",
+                NINE,
+                null));
+        assertThat(chases.onTheirWay(owner)).containsExactly(chase);
+        assertThat(chases.onTheirWay(stranger)).isEmpty();
+        outbox.move(owner, entry, OutboxState.WAITING, OutboxState.CANCELLED, 0, "", NINE, NINE);
+        assertThat(chases.onTheirWay(owner)).isEmpty();
+        assertThat(chases.chases(owner, chase.threadId())).containsExactly(chase);
+        assertThat(chases.chases(stranger, chase.threadId())).isEmpty();
+    }
+}
