@@ -160,7 +160,7 @@ public final class Bench {
         Files.delete(mails);
         for (Account account : List.of(small, large)) {
             JdbcTemplate jdbc = jdbc();
-            int others = account == large ? WITH_OTHERS : WITH_OTHERS / 10;
+            int others = account.equals(large) ? WITH_OTHERS : WITH_OTHERS / 10;
             String someone =
                     "{\"party\":{\"name\":\"\",\"address\":\"WHO@bench.example\"},\"messageId\":\"" + UUID.randomUUID()
                             + "\",\"since\":\"2026-02-20T10:00:00Z\",\"by\":null,\"promised\":false,\"what\":\"Could you send it?\","
