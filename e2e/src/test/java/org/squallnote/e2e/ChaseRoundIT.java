@@ -63,8 +63,7 @@ class ChaseRoundIT {
         Clock clock = Days.clockFrom(Days.WORKING_DAY);
         try (MailStandIn mail = MailStandIn.start(0, 0)) {
             askTen(mail, clock.instant());
-            Application application =
-                    new Application(data, clock, "--squallnote.outbox.hold=60s").start();
+            Application application = new Application(data, clock, "--squallnote.outbox.hold=60s").start();
             // By then the letters could have gone out long ago: only that the answer is read first holds one back.
             Application later = new Application(data, Clock.offset(clock, Duration.ofMinutes(2)));
             try {

@@ -8,13 +8,13 @@ final class SameAgain {
 
     private SameAgain() {}
 
-    static Optional<SentenceAsks.FoundAsk> of(Sentence sentence, Vocatives.Call opening) {
+    static Optional<SentenceAsks.FoundAsk> of(Sentence sentence, Vocatives.Call opening, Vocatives.Call trailing) {
         int at = opening.isOne() ? opening.toExclusive() : 0;
         while (at < sentence.size() && sentence.at(at).is("and", "the", "please", "exactly", "just")) {
             at++;
         }
         boolean same = at < sentence.size() && sentence.at(at).is("same", "likewise", "ditto");
-        boolean toSomebody = opening.isOne() || isForYou(sentence, at);
+        boolean toSomebody = opening.isOne() || trailing.isOne() || isForYou(sentence, at);
         return same && toSomebody && at < sentence.size()
                 ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at))
                 : Optional.empty();

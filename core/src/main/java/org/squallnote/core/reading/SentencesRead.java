@@ -110,7 +110,7 @@ final class SentencesRead {
         }
         tasks.told(sentence, opening).ifPresent(found::add);
         if (found.isEmpty() && hasAsked) {
-            SameAgain.of(sentence, opening).ifPresent(found::add);
+            SameAgain.of(sentence, opening, vocatives.trailing(sentence)).ifPresent(found::add);
         }
         hasAsked |= !found.isEmpty();
         if (found.size() > 1) {

@@ -300,7 +300,8 @@ final class SpeechActs {
                     || (promise(read).isPresent() && read.found().isEmpty())
                     || (asked && isReasonBehind(read))
                     || isGreetingOnly(read);
-            boolean clarify = asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence());
+            // "I'd need the date for that. When would you like to begin?"
+            boolean clarify = asks(read, Ask.Kind.NEED) || (asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence()));
             if (clarify) {
                 asked = true;
             } else if (!aside) {

@@ -56,6 +56,9 @@ public record TakingUp(
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
 
+    /** Who hands something on says so early: names are looked for in so many sentences. */
+    private static final int MOST_LOOKED_AT = 12;
+
     /** Copies the addresses. */
     public TakingUp {
         handsTo = Set.copyOf(handsTo);
@@ -67,6 +70,7 @@ public record TakingUp(
         boolean fulfils = false;
         boolean leavesIt = false;
         Set<String> named = Set.of();
+        int looked = 0;
         Optional<LocalDateTime> by = Optional.empty();
         Set<String> handsTo = Set.of();
         for (ReadSentence read : said) {
@@ -75,10 +79,12 @@ public record TakingUp(
             }
             agrees &= read.asks().isEmpty() && isAgreement(read);
             fulfils |= read.has("fulfils");
-            Optional<Set<String>> others = leftTo(read, people, named);
-            named = lastNamed(read.sentence(), people, named);
-            leavesIt |= others.isPresent();
-            handsTo = others.filter(some -> !some.isEmpty()).orElse(handsTo);
+            if (looked++ < MOST_LOOKED_AT) {
+                Optional<Set<String>> others = leftTo(read, people, named);
+                named = lastNamed(read.sentence(), people, named);
+                leavesIt |= others.isPresent();
+                handsTo = others.filter(some -> !some.isEmpty()).orElse(handsTo);
+            }
             if (said.size() <= LONGEST && isPlan(read, context)) {
                 plans = true;
                 by = by.or(() -> lastAhead(read, context));

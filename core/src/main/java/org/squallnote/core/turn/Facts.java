@@ -136,7 +136,10 @@ public record Facts(
                 asks.stream().anyMatch(Ask::named),
                 !asks.isEmpty() && asks.stream().allMatch(Ask::openToAll),
                 asks.stream()
+                        // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
+                        .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
                         .findFirst()
+                        .or(() -> asks.stream().findFirst())
                         .map(ask -> bounded(ask.sentence().foldedIn(text)))
                         .orElse(""),
                 outgoing ? asksOf(asks, text) : Map.of(),

@@ -263,13 +263,16 @@ final class TurnStep {
         asking.removeIf(one -> one.party().isSameAs(party));
     }
 
-    /** Whether it was asked of a list or a shared mailbox, mine too, and of nobody by name, and the writer speaks for that. */
+    /**
+     * Whether it was asked of a list or a shared mailbox, mine too, and the writer speaks for that. On a list nobody may be
+     * named; a letter to a shared mailbox greets it as it likes.
+     */
     private boolean isAskedOfAHouse(Debt debt, TurnEvent event) {
-        if (!debt.others().isEmpty()) {
-            return false;
-        }
         return before.stream()
                 .filter(earlier -> earlier.messageId().equals(debt.messageId()))
+                .filter(asked -> !asked.throughList() || debt.others().isEmpty())
+                .filter(asked -> asked.throughList()
+                        || asked.to().stream().allMatch(party -> SharedMailboxes.isShared(party.address(), false)))
                 .anyMatch(asked -> asked.to().stream()
                         .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
                         .anyMatch(party -> SharedMailboxes.speaksFor(event, party.address())));

@@ -9,12 +9,16 @@ final class Wanted {
     private static final String WHAT = "(when|what|which|where|who|whose|how|why|whether|if)\\b";
 
     /** "Could you tell me when", "please let us know whether": known, though it is told to do. */
-    private static final Pattern TO_TELL = Pattern.compile(
-            "\\b(tell|let|remind|say|know|confirm|check|see|advise)\\b( (me|us|them|him|her|know|to))* " + WHAT);
+    private static final Pattern TO_TELL =
+            Pattern.compile("\\b(tell|know|say|confirm|advise|remind)\\b( [\\p{L}\\d']+){0,5} " + WHAT);
 
     /** What is thought of something is known only once it was looked at. */
     private static final Pattern OPINION = Pattern.compile(
             "\\b((what|how) you (think|feel|find|like)|your (comments|thoughts|opinion|feedback|view))\\b");
+
+    /** "When could you send it?" is answered by a day. */
+    private static final Pattern ASKS_WHAT =
+            Pattern.compile("(^|[,:;.!] ?)(and |or |but |so )?(when|what|which|where|who|whose|how|why)\\b");
 
     private static final Pattern DOING = Pattern.compile(
             "\\b((can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
@@ -31,7 +35,9 @@ final class Wanted {
         if (OPINION.matcher(words).find()) {
             return true;
         }
-        if (words.isBlank() || TO_TELL.matcher(words).find()) {
+        if (words.isBlank()
+                || ASKS_WHAT.matcher(words).find()
+                || TO_TELL.matcher(words).find()) {
             return false;
         }
         if (DOING.matcher(words).find()) {
