@@ -74,7 +74,9 @@ public class ThreadTurns {
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
         TurnState state = fold(owner, threadId, rows).state(before.flatMap(StoredThread::handDecision));
-        if (before.isPresent() || !state.answered().isEmpty()) {
+        boolean sameAwaited = before.filter(thread -> thread.awaited().list().equals(state.awaited()))
+                .isPresent();
+        if (!state.answered().isEmpty() || (before.isPresent() && !sameAwaited)) {
             chaseDates.noteAnswers(owner, threadId, state.answered());
         }
         Optional<LocalDate> byHand = before.flatMap(thread -> Optional.ofNullable(thread.chaseHand()));
@@ -86,7 +88,9 @@ public class ThreadTurns {
             return;
         }
         threads.updateDerived(after);
-        crossing.stop(owner, threadId, state.awaited());
+        if (!sameAwaited) {
+            crossing.stop(owner, threadId, state.awaited());
+        }
         boolean opens = before.get().turn() == Turn.CLOSED && state.reopenedBy().isPresent();
         if (opens) {
             noteOpening(owner, threadId, rows, state.reopenedBy().orElseThrow());
