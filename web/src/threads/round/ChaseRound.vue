@@ -169,7 +169,7 @@ const kind = computed(() => {
 
 <template>
   <section
-    class="mx-auto w-full max-w-5xl px-3 pb-4"
+    class="mx-auto w-full max-w-6xl px-3 pb-4"
     data-test="chase-round"
     aria-label="Chase round"
   >

@@ -189,6 +189,7 @@ public final class Bench {
                     "under 30",
                     "none"));
         }
+        say("Ten times as many threads: %.2f times as long (goal: at most 1.5)", medians.get(1) / medians.get(0));
         view(
                 "Threads with me",
                 List.of(request(large, "/api/threads?turn=WITH_ME").build()));
