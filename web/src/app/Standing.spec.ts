@@ -65,9 +65,9 @@ describe('what somebody has to know of wherever they are', () => {
     expect(page.findAll('[data-test=stuck]')).toHaveLength(1)
     expect(page.text()).toContain('Writing into the task list, Berth plan and 1 more')
     await pressed(page, 'Leave them')
-    await vi.waitFor(() =>
-      expect(server.sentTo('POST', '/api/outbox/{id}/give-up')).toHaveLength(2),
-    )
+    await vi.waitFor(() => {
+      expect(server.sentTo('POST', '/api/outbox/{id}/give-up')).toHaveLength(2)
+    })
   })
 
   it('counts the answers that are about to go out, and nothing else that waits', async () => {
