@@ -32,6 +32,9 @@ public record TakingUp(
     /** Takes up nothing. */
     public static final TakingUp NOTHING = new TakingUp(false, false, Optional.empty(), false, false, Set.of());
 
+    private static final Set<String> GIVING = Phrases.BOOK.words("giving");
+    private static final Set<String> TELLING = Phrases.BOOK.words("imperative");
+
     private static final WordSet PAST = Phrases.BOOK.set("gone-by");
 
     /** "I confirm Friday" does it by saying so, "as far as I know" does nothing. */
@@ -55,6 +58,9 @@ public record TakingUp(
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
+
+    /** More words are no mere time. */
+    private static final int LONGEST_TIME = 12;
 
     /** Who hands something on says so early: names are looked for in so many sentences. */
     private static final int MOST_LOOKED_AT = 12;
@@ -134,6 +140,9 @@ public record TakingUp(
 
     /** "In an hour", "Tomorrow by noon", "Friday at the latest." */
     private static boolean isOnlyATime(ReadSentence read) {
+        if (read.sentence().size() > LONGEST_TIME) {
+            return false;
+        }
         for (int i = 0; i < read.sentence().size(); i++) {
             int at = i;
             boolean dated =
@@ -180,8 +189,7 @@ public record TakingUp(
     }
 
     private static boolean isVerb(String base) {
-        return Phrases.BOOK.words("giving").contains(base)
-                || Phrases.BOOK.words("imperative").contains(base);
+        return GIVING.contains(base) || TELLING.contains(base);
     }
 
     /** "Ann will get back to you", "Ann is dealing with it and will let you know", "she'll send it to you". */
@@ -193,10 +201,8 @@ public record TakingUp(
         Set<String> named = namedBefore;
         int subjectEnd = -1;
         for (int i = 0; i < sentence.size(); i++) {
-            People.FoundName name = people.at(sentence, i);
-            if (name.isSomebody()
-                    && !people.isMe(name.addresses())
-                    && !sentence.at(i).is("will")) {
+            People.FoundName name = other(sentence, i, people);
+            if (name.isSomebody()) {
                 named = name.addresses();
                 boolean subject = i == 0 || sentence.startsClause(i) || LEADING.has(sentence, i - 1);
                 subjectEnd = subject ? name.toExclusive() : subjectEnd;
