@@ -6,10 +6,13 @@ update thread set awaited = replace(awaited, '"openToAll":true}', '"openToAll":t
 -- When somebody is to be reminded, as it follows from the messages; and the day chosen by hand instead.
 alter table thread add column chase_on date;
 alter table thread add column chase_hand date;
+-- By when I owe something, at the earliest.
+alter table thread add column owe_by timestamp(9);
 create index thread_by_chase on thread (owner, chase_on, since, id);
 -- Each list in its order.
 drop index thread_by_turn;
 create index thread_by_turn on thread (owner, turn, since, id);
+create index thread_by_turn_and_day on thread (owner, turn, owe_by nulls last, since, id);
 create index thread_by_turn_newest on thread (owner, turn, since desc, id);
 create index thread_by_turn_and_chase on thread (owner, turn, chase_on, since, id);
 

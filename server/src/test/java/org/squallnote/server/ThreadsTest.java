@@ -82,6 +82,14 @@ class ThreadsTest extends ServerTest {
     }
 
     @Test
+    void whatIsDueFirstStandsFirst() {
+        arrive(me, mail(11, "c@x.example", "Later", "", "Could you send the rope list by 20 March?"));
+        arrive(me, mail(12, "d@x.example", "Sooner", "", "Could you send the berth list by 9 March?"));
+        assertThat(get(me, "/api/threads?turn=WITH_ME").path("lines").findValuesAsString("subject"))
+                .containsExactly("Sooner", "Later", "Crane quote");
+    }
+
+    @Test
     void pagesFollowEachOther() {
         for (int i = 0; i < 105; i++) {
             arrive(me, mail(20 + i, "p" + i + "@x.example", "Subject " + i, "", "Could you?"));

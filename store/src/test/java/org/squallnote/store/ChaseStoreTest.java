@@ -56,6 +56,7 @@ class ChaseStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                null,
                 chaseOn,
                 null,
                 0);

@@ -53,6 +53,7 @@ class ThreadStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                null,
                 0);
     }
 

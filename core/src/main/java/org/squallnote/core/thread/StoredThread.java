@@ -2,6 +2,7 @@ package org.squallnote.core.thread;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,7 @@ import org.squallnote.core.turn.Turn;
  * @param debts what I owe
  * @param awaited those who owe an answer
  * @param reopenedBy the message that opened it again
+ * @param oweBy the earliest day by which I owe something, at its end
  * @param chaseOn the day on which the first of those awaited is to be reminded
  * @param chaseHand the day chosen by hand instead
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
@@ -40,6 +42,7 @@ public record StoredThread(
         @Nullable CloseReason handReason,
         @Nullable Instant handAt,
         @Nullable Instant handLastKnown,
+        @Nullable LocalDateTime oweBy,
         @Nullable LocalDate chaseOn,
         @Nullable LocalDate chaseHand,
         int version) {

@@ -2,6 +2,7 @@ package org.squallnote.core.turn;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -80,6 +81,11 @@ public record TurnState(
     /** The oldest thing that I owe. */
     public Optional<Debt> oldestDebt() {
         return debts.stream().min(Comparator.comparing(Debt::since).thenComparing(Debt::messageId));
+    }
+
+    /** The earliest day by which I owe something; absent where none was said. */
+    public Optional<LocalDateTime> oweBy() {
+        return debts.stream().flatMap(debt -> debt.by().stream()).min(Comparator.naturalOrder());
     }
 
     /** Since when it has been so. */

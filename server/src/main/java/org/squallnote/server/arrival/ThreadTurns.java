@@ -213,6 +213,7 @@ public class ThreadTurns {
                 null,
                 null,
                 null,
+                state.oweBy().orElse(null),
                 chaseOn.orElse(null),
                 null,
                 0);

@@ -18,7 +18,7 @@ public interface ThreadStore {
 
     Optional<StoredThread> byId(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    /** Threads by whose turn it is: with others by when they are to be chased, closed ones the last closed first, else the longest silence first. */
+    /** Threads by whose turn it is: with me by when I owe it, with others by when they are to be chased, closed ones the last closed first, else the longest silence first. */
     List<StoredThread> byTurn(
             @Param("owner") UUID owner, @Param("turn") Turn turn, @Param("offset") int offset, @Param("most") int most);
 
