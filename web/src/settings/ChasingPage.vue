@@ -82,7 +82,7 @@ async function save(): Promise<void> {
         <span class="block">{{ each.name }}</span>
         <textarea
           v-model="form[each.field]"
-          class="field mt-1 min-h-48 w-full"
+          class="field mt-1 min-h-64 w-full"
           maxlength="5000"
           :data-test="each.field"
         />

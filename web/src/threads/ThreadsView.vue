@@ -157,7 +157,9 @@ useKeys(view.name, [
               {{ COLUMN[turn] }}
             </th>
             <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
-            <th v-if="turn === 'WITH_OTHERS'" class="w-28 px-3 font-normal">Remind</th>
+            <th v-if="turn === 'WITH_OTHERS'" class="w-28 px-3 font-normal max-sm:w-22 max-sm:px-1">
+              Remind
+            </th>
             <th class="w-20 px-3 text-right font-normal">Silent</th>
           </tr>
         </thead>
@@ -221,7 +223,7 @@ useKeys(view.name, [
             </td>
             <td
               v-if="turn === 'WITH_OTHERS'"
-              class="px-3 whitespace-nowrap"
+              class="px-3 whitespace-nowrap max-sm:px-1"
               :class="chase(line)?.due ? 'text-brass-ink font-semibold' : 'text-ink-soft'"
               :title="chase(line) ? `${chase(line)?.who}: ${chase(line)?.why}` : ''"
               data-test="chase"
