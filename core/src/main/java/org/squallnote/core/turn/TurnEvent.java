@@ -1,6 +1,7 @@
 package org.squallnote.core.turn;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -39,6 +40,10 @@ public record TurnEvent(
         boolean throughList,
         boolean reminder,
         Facts facts) {
+
+    /** The order of a thread. */
+    static final Comparator<TurnEvent> IN_SENT_ORDER =
+            Comparator.comparing(TurnEvent::sentAt).thenComparing(TurnEvent::messageId);
 
     /** Copies the recipients. */
     public TurnEvent {

@@ -3,7 +3,6 @@ package org.squallnote.core.turn;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -17,11 +16,9 @@ import java.util.UUID;
  */
 public final class TurnFold {
 
-    private static final Comparator<TurnEvent> IN_SENT_ORDER =
-            Comparator.comparing(TurnEvent::sentAt).thenComparing(TurnEvent::messageId);
-
     private final List<TurnEvent> events = new ArrayList<>();
     private final List<TurnState> states = new ArrayList<>();
+    private final Map<UUID, TurnEvent> byId = new HashMap<>();
 
     /** The reactions that were taken back, by the events that did. */
     private final Map<UUID, UUID> takenBack = new HashMap<>();
@@ -30,7 +27,7 @@ public final class TurnFold {
     public static TurnFold over(Collection<TurnEvent> messages) {
         TurnFold fold = new TurnFold();
         List<TurnEvent> sorted = new ArrayList<>(messages);
-        sorted.sort(IN_SENT_ORDER);
+        sorted.sort(TurnEvent.IN_SENT_ORDER);
         sorted.forEach(fold::add);
         return fold;
     }
@@ -38,10 +35,11 @@ public final class TurnFold {
     /** Takes one message in; one that was sent last costs one step, an older one the steps after it too. */
     public void add(TurnEvent event) {
         int at = events.size();
-        while (at > 0 && IN_SENT_ORDER.compare(events.get(at - 1), event) > 0) {
+        while (at > 0 && TurnEvent.IN_SENT_ORDER.compare(events.get(at - 1), event) > 0) {
             at--;
         }
         events.add(at, event);
+        byId.put(event.messageId(), event);
         while (states.size() > at) {
             states.remove(states.size() - 1);
         }
@@ -52,8 +50,12 @@ public final class TurnFold {
             states.add(
                     taken.isPresent()
                             ? without(taken.get(), i)
-                            : new TurnStep(events.subList(0, i), before).after(events.get(i)));
+                            : step(i, before).after(events.get(i)));
         }
+    }
+
+    private TurnStep step(int index, TurnState before) {
+        return new TurnStep(new Earlier(events.subList(0, index), byId), before);
     }
 
     /** The reaction that an event takes back, where that was seen before it. */
@@ -91,7 +93,7 @@ public final class TurnFold {
         TurnState state = TurnState.START;
         for (int i = 0; i <= last; i++) {
             if (!gone.contains(events.get(i).messageId())) {
-                state = new TurnStep(events.subList(0, i), state).after(events.get(i));
+                state = step(i, state).after(events.get(i));
             }
         }
         return state;
@@ -125,7 +127,7 @@ public final class TurnFold {
         TurnState state =
                 HandStep.after(hand, known == 0 ? TurnState.START : states.get(known - 1), events.subList(0, known));
         for (int i = known; i < events.size(); i++) {
-            state = HandStep.next(state, new TurnStep(events.subList(0, i), state), events.get(i));
+            state = HandStep.next(state, step(i, state), events.get(i));
         }
         return state;
     }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
@@ -25,6 +26,7 @@ final class TurnStep {
     /** Thanks in a room are for something that was written not longer ago than so many messages. */
     private static final int FARTHEST_ANSWER = 50;
 
+    private final Earlier earlier;
     private final List<TurnEvent> before;
     private final List<Debt> debts;
     private final List<Paused> paused;
@@ -34,8 +36,9 @@ final class TurnStep {
     private final Map<String, LocalDate> returns;
     private final TurnState state;
 
-    TurnStep(List<TurnEvent> before, TurnState state) {
-        this.before = before;
+    TurnStep(Earlier earlier, TurnState state) {
+        this.earlier = earlier;
+        this.before = earlier.events();
         this.state = state;
         this.debts = new ArrayList<>(state.debts());
         this.paused = new ArrayList<>(state.paused());
@@ -149,17 +152,17 @@ final class TurnStep {
     private void withdraw(TurnEvent event) {
         Facts facts = event.facts();
         Set<UUID> theirs = new HashSet<>();
-        UUID last = event.messageId();
         for (Debt debt : debts) {
             if (debt.to().isSameAs(event.from()) && debt.reason() != Reason.BOUNCED) {
                 theirs.add(debt.messageId());
             }
         }
-        for (TurnEvent earlier : before) {
-            if (earlier.from().isSameAs(event.from()) && theirs.contains(earlier.messageId())) {
-                last = earlier.messageId();
-            }
-        }
+        UUID last = theirs.stream()
+                .flatMap(id -> earlier.message(id).stream())
+                .filter(one -> one.from().isSameAs(event.from()))
+                .max(TurnEvent.IN_SENT_ORDER)
+                .map(TurnEvent::messageId)
+                .orElse(event.messageId());
         Set<UUID> meant = new HashSet<>(theirs);
         if (facts.withdrawsLastOnly() && theirs.contains(last)) {
             meant.retainAll(Set.of(last));
@@ -268,14 +271,14 @@ final class TurnStep {
      * named; a letter to a shared mailbox greets it as it likes.
      */
     private boolean isAskedOfAHouse(Debt debt, TurnEvent event) {
-        return before.stream()
-                .filter(earlier -> earlier.messageId().equals(debt.messageId()))
+        return earlier.message(debt.messageId())
                 .filter(asked -> !asked.throughList() || debt.others().isEmpty())
                 .filter(asked -> asked.throughList()
                         || asked.to().stream().allMatch(party -> SharedMailboxes.isShared(party.address(), false)))
-                .anyMatch(asked -> asked.to().stream()
+                .filter(asked -> asked.to().stream()
                         .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
-                        .anyMatch(party -> SharedMailboxes.speaksFor(event, party.address())));
+                        .anyMatch(party -> SharedMailboxes.speaksFor(event, party.address())))
+                .isPresent();
     }
 
     /** Thanks in a mail after somebody else's answer, unless they are for what I wrote myself. */
@@ -283,9 +286,10 @@ final class TurnStep {
         if (debt.answeredIn().isEmpty()) {
             return false;
         }
-        boolean forMine = before.stream()
-                .anyMatch(earlier -> earlier.direction() == Direction.OUTGOING
-                        && thanks.answers().filter(earlier.messageId()::equals).isPresent());
+        boolean forMine = thanks.answers()
+                .flatMap(earlier::message)
+                .filter(answered -> answered.direction() == Direction.OUTGOING)
+                .isPresent();
         return !forMine && thanks.answers().filter(debt.messageId()::equals).isEmpty();
     }
 
@@ -298,9 +302,11 @@ final class TurnStep {
         for (int i = 0; i < awaited.size(); i++) {
             Awaited one = awaited.get(i);
             // Of several who were asked each answers for themselves.
-            boolean another = !one.promised() && !isAnsweredBy(one, event) && !isAsked(event.from(), one.messageId());
+            boolean another =
+                    !one.promised() && !isAnsweredBy(one, event) && !earlier.isAsked(event.from(), one.messageId());
             boolean says = facts.fulfils() || !Wanted.isToBeDone(one.what());
-            if (another && says && !facts.putsOff(one.what()) && answersIt(event, one.messageId())) {
+            boolean meant = answersIt(event, one.messageId()) || answersWhatFollowed(event, one);
+            if (another && says && !facts.putsOff(one.what()) && meant) {
                 awaited.set(i, one.answeredByAnother(event));
             }
         }
@@ -312,17 +318,17 @@ final class TurnStep {
             return false;
         }
         for (int i = before.size() - 1; i >= Math.max(0, before.size() - FARTHEST_ANSWER); i--) {
-            TurnEvent earlier = before.get(i);
-            if (earlier.messageId().equals(debt.messageId())) {
+            TurnEvent one = before.get(i);
+            if (one.messageId().equals(debt.messageId())) {
                 return false;
             }
-            if (earlier.direction() == Direction.OUTGOING && earlier.facts().putsOff(debt.what())) {
+            if (one.direction() == Direction.OUTGOING && one.facts().putsOff(debt.what())) {
                 return false; // They thank me for what I promised.
             }
-            boolean byAnother = earlier.direction() == Direction.INCOMING
-                    && !earlier.reaction()
-                    && !earlier.from().isSameAs(thanks.from());
-            if (byAnother && answersNow(earlier.facts())) {
+            boolean byAnother = one.direction() == Direction.INCOMING
+                    && !one.reaction()
+                    && !one.from().isSameAs(thanks.from());
+            if (byAnother && answersNow(one.facts())) {
                 return true;
             }
         }
@@ -344,6 +350,21 @@ final class TurnStep {
     private static boolean answersIt(TurnEvent event, UUID ask) {
         return event.answers().filter(ask::equals).isPresent()
                 || (event.channel() == Channel.MAIL && event.answers().isEmpty());
+    }
+
+    /** A mail that answers what I wrote later about the same ask: a reminder, or a mail to the one asked. */
+    private boolean answersWhatFollowed(TurnEvent event, Awaited one) {
+        return event.channel() == Channel.MAIL
+                && event.answers()
+                        .flatMap(earlier::message)
+                        .filter(mine -> mine.direction() == Direction.OUTGOING
+                                && !mine.sentAt().isBefore(one.since()))
+                        .filter(mine -> mine.reminder()
+                                || (mine.isAddressedTo(one.party().address())
+                                        && !mine.facts()
+                                                .asked()
+                                                .contains(event.from().address())))
+                        .isPresent();
     }
 
     /** Outgoing 4: my question back is answered, so that I owe the first ask again, unless it has been settled. */
@@ -421,20 +442,14 @@ final class TurnStep {
         return was;
     }
 
-    private boolean isAsked(Party party, UUID ask) {
-        return before.stream()
-                .anyMatch(earlier -> earlier.messageId().equals(ask)
-                        && earlier.facts().asked().contains(party.address()));
-    }
-
     /** What I have asked somebody last: what they write next is about that. */
     private String lastAskOf(Awaited one) {
         for (int i = before.size() - 1; i >= 0; i--) {
-            TurnEvent earlier = before.get(i);
-            boolean asked = earlier.direction() == Direction.OUTGOING
-                    && earlier.facts().asked().contains(one.party().address());
-            if (asked || earlier.messageId().equals(one.messageId())) {
-                return asked ? earlier.facts().asked(one.party()) : one.what();
+            TurnEvent message = before.get(i);
+            boolean asked = message.direction() == Direction.OUTGOING
+                    && message.facts().asked().contains(one.party().address());
+            if (asked || message.messageId().equals(one.messageId())) {
+                return asked ? message.facts().asked(one.party()) : one.what();
             }
         }
         return one.what();
@@ -457,9 +472,9 @@ final class TurnStep {
 
     /** How long somebody took who was asked; what they promised unasked says nothing of that. */
     private void noteAnswer(Awaited one, TurnEvent event) {
-        boolean asked = before.stream()
-                .anyMatch(earlier ->
-                        earlier.messageId().equals(one.messageId()) && earlier.direction() == Direction.OUTGOING);
+        boolean asked = earlier.message(one.messageId())
+                .filter(message -> message.direction() == Direction.OUTGOING)
+                .isPresent();
         if (asked) {
             answered.add(new Answered(one.party().address(), one.messageId(), one.since(), event.sentAt()));
         }
@@ -552,11 +567,11 @@ final class TurnStep {
 
     /** What was asked on a list is answered on it, though the asker is not among the recipients. */
     private boolean goesToTheSameList(TurnEvent event, Debt debt) {
-        return before.stream()
-                .filter(earlier -> earlier.messageId().equals(debt.messageId()))
-                .anyMatch(asked -> asked.to().stream()
+        return earlier.message(debt.messageId())
+                .filter(asked -> asked.to().stream()
                         .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
-                        .anyMatch(party -> event.isAddressedTo(party.address())));
+                        .anyMatch(party -> event.isAddressedTo(party.address())))
+                .isPresent();
     }
 
     private Optional<Party> lastOther() {
@@ -576,7 +591,9 @@ final class TurnStep {
             return;
         }
         for (String address : facts.asked()) {
-            await(partyOf(address, event), event);
+            if (!isAwaited(new Party("", address))) {
+                await(partyOf(address, event), event);
+            }
         }
     }
 
@@ -598,10 +615,8 @@ final class TurnStep {
     }
 
     private Party partyOf(String address, TurnEvent event) {
-        List<Party> all = new ArrayList<>(event.to());
-        all.addAll(event.cc());
-        before.forEach(earlier -> all.add(earlier.from()));
-        return all.stream()
+        Stream<Party> addressed = Stream.concat(event.to().stream(), event.cc().stream());
+        return Stream.concat(addressed, before.stream().map(TurnEvent::from))
                 .filter(party ->
                         party.address().equals(address) && !party.name().isEmpty())
                 .findFirst()
