@@ -38,3 +38,4 @@ create table chase (
     identity varchar(300) not null,
     primary key (owner, thread_id, party, identity)
 );
+create index chase_by_identity on chase (owner, identity);

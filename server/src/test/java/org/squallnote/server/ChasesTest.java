@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Base64;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
@@ -181,6 +182,81 @@ class ChasesTest extends ServerTest {
                 .as("one of both is answered: the letter is not true any more")
                 .isEqualTo("[CANCELLED]");
         assertThat(due().path(0).path("open")).hasSize(1);
+    }
+
+    /** What waits in the outbox goes out. */
+    private void sendAll() {
+        for (String payload : jdbc.queryForList(
+                "select payload from outbox where owner = ? and state = 'WAITING'", String.class, me.accountId())) {
+            byte[] bytes = Base64.getDecoder()
+                    .decode(json.readTree(payload).path("raw").asString(""));
+            arrive(me, new ArrivedMail(++count, TestClock.START, RawMail.of(bytes), MailParser.parse(bytes)));
+        }
+        jdbc.update("update outbox set state = 'DONE' where owner = ?", me.accountId());
+    }
+
+    @Test
+    void oneLetterForSeveralThingsIsAReminderOfEachOfThem() {
+        String first = askTilda("q1", "Could you send me the load chart?");
+        String second = askTilda("q2", "Which week can you lift the pontoon?");
+        chase(first, ",\"others\":[\"" + second + "\"]");
+        sendAll();
+        assertThat(due()).as("nobody is reminded of the same twice").isEmpty();
+        for (String thread : List.of(first, second)) {
+            assertThat(awaited(thread).path("chases").asInt()).isEqualTo(1);
+            assertThat(awaited(thread).path("why").asString("")).isEqualTo("REMINDED");
+            assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-06");
+        }
+        change(me, HttpMethod.POST, "/api/threads/" + second + "/open-again", "");
+        assertThat(awaited(second).path("chases").asInt())
+                .as("whatever else happens there")
+                .isEqualTo(1);
+    }
+
+    @Test
+    void aReminderThatGoesToSomebodyElseThereCountsAndTheirAnswerTakesItsPlace() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        chase(thread, ",\"to\":\"deputy@brandt-cranes.example\"");
+        sendAll();
+        assertThat(awaited(thread).path("name").asString("")).isEqualTo("Tilda Brandt");
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-06");
+        assertThat(due()).isEmpty();
+        String reminder = jdbc.queryForObject(
+                "select message_id from message where owner = ? and message_id like 'chase.%'",
+                String.class, me.accountId());
+        arrive(
+                me,
+                mail(
+                        ++count,
+                        "d1@x.example",
+                        "Dot Brandt <deputy@brandt-cranes.example>",
+                        "Re: Crane q1",
+                        "<" + reminder + ">",
+                        "Tilda is ill; the load chart is attached.",
+                        Instant.parse("2026-03-04T09:59:00Z").plusSeconds(3_600)));
+        assertThat(awaited(thread).path("answeredBy").asString("")).isEqualTo("Dot Brandt");
+    }
+
+    @Test
+    void aScriptNeedSayNoMoreThanTheThread() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        change(me, HttpMethod.POST, "/api/threads/" + thread + "/chase", "{}");
+        String raw = new String(
+                Base64.getDecoder()
+                        .decode(json.readTree(jdbc.queryForObject(
+                                        "select payload from outbox where owner = ?", String.class, me.accountId()))
+                                .path("raw")
+                                .asString("")),
+                StandardCharsets.UTF_8);
+        assertThat(raw).contains("To: Tilda Brandt <" + TILDA + ">", "Could you send me the load chart?");
+        String both = ask("q2", TILDA + ", bo@quay.example", "Ropes", "Could you both send me the hours?", A_WEEK_AGO);
+        assertThat(refusal(me, HttpMethod.POST, "/api/threads/" + both + "/chase", "{}"))
+                .contains(TILDA, "bo@quay.example", "Nothing was sent");
+        assertThat(refusal(me, HttpMethod.POST, "/api/threads/" + thread + "/chase", "{\"text\":\"  \"}"))
+                .contains("is empty");
+        assertThat(get(me, "/api/threads").path("lines").path(0).path("turn").asString(""))
+                .as("those with others, where nothing is said")
+                .isEqualTo("WITH_OTHERS");
     }
 
     @Test

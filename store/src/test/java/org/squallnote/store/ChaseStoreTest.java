@@ -9,8 +9,13 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.core.chase.ChaseOnItsWay;
+import org.squallnote.core.chase.SentChase;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.outbox.OutboxState;
@@ -36,6 +41,9 @@ class ChaseStoreTest extends StoreTest {
 
     @Autowired
     private OutboxStore outbox;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     private StoredThread thread(@Nullable LocalDate chaseOn) {
         StoredThread thread = new StoredThread(
@@ -102,10 +110,14 @@ class ChaseStoreTest extends StoreTest {
         Answered last = new Answered(FELIX, UUID.randomUUID(), NINE.minusSeconds(500), NINE);
         chases.insertAnswer(owner, thread, old);
         chases.insertAnswer(owner, thread, last);
-        chases.insertAnswer(owner, thread, new Answered("bo@x.example", last.ask(), NINE, NINE));
-        assertThat(chases.answers(owner, FELIX, 20)).containsExactly(last, old);
-        assertThat(chases.answers(owner, FELIX, 1)).containsExactly(last);
-        assertThat(chases.answers(stranger, FELIX, 20)).isEmpty();
+        Answered bos = new Answered("bo@x.example", last.ask(), NINE, NINE);
+        chases.insertAnswer(owner, thread, bos);
+        List<String> both = List.of(FELIX, "bo@x.example");
+        assertThat(chases.lastAnswers(owner, List.of(FELIX), 20)).containsExactly(last, old);
+        assertThat(chases.lastAnswers(owner, both, 1))
+                .as("so many of each, not of all")
+                .containsExactly(bos, last);
+        assertThat(chases.lastAnswers(stranger, both, 20)).isEmpty();
         assertThat(chases.answersInThread(owner, thread)).hasSize(3);
         assertThat(chases.deleteAnswers(stranger, thread)).isZero();
         assertThat(chases.deleteAnswers(owner, thread)).isEqualTo(3);
@@ -133,9 +145,33 @@ class ChaseStoreTest extends StoreTest {
                 null));
         assertThat(chases.onTheirWay(owner)).containsExactly(chase);
         assertThat(chases.onTheirWay(stranger)).isEmpty();
-        outbox.move(owner, entry, OutboxState.WAITING, OutboxState.CANCELLED, 0, "", NINE, NINE);
+        outbox.move(owner, entry, OutboxState.WAITING, OutboxState.UNCERTAIN, 0, "", NINE, NINE);
+        assertThat(chases.onTheirWay(owner)).as("it may have gone out").containsExactly(chase);
+        outbox.move(owner, entry, OutboxState.UNCERTAIN, OutboxState.CANCELLED, 0, "", NINE, NINE);
         assertThat(chases.onTheirWay(owner)).isEmpty();
         assertThat(chases.chases(owner, chase.threadId())).containsExactly(chase);
         assertThat(chases.chases(stranger, chase.threadId())).isEmpty();
+    }
+
+    @Test
+    void aReminderThatHasGoneOutIsFoundFromEachThreadOfWhichItSpeaks() {
+        UUID written = UUID.randomUUID();
+        UUID other = UUID.randomUUID();
+        for (UUID thread : List.of(written, other)) {
+            chases.insertChase(owner, new ChaseOnItsWay(thread, FELIX, source, "chase.2@x.example"));
+        }
+        assertThat(chases.sent(owner, other)).as("it waits").isEmpty();
+        StoredMessage theirs = insertMail("chase.2@x.example", other, 1, Decision.UNDECIDED);
+        assertThat(chases.sent(owner, other)).as("that one is not mine").isEmpty();
+        StoredMessage mine = insertMail(
+                "chase.2@x.example ", written, 2, Decision.UNDECIDED, "Re: Quote", Direction.OUTGOING, List.of());
+        jdbc.update(
+                "update message set message_id = ? where owner = ? and id = ?", theirs.messageId(), owner, mine.id());
+        SentChase sent = new SentChase(FELIX, mine.id(), mine.fromAddress(), mine.sentAt());
+        assertThat(chases.sent(owner, other)).containsExactly(sent);
+        assertThat(chases.sent(owner, written)).containsExactly(sent);
+        assertThat(chases.sent(stranger, other)).isEmpty();
+        assertThat(chases.threadsOf(owner, "chase.2@x.example")).containsExactlyInAnyOrder(written, other);
+        assertThat(chases.threadsOf(stranger, "chase.2@x.example")).isEmpty();
     }
 }

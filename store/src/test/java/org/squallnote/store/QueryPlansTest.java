@@ -125,7 +125,12 @@ class QueryPlansTest extends StoreTest {
                         "byTurn",
                         Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 100)),
                 Arguments.of(ChaseStore.class, "due", Map.of("owner", ID, "today", DAY, "most", 100)),
-                Arguments.of(ChaseStore.class, "answers", Map.of("owner", ID, "party", "a@x.example", "most", 20)),
+                Arguments.of(
+                        ChaseStore.class,
+                        "lastAnswers",
+                        Map.of("owner", ID, "parties", List.of("a@x.example", "b@x.example"), "most", 20)),
+                Arguments.of(ChaseStore.class, "sent", Map.of("owner", ID, "threadId", ID)),
+                Arguments.of(ChaseStore.class, "threadsOf", Map.of("owner", ID, "identity", "chase.1")),
                 Arguments.of(ChaseStore.class, "chases", Map.of("owner", ID, "threadId", ID)),
                 Arguments.of(TodoStore.class, "changedThere", Map.of("owner", ID, "calendarId", ID)),
                 Arguments.of(TodoStore.class, "unlinked", Map.of("owner", ID)),

@@ -26,6 +26,8 @@ public record UsualTime(Duration median, int answers) {
     /** By so much it may be exceeded before it is unusual. */
     private static final double PATIENCE = 1.5;
 
+    private static final int FARTHEST_DAYS = 370;
+
     /**
      * How long somebody usually takes.
      *
@@ -57,17 +59,17 @@ public record UsualTime(Duration median, int answers) {
     /** The first day on which an answer to something written at a moment is unusually late. */
     LocalDate overdueOn(Instant writtenAt, WorkingTime workingTime) {
         LocalDate day = writtenAt.atZone(workingTime.zone()).toLocalDate();
-        Duration patience = patience();
+        Duration left = patience();
+        Instant from = writtenAt;
         for (int i = 0; i < FARTHEST_DAYS; i++) {
-            LocalDate next = day.plusDays(1);
-            Instant morning = next.atStartOfDay(workingTime.zone()).toInstant();
-            if (workingTime.between(writtenAt, morning).compareTo(patience) >= 0) {
-                return workingTime.onOrAfter(next);
+            day = day.plusDays(1);
+            Instant morning = day.atStartOfDay(workingTime.zone()).toInstant();
+            left = left.minus(workingTime.between(from, morning));
+            if (left.compareTo(Duration.ZERO) <= 0) {
+                return workingTime.onOrAfter(day);
             }
-            day = next;
+            from = morning;
         }
         return day;
     }
-
-    private static final int FARTHEST_DAYS = 370;
 }

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
@@ -165,6 +166,11 @@ public class MailArrivals {
                     fresh.values().stream().map(StoredMessage::component).collect(Collectors.toSet()),
                     fresh.keySet());
             readAnswersToMine(origin.owner(), fresh.values(), reader);
+            fresh.values().stream()
+                    .filter(mine -> mine.direction() == Direction.OUTGOING)
+                    .map(StoredMessage::messageId)
+                    .filter(ChaseLetter::isReminder)
+                    .forEach(messageId -> turns.reminded(origin.owner(), messageId));
             gate.decide(
                     origin.owner(),
                     origin.sourceId(),

@@ -10,8 +10,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseLetter;
+import org.squallnote.core.chase.SentChase;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -32,6 +34,7 @@ import org.squallnote.server.chase.ChaseDates;
 import org.squallnote.server.chase.CrossingAnswers;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.Topic;
+import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.source.SourceStore;
@@ -45,6 +48,7 @@ public class ThreadTurns {
     private final ThreadStore threads;
     private final SourceStore sources;
     private final ReadingStore readings;
+    private final ChaseStore chases;
     private final ChaseDates chaseDates;
     private final CrossingAnswers crossing;
     private final Commands commands;
@@ -54,6 +58,7 @@ public class ThreadTurns {
             ThreadStore threads,
             SourceStore sources,
             ReadingStore readings,
+            ChaseStore chases,
             ChaseDates chaseDates,
             CrossingAnswers crossing,
             Commands commands) {
@@ -61,6 +66,7 @@ public class ThreadTurns {
         this.threads = threads;
         this.sources = sources;
         this.readings = readings;
+        this.chases = chases;
         this.chaseDates = chaseDates;
         this.crossing = crossing;
         this.commands = commands;
@@ -97,6 +103,11 @@ public class ThreadTurns {
         }
     }
 
+    /** A reminder has gone out: everybody of whom it speaks has heard of me, in whatever thread it was written. */
+    void reminded(UUID owner, String messageId) {
+        chases.threadsOf(owner, messageId).forEach(threadId -> refresh(owner, threadId));
+    }
+
     /** Whose turn it is, as {@link #refresh} derives it. */
     TurnState state(UUID owner, UUID threadId) {
         List<ThreadingRow> rows = messages.threadingInThread(owner, threadId);
@@ -115,11 +126,22 @@ public class ThreadTurns {
                 .flatMap(room -> sources.room(owner, room))
                 .map(ChatRoom::direct)
                 .orElse(false);
+        Map<UUID, List<SentChase>> reminders =
+                chases.sent(owner, threadId).stream().collect(Collectors.groupingBy(SentChase::messageId));
         TurnFold fold = new TurnFold();
         for (ThreadingRow row : rows) {
             Facts its = facts.getOrDefault(row.id(), Facts.SILENT);
-            fold.add(event(row, row.direction() == Direction.INCOMING ? its.asking(row.asksMe()) : its, idOf, direct));
+            List<SentChase> reminds =
+                    Optional.ofNullable(reminders.remove(row.id())).orElse(List.of());
+            fold.add(event(
+                    row,
+                    row.direction() == Direction.INCOMING ? its.asking(row.asksMe()) : its,
+                    idOf,
+                    direct,
+                    parties(reminds)));
         }
+        // Those of which a letter in another thread speaks have heard of me about this one too.
+        reminders.values().forEach(elsewhere -> fold.add(reminder(elsewhere)));
         if (rows.get(0).channel() == Channel.CHAT) {
             Set<String> mine = Set.copyOf(sources.addresses(owner));
             messages.reactionsInThread(owner, threadId).forEach(one -> fold.add(reaction(one, mine, idOf)));
@@ -127,7 +149,31 @@ public class ThreadTurns {
         return fold;
     }
 
-    private static TurnEvent event(ThreadingRow row, Facts facts, Map<String, UUID> idOf, boolean direct) {
+    private static List<Party> parties(List<SentChase> reminds) {
+        return reminds.stream().map(each -> new Party("", each.party())).toList();
+    }
+
+    private static TurnEvent reminder(List<SentChase> reminds) {
+        SentChase first = reminds.get(0);
+        return new TurnEvent(
+                first.messageId(),
+                first.sentAt(),
+                Channel.MAIL,
+                Direction.OUTGOING,
+                new Party("", first.fromAddress()),
+                parties(reminds),
+                List.of(),
+                Optional.empty(),
+                false,
+                Optional.empty(),
+                false,
+                true,
+                Facts.SILENT);
+    }
+
+    /** @param reminds whom it reminds besides its recipients, where it went another way */
+    private static TurnEvent event(
+            ThreadingRow row, Facts facts, Map<String, UUID> idOf, boolean direct, List<Party> reminds) {
         boolean chat = row.channel() == Channel.CHAT;
         List<String> refs = row.refs().list();
         Optional<String> answers = chat
@@ -139,7 +185,10 @@ public class ThreadTurns {
                 row.channel(),
                 row.direction(),
                 new Party(row.fromName(), row.fromAddress()),
-                chat && !direct ? List.of() : row.recipients().to(),
+                chat && !direct
+                        ? List.of()
+                        : Stream.concat(row.recipients().to().stream(), reminds.stream())
+                                .toList(),
                 row.recipients().cc(),
                 answers.map(idOf::get),
                 false,

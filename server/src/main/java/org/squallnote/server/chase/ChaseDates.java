@@ -1,10 +1,16 @@
 package org.squallnote.server.chase;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.chase.ChasePolicy;
@@ -36,32 +42,44 @@ public class ChaseDates {
 
     /** Notes who has answered what in a thread, in place of what was noted of it. */
     public void noteAnswers(UUID owner, UUID threadId, List<Answered> answered) {
-        List<Answered> distinct = answered.stream()
+        Map<String, Answered> first = new LinkedHashMap<>();
+        answered.stream()
                 .filter(one -> one.party().length() <= LONGEST_ADDRESS)
                 .sorted(Comparator.comparing(Answered::answeredAt)
                         .thenComparing(Answered::ask)
                         .thenComparing(Answered::party))
-                .toList();
+                .forEach(one -> first.putIfAbsent(one.ask() + " " + one.party(), one));
+        List<Answered> distinct = List.copyOf(first.values());
         if (distinct.equals(store.answersInThread(owner, threadId))) {
             return;
         }
         store.deleteAnswers(owner, threadId);
-        for (int i = 0; i < distinct.size(); i++) {
-            Answered one = distinct.get(i);
-            boolean again = distinct.subList(0, i).stream()
-                    .anyMatch(other ->
-                            other.ask().equals(one.ask()) && other.party().equals(one.party()));
-            if (!again) {
-                store.insertAnswer(owner, threadId, one);
-            }
-        }
+        distinct.forEach(one -> store.insertAnswer(owner, threadId, one));
     }
 
     private static final int LONGEST_ADDRESS = 320;
 
-    /** How long somebody usually takes, once that is known. */
-    public Optional<UsualTime> usual(UUID owner, String party, WorkingTime workingTime) {
-        return UsualTime.of(store.answers(owner, party, UsualTime.LAST), workingTime);
+    /** How long those who are awaited in some threads usually take, by address, where that is known. */
+    public Map<String, UsualTime> usual(UUID owner, Collection<StoredThread> threads, WorkingTime workingTime) {
+        return usual(
+                owner,
+                threads.stream()
+                        .flatMap(thread -> thread.awaited().list().stream())
+                        .toList(),
+                workingTime);
+    }
+
+    private Map<String, UsualTime> usual(UUID owner, List<Awaited> awaited, WorkingTime workingTime) {
+        Set<String> parties = awaited.stream().map(one -> one.party().address()).collect(Collectors.toSet());
+        if (parties.isEmpty()) {
+            return Map.of();
+        }
+        Map<String, UsualTime> usual = new HashMap<>();
+        store.lastAnswers(owner, parties, UsualTime.LAST).stream()
+                .collect(Collectors.groupingBy(Answered::party))
+                .forEach((party, answers) ->
+                        UsualTime.of(answers, workingTime).ifPresent(time -> usual.put(party, time)));
+        return usual;
     }
 
     /** After how many days an account reminds others. */
@@ -71,20 +89,19 @@ public class ChaseDates {
 
     /** Works out again when others are to be reminded, in all threads. */
     void workOutAgain(UUID owner) {
-        for (StoredThread thread : store.chased(owner)) {
-            first(owner, thread.awaited().list(), Optional.ofNullable(thread.chaseHand()))
+        List<StoredThread> threads = store.chased(owner);
+        WorkingTime workingTime = workingTimes.of(owner);
+        ChasePolicy policy = policy(owner);
+        Map<String, UsualTime> usual = usual(owner, threads, workingTime);
+        for (StoredThread thread : threads) {
+            ChaseDate.first(
+                            thread.awaited().list(),
+                            policy,
+                            usual,
+                            Optional.ofNullable(thread.chaseHand()),
+                            workingTime)
                     .ifPresent(day -> store.setChaseOn(owner, thread.id(), day));
         }
-    }
-
-    /** When somebody is to be reminded. */
-    public ChaseDate of(
-            Awaited one,
-            ChasePolicy policy,
-            Optional<UsualTime> usual,
-            Optional<LocalDate> byHand,
-            WorkingTime workingTime) {
-        return ChaseDate.of(one, policy, usual, byHand, workingTime);
     }
 
     /** When the first of some is to be reminded; absent where nobody is awaited. */
@@ -93,10 +110,6 @@ public class ChaseDates {
             return Optional.empty();
         }
         WorkingTime workingTime = workingTimes.of(owner);
-        ChasePolicy policy = policy(owner);
-        return awaited.stream()
-                .map(one -> of(one, policy, usual(owner, one.party().address(), workingTime), byHand, workingTime)
-                        .day())
-                .min(Comparator.naturalOrder());
+        return ChaseDate.first(awaited, policy(owner), usual(owner, awaited, workingTime), byHand, workingTime);
     }
 }

@@ -4,11 +4,11 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,7 +33,6 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.chase.KeptChaseWishes;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
-import org.squallnote.server.problem.Refusal;
 
 /** The chase round. */
 @RestController
@@ -43,13 +42,15 @@ class ChaseController {
     private static final int LONGEST_WORDS = 5_000;
 
     private final ChaseRound round;
+    private final ChaseDrafts drafts;
     private final Chases chases;
     private final KeptChaseWishes wishes;
 
-    ChaseController(ChaseRound round, Chases chases, KeptChaseWishes wishes) {
-        this.wishes = wishes;
+    ChaseController(ChaseRound round, ChaseDrafts drafts, Chases chases, KeptChaseWishes wishes) {
         this.round = round;
+        this.drafts = drafts;
         this.chases = chases;
+        this.wishes = wishes;
     }
 
     /**
@@ -93,18 +94,29 @@ class ChaseController {
             List<OpenView> open,
             String draft) {}
 
-    record RoundView(List<DueView> due, int minutesOfADay, Instant now) {}
+    record RoundView(List<DueView> due, Instant now) {}
 
     /** Everybody who is to be reminded today, with drafts. */
     @GetMapping("/api/chases/due")
     RoundView due(@CurrentAccount SignedIn me) {
         WorkingTime workingTime = round.workingTime(me);
-        List<DueView> due =
-                round.due(me).stream().map(each -> view(me, each, workingTime)).toList();
-        return new RoundView(due, workingTime.minutesOfADay(), round.now());
+        ChaseLetter.Words words = drafts.words(me);
+        List<DueView> due = round.due(me).stream()
+                .map(each -> view(each, workingTime, draft(me, words, each)))
+                .toList();
+        return new RoundView(due, round.now());
     }
 
-    private DueView view(SignedIn me, ChaseRound.Due due, WorkingTime workingTime) {
+    private String draft(SignedIn me, ChaseLetter.Words words, ChaseRound.Due due) {
+        return drafts.draft(
+                me,
+                words,
+                due.party(),
+                due.channel(),
+                due.open().stream().map(ChaseRound.Open::awaited).toList());
+    }
+
+    private DueView view(ChaseRound.Due due, WorkingTime workingTime, String draft) {
         return new DueView(
                 due.party(),
                 due.party().displayName(),
@@ -114,7 +126,7 @@ class ChaseController {
                 due.others(),
                 due.chases() >= ChaseDate.LAST_CHASE,
                 due.open().stream().map(open -> view(due, open, workingTime)).toList(),
-                round.draft(me, due, due.open()));
+                draft);
     }
 
     private OpenView view(ChaseRound.Due due, ChaseRound.Open open, WorkingTime workingTime) {
@@ -135,24 +147,13 @@ class ChaseController {
 
     record LetterView(String text) {}
 
-    /** The draft of a letter to somebody who is due, about some of what they owe. */
+    /** The draft of a letter to somebody about what they owe in some threads. */
     @GetMapping("/api/chases/draft")
     LetterView draft(
             @CurrentAccount SignedIn me,
             @RequestParam @Size(max = 320) String party,
-            @RequestParam @Size(max = 50) List<UUID> threads) {
-        return round.due(me).stream()
-                .filter(due -> due.party().address().equals(party)
-                        && due.open().stream()
-                                .anyMatch(open -> threads.contains(open.thread().id())))
-                .findFirst()
-                .map(due -> new LetterView(round.draft(
-                        me,
-                        due,
-                        due.open().stream()
-                                .filter(open -> threads.contains(open.thread().id()))
-                                .toList())))
-                .orElseThrow(() -> Refusal.notFound("reminder"));
+            @RequestParam @Size(min = 1, max = 50) List<UUID> threads) {
+        return new LetterView(drafts.draft(me, party, threads));
     }
 
     /**
@@ -205,13 +206,14 @@ class ChaseController {
     /**
      * A reminder.
      *
-     * @param party whom, by the address by which they are awaited
+     * @param party whom, by the address by which they are awaited; null where only one is awaited there
+     * @param text null for the draft
      * @param others further threads that it speaks of
      * @param to another address that it goes to; null for theirs
      */
     record ChaseRequest(
-            @NotBlank @Size(max = 320) String party,
-            @NotNull @Size(max = LONGEST) String text,
+            @Nullable @Size(max = 320) String party,
+            @Nullable @Size(max = LONGEST) String text,
             @Nullable @Size(max = 50) List<UUID> others,
             @Nullable @Email @Size(max = 320) String to) {}
 
@@ -221,14 +223,13 @@ class ChaseController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @Valid @RequestBody ChaseRequest body) {
-        List<UUID> others = body.others();
-        return chases.chase(
-                me,
-                commandId,
-                id,
-                others == null ? List.of() : others,
-                body.party(),
-                Optional.ofNullable(body.to()).filter(to -> !to.isBlank()).map(to -> new Party("", to)),
-                body.text());
+        List<UUID> about = new ArrayList<>(List.of(id));
+        about.addAll(Optional.ofNullable(body.others()).orElse(List.of()));
+        String party = Optional.ofNullable(body.party()).orElseGet(() -> chases.onlyOneAwaited(me, id));
+        String text = Optional.ofNullable(body.text()).orElseGet(() -> drafts.draft(me, party, about));
+        Optional<Party> to = Optional.ofNullable(body.to())
+                .filter(address -> !address.isBlank())
+                .map(address -> new Party("", address));
+        return chases.chase(me, commandId, about, party, to, text);
     }
 }

@@ -3,8 +3,8 @@ package org.squallnote.server.chasing;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -15,7 +15,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
-import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
@@ -26,7 +25,6 @@ import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.chase.ChaseDates;
-import org.squallnote.server.chase.KeptChaseWishes;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.message.MessageStore;
@@ -39,14 +37,10 @@ class ChaseRound {
     /** More are not gone through in one round. */
     private static final int MOST = 300;
 
-    /** By then an answer is wanted, in working days. */
-    private static final int TIME_TO_ANSWER = 2;
-
     private final ChaseStore store;
     private final MessageStore messages;
     private final SourceStore sources;
     private final ChaseDates dates;
-    private final KeptChaseWishes wishes;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
@@ -55,14 +49,12 @@ class ChaseRound {
             MessageStore messages,
             SourceStore sources,
             ChaseDates dates,
-            KeptChaseWishes wishes,
             WorkingTimes workingTimes,
             Clock clock) {
         this.store = store;
         this.messages = messages;
         this.sources = sources;
         this.dates = dates;
-        this.wishes = wishes;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -96,14 +88,18 @@ class ChaseRound {
                 .map(chase -> chase.threadId() + " " + chase.party())
                 .collect(Collectors.toSet());
         ChasePolicy policy = dates.policy(owner);
+        List<StoredThread> threads = store.due(owner, today, MOST);
+        Map<String, UsualTime> usual = dates.usual(owner, threads, workingTime);
         Map<String, List<Open>> byPerson = new LinkedHashMap<>();
-        Map<String, Optional<UsualTime>> usual = new LinkedHashMap<>();
-        for (StoredThread thread : store.due(owner, today, MOST)) {
+        for (StoredThread thread : threads) {
             for (Awaited one : thread.awaited().list()) {
                 String address = one.party().address();
-                Optional<UsualTime> their =
-                        usual.computeIfAbsent(address, any -> dates.usual(owner, address, workingTime));
-                ChaseDate date = dates.of(one, policy, their, Optional.ofNullable(thread.chaseHand()), workingTime);
+                ChaseDate date = ChaseDate.of(
+                        one,
+                        policy,
+                        Optional.ofNullable(usual.get(address)),
+                        Optional.ofNullable(thread.chaseHand()),
+                        workingTime);
                 if (date.isDue(today) && !onTheirWay.contains(thread.id() + " " + address)) {
                     // In a room everybody reads it, so that each thread there has a letter of its own.
                     String letter = thread.channel() == Channel.MAIL ? address : thread.id() + " " + address;
@@ -111,42 +107,45 @@ class ChaseRound {
                 }
             }
         }
-        return byPerson.values().stream().map(open -> due(owner, open, usual)).toList();
+        return named(owner, byPerson.values(), usual);
     }
 
-    private Due due(UUID owner, List<Open> open, Map<String, Optional<UsualTime>> usual) {
-        Awaited first = open.get(0).awaited();
-        List<ThreadingRow> rows = messages.threadingInThreads(
-                owner, open.stream().map(each -> each.thread().id()).distinct().toList());
-        Party party = named(first.party(), rows);
+    /** With names, and with others of the same organisation, as the messages of their threads have them. */
+    private List<Due> named(UUID owner, Collection<List<Open>> letters, Map<String, UsualTime> usual) {
+        Set<UUID> ids = letters.stream()
+                .flatMap(open -> open.stream().map(each -> each.thread().id()))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+        if (ids.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, List<ThreadingRow>> rows = messages.threadingInThreads(owner, List.copyOf(ids)).stream()
+                .collect(Collectors.groupingBy(ThreadingRow::threadId));
+        Set<String> mine = Set.copyOf(sources.addresses(owner));
+        return letters.stream().map(open -> due(open, rows, mine, usual)).toList();
+    }
+
+    private static Due due(
+            List<Open> open, Map<UUID, List<ThreadingRow>> rows, Set<String> mine, Map<String, UsualTime> usual) {
+        List<ThreadingRow> theirs = open.stream()
+                .map(each -> each.thread().id())
+                .distinct()
+                .flatMap(id -> rows.getOrDefault(id, List.of()).stream())
+                .toList();
+        Party party = ChaseDrafts.named(open.get(0).awaited().party(), theirs);
         return new Due(
                 party,
                 open.get(0).thread().channel(),
                 open,
-                usual.getOrDefault(party.address(), Optional.empty()),
-                others(owner, party, rows));
+                Optional.ofNullable(usual.get(party.address())),
+                others(party, theirs, mine));
     }
 
-    /** With the name by which they write, where the ask knew only an address. */
-    private static Party named(Party party, List<ThreadingRow> rows) {
-        if (!party.name().isEmpty()) {
-            return party;
-        }
-        return rows.stream()
-                .filter(row -> row.fromAddress().equals(party.address())
-                        && !row.fromName().isEmpty())
-                .map(row -> new Party(row.fromName(), row.fromAddress()))
-                .findFirst()
-                .orElse(party);
-    }
-
-    private List<Party> others(UUID owner, Party party, List<ThreadingRow> rows) {
+    private static List<Party> others(Party party, List<ThreadingRow> rows, Set<String> mine) {
         int at = party.address().indexOf('@');
         if (at <= 0) {
             return List.of();
         }
         String house = party.address().substring(at);
-        Set<String> mine = Set.copyOf(sources.addresses(owner));
         Map<String, Party> found = new LinkedHashMap<>();
         for (ThreadingRow row : rows) {
             List<Party> all = new ArrayList<>(row.recipients().to());
@@ -157,21 +156,7 @@ class ChaseRound {
                             one.address().endsWith(house) && !one.isSameAs(party) && !mine.contains(one.address()))
                     .forEach(one -> found.putIfAbsent(one.address(), one));
         }
-        return List.copyOf(new LinkedHashSet<>(found.values()));
-    }
-
-    /** The draft of a letter to somebody about some of what they owe. */
-    String draft(SignedIn me, Due due, List<Open> about) {
-        WorkingTime workingTime = workingTime(me);
-        Instant now = clock.instant();
-        LocalDate wantedBy = workingTime.addWorkingDays(
-                LocalDateTime.ofInstant(now, workingTime.zone()).toLocalDate(), TIME_TO_ANSWER);
-        List<Awaited> open = about.stream().map(Open::awaited).toList();
-        String name = ChaseLetter.givenName(due.party().displayName());
-        return due.channel() == Channel.CHAT
-                ? ChaseLetter.inChat(due.party().displayName(), open, workingTime.zone())
-                : ChaseLetter.draft(
-                        wishes.of(me.accountId()).words(), name, open, wantedBy, workingTime.zone(), me.name());
+        return List.copyOf(found.values());
     }
 
     /** Whether somebody is silent for longer than they usually are. */

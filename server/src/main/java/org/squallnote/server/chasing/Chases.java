@@ -72,26 +72,18 @@ class Chases {
     /**
      * Reminds somebody in one letter of all that they owe in some threads.
      *
-     * @param threadId in which it is written
-     * @param others further threads that it speaks of
+     * @param about the threads that it speaks of; it is written in the first
      * @param party whom, by address
      * @param to where it goes instead, null for where they are awaited
      */
-    Done chase(
-            SignedIn me,
-            UUID commandId,
-            UUID threadId,
-            List<UUID> others,
-            String party,
-            Optional<Party> to,
-            String text) {
+    Done chase(SignedIn me, UUID commandId, List<UUID> about, String party, Optional<Party> to, String text) {
         if (text.isBlank()) {
             throw Refusal.invalid("The reminder is empty. Write something. Nothing was sent.");
         }
         return commands.run(me, commandId, "chase", changes -> {
             UUID owner = me.accountId();
-            Set<UUID> all = new LinkedHashSet<>(List.of(threadId));
-            all.addAll(others);
+            UUID threadId = about.get(0);
+            Set<UUID> all = new LinkedHashSet<>(about);
             all.forEach(id -> stillAwaited(owner, id, party));
             StoredThread thread = decisions.get(owner, threadId);
             Party whom = to.orElseGet(() -> stillAwaited(owner, threadId, party));
@@ -106,6 +98,21 @@ class Chases {
             }
             changes.label("Reminded: " + whom.displayName()).touch(Topic.OUTBOX, Topic.THREADS);
         });
+    }
+
+    /** The address of the one who is awaited in a thread; refused where that are several or nobody. */
+    String onlyOneAwaited(SignedIn me, UUID threadId) {
+        List<String> awaited = decisions.get(me.accountId(), threadId).awaited().list().stream()
+                .map(one -> one.party().address())
+                .distinct()
+                .toList();
+        return switch (awaited.size()) {
+            case 0 -> throw Refusal.conflict("Nobody owes you anything in this thread. Nothing was sent.");
+            case 1 -> awaited.get(0);
+            default ->
+                throw Refusal.invalid("Say whom to chase as “party”; several are awaited: " + String.join(", ", awaited)
+                        + ". Nothing was sent.");
+        };
     }
 
     private Party stillAwaited(UUID owner, UUID threadId, String party) {

@@ -46,8 +46,7 @@ class ThreadController {
      *
      * @param due in how many somebody is to be reminded today
      */
-    record ThreadsView(
-            Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, int minutesOfADay, Instant now) {}
+    record ThreadsView(Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, Instant now) {}
 
     /**
      * A message of a thread.
@@ -70,20 +69,18 @@ class ThreadController {
             boolean canReact,
             @Nullable UUID answersId) {}
 
-    record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, int minutesOfADay, Instant now) {}
+    record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
 
+    /** Threads of one list, those with others unless another one is asked for. */
     @GetMapping("/api/threads")
     ThreadsView list(
-            @CurrentAccount SignedIn me, @RequestParam Turn turn, @RequestParam(defaultValue = "0") int offset) {
-        ThreadLines lines = pages.lines(me.accountId());
-        ThreadPages.Page page = pages.page(me.accountId(), turn, offset, lines);
+            @CurrentAccount SignedIn me,
+            @RequestParam(defaultValue = "WITH_OTHERS") Turn turn,
+            @RequestParam(defaultValue = "0") int offset) {
+        Instant now = pages.now();
+        ThreadPages.Page page = pages.page(me.accountId(), turn, offset, now);
         return new ThreadsView(
-                pages.counts(me.accountId()),
-                pages.countDue(me.accountId(), lines),
-                page.lines(),
-                page.more(),
-                lines.workingTime().minutesOfADay(),
-                lines.now());
+                pages.counts(me.accountId()), pages.countDue(me.accountId(), now), page.lines(), page.more(), now);
     }
 
     @GetMapping("/api/threads/{id}")
@@ -99,9 +96,8 @@ class ThreadController {
                         reactions.getOrDefault(message.messageId(), List.of()),
                         message.answers() == null ? null : byMessageId.get(message.answers())))
                 .toList();
-        ThreadLines lines = pages.lines(me.accountId());
-        return new ThreadDetail(
-                pages.line(thread, lines), all, lines.workingTime().minutesOfADay(), lines.now());
+        Instant now = pages.now();
+        return new ThreadDetail(pages.line(thread, now), all, now);
     }
 
     private static ThreadMessage message(

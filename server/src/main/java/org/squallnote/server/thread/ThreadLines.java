@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
@@ -26,19 +27,17 @@ import org.squallnote.core.turn.Turn;
  * @param mine my addresses
  * @param rooms chat rooms by their id
  * @param workingTime in which silence is counted
- * @param chasing when somebody is to be reminded, and how long they usually take
+ * @param policy after how many days somebody is to be reminded
+ * @param usual how long those awaited usually take, by address, where that is known
  * @param now the moment of the answer
  */
 record ThreadLines(
-        Set<String> mine, Map<String, ChatRoom> rooms, WorkingTime workingTime, Chasing chasing, Instant now) {
-
-    /** What is known of those who are awaited. */
-    interface Chasing {
-
-        Optional<UsualTime> usual(String party);
-
-        ChaseDate date(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand);
-    }
+        Set<String> mine,
+        Map<String, ChatRoom> rooms,
+        WorkingTime workingTime,
+        ChasePolicy policy,
+        Map<String, UsualTime> usual,
+        Instant now) {
 
     /** A trace shows the newest of many messages. */
     private static final int MOST_TICKS = 60;
@@ -47,6 +46,7 @@ record ThreadLines(
     ThreadLines {
         mine = Set.copyOf(mine);
         rooms = Map.copyOf(rooms);
+        usual = Map.copyOf(usual);
     }
 
     /**
@@ -109,8 +109,8 @@ record ThreadLines(
 
     private AwaitedView awaited(Awaited one, Map<String, String> names, Optional<LocalDate> byHand) {
         Party party = one.party();
-        Optional<UsualTime> usual = chasing.usual(party.address());
-        ChaseDate date = chasing.date(one, usual, byHand);
+        Optional<UsualTime> theirs = Optional.ofNullable(usual.get(party.address()));
+        ChaseDate date = ChaseDate.of(one, policy, theirs, byHand, workingTime);
         return new AwaitedView(
                 party.name().isEmpty() ? names.getOrDefault(party.address(), party.displayName()) : party.displayName(),
                 one.messageId(),
@@ -125,8 +125,8 @@ record ThreadLines(
                 date.why(),
                 one.chases(),
                 one.awayOn(localNow().toLocalDate()).orElse(null),
-                usual.map(time -> time.median().toMinutes()).orElse(null),
-                ChaseDate.isLaterThanUsual(one, usual, workingTime, now),
+                theirs.map(time -> time.median().toMinutes()).orElse(null),
+                ChaseDate.isLaterThanUsual(one, theirs, workingTime, now),
                 one.answered().map(other -> other.by().displayName()).orElse(null),
                 one.what());
     }

@@ -1,6 +1,7 @@
 package org.squallnote.server.thread;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -11,15 +12,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.chase.ChaseDate;
-import org.squallnote.core.chase.ChasePolicy;
-import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.StoredMessage;
@@ -27,7 +24,6 @@ import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
-import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.chase.ChaseDates;
 import org.squallnote.server.reading.WorkingTimes;
@@ -80,7 +76,7 @@ class ThreadPages {
         return counts;
     }
 
-    Page page(UUID owner, Turn turn, int offset, ThreadLines lines) {
+    Page page(UUID owner, Turn turn, int offset, Instant now) {
         List<StoredThread> found = store.byTurn(owner, turn, Math.max(offset, 0), PAGE + 1);
         List<StoredThread> shown = found.subList(0, Math.min(PAGE, found.size()));
         Map<UUID, List<ThreadingRow>> rows = new HashMap<>();
@@ -90,6 +86,7 @@ class ThreadPages {
                     .forEach(row -> rows.computeIfAbsent(row.threadId(), id -> new ArrayList<>())
                             .add(row));
         }
+        ThreadLines lines = lines(owner, shown, now);
         List<ThreadLine> all = shown.stream()
                 .map(thread -> lines.of(thread, rows.getOrDefault(thread.id(), List.of())))
                 .toList();
@@ -97,42 +94,32 @@ class ThreadPages {
     }
 
     /** What all rows of one answer share. */
-    ThreadLines lines(UUID owner) {
+    private ThreadLines lines(UUID owner, List<StoredThread> shown, Instant now) {
         WorkingTime workingTime = workingTimes.of(owner);
         return new ThreadLines(
                 Set.copyOf(sources.addresses(owner)),
                 sources.allRooms(owner).stream()
                         .collect(Collectors.toMap(ChatRoom::roomId, Function.identity(), (a, b) -> a)),
                 workingTime,
-                chasing(owner, workingTime),
-                clock.instant());
-    }
-
-    /** Each person is looked up once. */
-    private ThreadLines.Chasing chasing(UUID owner, WorkingTime workingTime) {
-        Map<String, Optional<UsualTime>> known = new HashMap<>();
-        ChasePolicy policy = chaseDates.policy(owner);
-        return new ThreadLines.Chasing() {
-            @Override
-            public Optional<UsualTime> usual(String party) {
-                return known.computeIfAbsent(party, address -> chaseDates.usual(owner, address, workingTime));
-            }
-
-            @Override
-            public ChaseDate date(Awaited one, Optional<UsualTime> usual, Optional<LocalDate> byHand) {
-                return chaseDates.of(one, policy, usual, byHand, workingTime);
-            }
-        };
+                chaseDates.policy(owner),
+                chaseDates.usual(owner, shown, workingTime),
+                now);
     }
 
     /** In how many threads somebody is to be reminded. */
-    int countDue(UUID owner, ThreadLines lines) {
+    int countDue(UUID owner, Instant now) {
         return chases.countDue(
-                owner, LocalDate.ofInstant(lines.now(), lines.workingTime().zone()));
+                owner, LocalDate.ofInstant(now, workingTimes.of(owner).zone()));
     }
 
-    ThreadLine line(StoredThread thread, ThreadLines lines) {
-        return lines.of(thread, messages.threadingInThread(thread.owner(), thread.id()));
+    ThreadLine line(StoredThread thread, Instant now) {
+        return lines(thread.owner(), List.of(thread), now)
+                .of(thread, messages.threadingInThread(thread.owner(), thread.id()));
+    }
+
+    /** The moment of an answer. */
+    Instant now() {
+        return clock.instant();
     }
 
     /** The messages of a thread in sent order. */

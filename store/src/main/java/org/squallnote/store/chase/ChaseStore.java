@@ -1,12 +1,14 @@
 package org.squallnote.store.chase;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.chase.ChaseOnItsWay;
+import org.squallnote.core.chase.SentChase;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.Answered;
 
@@ -14,8 +16,9 @@ import org.squallnote.core.turn.Answered;
 @Mapper
 public interface ChaseStore {
 
-    /** The last answers of somebody, the newest first. */
-    List<Answered> answers(@Param("owner") UUID owner, @Param("party") String party, @Param("most") int most);
+    /** The last answers of each of some people, those of one together, the newest first. */
+    List<Answered> lastAnswers(
+            @Param("owner") UUID owner, @Param("parties") Collection<String> parties, @Param("most") int most);
 
     List<Answered> answersInThread(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
@@ -43,6 +46,12 @@ public interface ChaseStore {
     /** The reminders that were sent about a thread. */
     List<ChaseOnItsWay> chases(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
-    /** Those of all threads that have not gone out yet. */
+    /** Those of a thread that have gone out, the oldest first. */
+    List<SentChase> sent(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    /** Of which threads a reminder speaks. */
+    List<UUID> threadsOf(@Param("owner") UUID owner, @Param("identity") String identity);
+
+    /** Those of all threads that have not gone out yet, as far as that is known. */
     List<ChaseOnItsWay> onTheirWay(UUID owner);
 }
