@@ -185,15 +185,7 @@ public class Answers implements Restorer {
                 me.zoneId(),
                 automatic ? List.of() : attached(me, message, changes),
                 automatic);
-        outbox.add(
-                me.accountId(),
-                source.id(),
-                changes.commandId(),
-                OutboxKind.SEND_MAIL,
-                messageId,
-                message.id(),
-                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                outbox.hold());
+        outbox.addMail(source, changes.commandId(), messageId, message.id(), raw, outbox.hold());
     }
 
     private List<OutgoingMail.Attachment> attached(SignedIn me, StoredMessage message, Changes changes) {

@@ -1,7 +1,6 @@
 package org.squallnote.server.answer;
 
 import java.time.Clock;
-import java.util.Base64;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +11,6 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.MailAgain;
 import org.squallnote.server.account.SignedIn;
@@ -22,7 +20,6 @@ import org.squallnote.server.command.Done;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Outbox;
-import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
@@ -102,15 +99,7 @@ class Undelivered {
         } catch (IllegalArgumentException e) {
             throw Refusal.invalid(e.getMessage() + " Nothing was sent.");
         }
-        outbox.add(
-                me.accountId(),
-                source.id(),
-                changes.commandId(),
-                OutboxKind.SEND_MAIL,
-                messageId,
-                report.id(),
-                new Payloads.Mail(Base64.getEncoder().encodeToString(bytes)),
-                outbox.hold());
+        outbox.addMail(source, changes.commandId(), messageId, report.id(), bytes, outbox.hold());
     }
 
     private byte[] raw(StoredMessage mail) {

@@ -1,7 +1,6 @@
 package org.squallnote.server.chasing;
 
 import java.time.Clock;
-import java.util.Base64;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -153,15 +152,7 @@ class Chases {
                         Optional.empty(),
                         false)
                 .toBytes();
-        outbox.add(
-                me.accountId(),
-                source.id(),
-                changes.commandId(),
-                OutboxKind.SEND_MAIL,
-                identity,
-                last.id(),
-                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                outbox.hold());
+        outbox.addMail(source, changes.commandId(), identity, last.id(), raw, outbox.hold());
         return new ChaseOnItsWay(last.threadId(), whom.address(), source.id(), identity);
     }
 

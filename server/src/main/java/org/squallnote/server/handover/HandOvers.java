@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -15,7 +14,6 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.account.SignedIn;
@@ -26,7 +24,6 @@ import org.squallnote.server.command.Done;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Outbox;
-import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.thread.Threads;
@@ -105,15 +102,7 @@ public class HandOvers {
                         Optional.empty(),
                         false)
                 .toBytes();
-        outbox.add(
-                me.accountId(),
-                source.id(),
-                changes.commandId(),
-                OutboxKind.SEND_MAIL,
-                id,
-                message.id(),
-                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                outbox.hold());
+        outbox.addMail(source, changes.commandId(), id, message.id(), raw, outbox.hold());
         store.insert(
                 new HandOver(id, me.accountId(), messageId, to.address(), HandOver.State.OFFERED, "", clock.instant()));
         changes.touch(Topic.OUTBOX, Topic.THREADS);

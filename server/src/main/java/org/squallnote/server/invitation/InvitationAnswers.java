@@ -5,7 +5,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
-import java.util.Base64;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -23,7 +22,6 @@ import org.squallnote.core.invitation.Scheduling;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.Source;
 import org.squallnote.formats.calendar.ItipWriter;
 import org.squallnote.formats.mail.OutgoingMail;
@@ -207,15 +205,7 @@ class InvitationAnswers extends KeptState<Answer> {
                                 letter.method(), writing.by(new ItipWriter.Answering(from, mine), now))),
                         false)
                 .toBytes();
-        outbox.add(
-                me.accountId(),
-                source.id(),
-                changes.commandId(),
-                OutboxKind.SEND_MAIL,
-                identity,
-                message.id(),
-                new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                outbox.hold());
+        outbox.addMail(source, changes.commandId(), identity, message.id(), raw, outbox.hold());
         changes.touch(Topic.OUTBOX, Topic.INTAKE);
     }
 

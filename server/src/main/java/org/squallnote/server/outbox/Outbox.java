@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Base64;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.outbox.OutboxState;
+import org.squallnote.core.source.Source;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.TakeBack;
 import org.squallnote.server.live.Topic;
@@ -103,6 +105,19 @@ public class Outbox implements TakeBack {
                 null));
         events.publishEvent(new Added(sourceId));
         return id;
+    }
+
+    /**
+     * Puts in that a mail goes out.
+     *
+     * @param identity its Message-ID
+     * @param about the message because of which it goes out
+     * @param raw the whole mail
+     */
+    public void addMail(
+            Source source, UUID commandId, String identity, @Nullable UUID about, byte[] raw, Duration wait) {
+        Payloads.Mail mail = new Payloads.Mail(Base64.getEncoder().encodeToString(raw));
+        add(source.owner(), source.id(), commandId, OutboxKind.SEND_MAIL, identity, about, mail, wait);
     }
 
     /**

@@ -2,19 +2,16 @@ package org.squallnote.server.reminder;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.answer.Sending;
 import org.squallnote.server.outbox.Outbox;
-import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.store.source.SourceStore;
@@ -64,15 +61,7 @@ class NotesToMyself {
                             Optional.empty(),
                             true)
                     .toBytes();
-            outbox.add(
-                    owner,
-                    source.id(),
-                    id,
-                    OutboxKind.SEND_MAIL,
-                    identity,
-                    null,
-                    new Payloads.Mail(Base64.getEncoder().encodeToString(raw)),
-                    Duration.ZERO);
+            outbox.addMail(source, id, identity, null, raw, Duration.ZERO);
         });
     }
 }
