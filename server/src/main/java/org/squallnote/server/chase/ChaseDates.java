@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.chase.ChasePolicy;
@@ -21,23 +22,19 @@ import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.chase.ChaseStore;
-import org.squallnote.store.preference.PreferenceStore;
-import tools.jackson.databind.json.JsonMapper;
 
 /** When those awaited are to be reminded, by what is known of them. */
 @Component
 public class ChaseDates {
 
     private final ChaseStore store;
-    private final PreferenceStore preferences;
+    private final KeptChaseWishes wishes;
     private final WorkingTimes workingTimes;
-    private final JsonMapper json;
 
-    ChaseDates(ChaseStore store, PreferenceStore preferences, WorkingTimes workingTimes, JsonMapper json) {
+    ChaseDates(ChaseStore store, KeptChaseWishes wishes, WorkingTimes workingTimes) {
         this.store = store;
-        this.preferences = preferences;
+        this.wishes = wishes;
         this.workingTimes = workingTimes;
-        this.json = json;
     }
 
     /** Notes who has answered what in a thread, in place of what was noted of it. */
@@ -84,11 +81,13 @@ public class ChaseDates {
 
     /** After how many days an account reminds others. */
     public ChasePolicy policy(UUID owner) {
-        return KeptChaseWishes.of(preferences, owner, json).policy();
+        return wishes.of(owner).policy();
     }
 
-    /** Works out again when others are to be reminded, in all threads. */
-    void workOutAgain(UUID owner) {
+    /** Works out again when others are to be reminded, in all threads; within the change of the policy. */
+    @EventListener
+    void workOutAgain(KeptChaseWishes.PolicyChanged change) {
+        UUID owner = change.owner();
         List<StoredThread> threads = store.chased(owner);
         WorkingTime workingTime = workingTimes.of(owner);
         ChasePolicy policy = policy(owner);

@@ -2,67 +2,43 @@ package org.squallnote.server.chase;
 
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
-import org.squallnote.server.command.KeptState;
 import org.squallnote.server.live.Topic;
+import org.squallnote.server.preference.KeptPreference;
 import org.squallnote.store.preference.PreferenceStore;
 import tools.jackson.databind.json.JsonMapper;
 
-/** When an account reminds others, and with which words; a change of it works all chase dates out again. */
+/** When an account chases others, and with which words. */
 @Component
-public class KeptChaseWishes extends KeptState<ChaseWishes> {
+public class KeptChaseWishes extends KeptPreference<ChaseWishes> {
 
-    private static final String NAME = "chasing";
+    /** An account chases others after other numbers of days. */
+    record PolicyChanged(UUID owner) {}
 
-    private final PreferenceStore store;
-    private final ChaseDates dates;
-    private final Commands commands;
-    private final JsonMapper json;
+    private final ApplicationEventPublisher events;
 
-    KeptChaseWishes(PreferenceStore store, ChaseDates dates, Commands commands, JsonMapper json) {
-        super(SubjectType.CHASE_WISHES, ChaseWishes.class, json);
-        this.store = store;
-        this.dates = dates;
-        this.commands = commands;
-        this.json = json;
-    }
-
-    static ChaseWishes of(PreferenceStore store, UUID owner, JsonMapper json) {
-        return store.of(owner, NAME)
-                .map(text -> json.readValue(text, ChaseWishes.class))
-                .orElse(ChaseWishes.USUAL);
-    }
-
-    /** What an account has chosen. */
-    public ChaseWishes of(UUID owner) {
-        return of(store, owner, json);
+    KeptChaseWishes(PreferenceStore store, Commands commands, JsonMapper json, ApplicationEventPublisher events) {
+        super(SubjectType.CHASE_WISHES, "chasing", ChaseWishes.class, ChaseWishes.USUAL, store, commands, json);
+        this.events = events;
     }
 
     /** Chooses otherwise. */
     public Done save(SignedIn me, UUID commandId, ChaseWishes wishes) {
-        return commands.run(me, commandId, "chase-wishes", changes -> {
-            change(me.accountId(), me.accountId(), wishes, changes);
-            changes.label("Reminding others otherwise");
-        });
-    }
-
-    @Override
-    protected ChaseWishes state(UUID owner, UUID id) {
-        return of(owner);
+        return save(me, commandId, "chase-wishes", "Chasing others otherwise", wishes);
     }
 
     @Override
     protected void write(UUID owner, UUID id, @Nullable ChaseWishes state) {
         ChaseWishes before = of(owner);
-        ChaseWishes now = state == null ? ChaseWishes.USUAL : state;
-        store.save(owner, NAME, json.writeValueAsString(now));
-        if (!before.policy().equals(now.policy())) {
-            dates.workOutAgain(owner);
+        super.write(owner, id, state);
+        if (!before.policy().equals(of(owner).policy())) {
+            events.publishEvent(new PolicyChanged(owner));
         }
     }
 
