@@ -5,58 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.net.URI;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.squallnote.core.account.Account;
-import org.squallnote.server.account.SignedIn;
 import org.squallnote.standins.calendar.CalendarServer;
 import tools.jackson.databind.JsonNode;
 
 /** Blocks with a real calendar server: they stand in its calendar, and make way for what comes there. */
-@AgainstServers
-class BlocksTest extends ServerTest {
+class BlocksTest extends CalendarServerTest {
 
-    @Autowired
-    private TestClock clock;
-
-    private CalendarServer server;
-    private String office = "";
-    private SignedIn me;
     private String followUp = "";
 
     @BeforeEach
-    void connect() throws Exception {
-        clock.run();
-        server = CalendarServer.start(0);
-        server.shelf().addUser("ines", "secret");
-        office = server.shelf().addCalendar("ines", "office", "Office");
-        UUID id = UUID.randomUUID();
-        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
-        me = new SignedIn(id, "Ines", "Europe/London", true);
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/sources/calendar/" + UUID.randomUUID(),
-                "{\"name\":\"Harbour\",\"address\":\"" + server.address()
-                        + "\",\"user\":\"ines\",\"password\":\"secret\"}");
-        until(me, () -> get(me, "/api/calendars").size() == 1);
-        followUp = UUID.randomUUID().toString();
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/follow-ups",
-                "{\"followUps\":[{\"id\":\"" + followUp
-                        + "\",\"sentence\":\"\",\"content\":{\"title\":\"Write the plan\",\"firm\":false,\"effortMinutes\":30}}]}");
-    }
-
-    @AfterEach
-    void disconnect() {
-        clock.stand();
-        disconnectAll(me);
-        server.close();
+    void somethingToPlan() {
+        followUp = make("Write the plan", "");
     }
 
     private void intoOffice() {

@@ -5,51 +5,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.URI;
 import java.util.List;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
-import org.squallnote.core.account.Account;
-import org.squallnote.server.account.SignedIn;
 import org.squallnote.standins.calendar.CalendarServer;
 import tools.jackson.databind.JsonNode;
 
 /** Follow-ups with a real calendar server: they stand in its task list, and what is changed there is changed here. */
-@AgainstServers
-class TaskListTest extends ServerTest {
+class TaskListTest extends CalendarServerTest {
 
-    @Autowired
-    private TestClock clock;
-
-    private CalendarServer server;
     private String tasks = "";
-    private SignedIn me;
 
-    @BeforeEach
-    void connect() throws Exception {
-        clock.run();
-        server = CalendarServer.start(0);
-        server.shelf().addUser("ines", "secret");
-        server.shelf().addCalendar("ines", "office", "Office");
+    @Override
+    int furnish() {
         tasks = server.shelf().addTaskList("ines", "tasks", "Tasks");
-        UUID id = UUID.randomUUID();
-        accounts.insert(new Account(id, "user-" + id, "Ines", "none", "Europe/London", true, MONDAY));
-        me = new SignedIn(id, "Ines", "Europe/London", true);
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/sources/calendar/" + UUID.randomUUID(),
-                "{\"name\":\"Harbour\",\"address\":\"" + server.address()
-                        + "\",\"user\":\"ines\",\"password\":\"secret\"}");
-        until(me, () -> get(me, "/api/calendars").size() == 2);
-    }
-
-    @AfterEach
-    void disconnect() {
-        clock.stand();
-        disconnectAll(me);
-        server.close();
+        return 2;
     }
 
     private String into(String name) {
@@ -66,14 +35,7 @@ class TaskListTest extends ServerTest {
     }
 
     private String make(String title) {
-        String id = UUID.randomUUID().toString();
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/follow-ups",
-                "{\"followUps\":[{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title
-                        + "\",\"firm\":false,\"effortMinutes\":30,\"replyDay\":\"2026-03-09\"}}]}");
-        return id;
+        return make(title, ",\"replyDay\":\"2026-03-09\"");
     }
 
     private List<String> bodies(String list) {
