@@ -124,7 +124,7 @@ export function useTaskList() {
   })
 }
 
-/** When and how the account reminds others. */
+/** When and how the account chases others. */
 export function useChaseSettings() {
   return useQuery({
     queryKey: ['chase-settings'],
@@ -132,7 +132,7 @@ export function useChaseSettings() {
   })
 }
 
-/** Those who are to be reminded today. */
+/** Those who are to be chased today. */
 export function useChases() {
   return useQuery({
     queryKey: ['chases'],

@@ -2362,8 +2362,8 @@ export interface components {
             day: string | null;
         };
         ChaseRequest: {
-            party: string;
-            text: string;
+            party: string | null;
+            text: string | null;
             others: string[] | null;
             /** Format: email */
             to: string | null;
@@ -3262,8 +3262,6 @@ export interface components {
         };
         RoundView: {
             due: components["schemas"]["DueView"][];
-            /** Format: int32 */
-            minutesOfADay: number;
             /** Format: date-time */
             now: string;
         };
@@ -3421,8 +3419,6 @@ export interface components {
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
             messages: components["schemas"]["ThreadMessage"][];
-            /** Format: int32 */
-            minutesOfADay: number;
             /** Format: date-time */
             now: string;
         };
@@ -3479,8 +3475,6 @@ export interface components {
             due: number;
             lines: components["schemas"]["ThreadLine"][];
             more: boolean;
-            /** Format: int32 */
-            minutesOfADay: number;
             /** Format: date-time */
             now: string;
         };
@@ -3523,7 +3517,7 @@ export interface components {
             /** Format: int32 */
             stuckMinutes: number;
             /** Format: int32 */
-            toBeReminded: number;
+            toBeChased: number;
         };
         WishForm: {
             /** Format: uuid */
@@ -7238,8 +7232,8 @@ export interface operations {
     };
     list: {
         parameters: {
-            query: {
-                turn: "WITH_ME" | "WITH_OTHERS" | "CLOSED" | "NOBODY";
+            query?: {
+                turn?: "WITH_ME" | "WITH_OTHERS" | "CLOSED" | "NOBODY";
                 offset?: number;
             };
             header?: never;

@@ -66,7 +66,7 @@ export function todayOf(more: Partial<TodayData> = {}): TodayData {
     pressing: 0,
     moves: [],
     stuckMinutes: 0,
-    toBeReminded: 0,
+    toBeChased: 0,
     ...more,
   }
 }

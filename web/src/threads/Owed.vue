@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { ThreadLine } from '@/api/client'
 import { awaitedText, besides, byText, chaseText, debtText } from '@/threads/words'
 import { moment, today, workingSpan } from '@/ui/time'
 
 /** What I owe in a thread and what each of the others owes me, since when and by when. */
-const { line, minutesOfADay } = defineProps<{ line: ThreadLine; minutesOfADay: number }>()
+const { line } = defineProps<{ line: ThreadLine }>()
+
+const awaited = computed(() =>
+  line.awaited.map((one) => ({ one, chase: chaseText(one, today()), more: besides(one) })),
+)
 </script>
 
 <template>
@@ -26,7 +31,7 @@ const { line, minutesOfADay } = defineProps<{ line: ThreadLine; minutesOfADay: n
         >
       </dd>
     </template>
-    <template v-for="one in line.awaited" :key="one.name + one.messageId">
+    <template v-for="{ one, chase, more } in awaited" :key="one.name + one.messageId">
       <dt class="text-dusk font-semibold">{{ one.name }} owes me</dt>
       <dd>
         <span class="wrap-anywhere">{{ awaitedText(one) }}</span>
@@ -34,18 +39,12 @@ const { line, minutesOfADay } = defineProps<{ line: ThreadLine; minutesOfADay: n
           since {{ moment(one.since) }}, silent for
           {{ workingSpan(one.silenceWorkingMinutes) }}</span
         >
-        <span v-for="each in besides(one, minutesOfADay)" :key="each">, {{ each }}</span
+        <span v-for="each in more" :key="each">, {{ each }}</span
         >;
-        <span
-          :class="chaseText(one, today()).due ? 'text-brass-ink font-semibold' : ''"
-          data-test="chase-on"
-          >{{
-            chaseText(one, today()).due
-              ? 'to be reminded now'
-              : `to be reminded on ${chaseText(one, today()).text}`
-          }}</span
-        >
-        <span class="text-ink-soft"> ({{ chaseText(one, today()).why }})</span>
+        <span :class="chase.due ? 'text-brass-ink font-semibold' : ''" data-test="chase-on">{{
+          chase.due ? 'to be chased now' : `to be chased on ${chase.text}`
+        }}</span>
+        <span class="text-ink-soft"> ({{ chase.why }})</span>
       </dd>
     </template>
   </dl>

@@ -1,13 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { ThreadLine } from '@/api/client'
 import { awaitedText, besides, byText, debtText, turnText } from '@/threads/words'
 
 /** Who owes what in a thread and by when, a line each; of a closed one, how it stands. */
-const { line, closed, minutesOfADay } = defineProps<{
-  line: ThreadLine
-  closed: boolean
-  minutesOfADay: number
-}>()
+const { line, closed } = defineProps<{ line: ThreadLine; closed: boolean }>()
+
+const awaited = computed(() => line.awaited.map((one) => ({ one, more: besides(one) })))
 </script>
 
 <template>
@@ -25,17 +24,15 @@ const { line, closed, minutesOfADay } = defineProps<{
       <span v-if="debt.answeredBy" class="text-ink-soft"> answered by {{ debt.answeredBy }}</span>
     </p>
     <p
-      v-for="one in line.awaited"
+      v-for="{ one, more } in awaited"
       :key="one.name + one.messageId"
       class="truncate"
-      :title="[`${one.name}: ${awaitedText(one)}`, ...besides(one, minutesOfADay)].join(', ')"
+      :title="[`${one.name}: ${awaitedText(one)}`, ...more].join(', ')"
     >
       <b class="text-dusk mr-1"
         ><bdi>{{ one.name }}</bdi></b
       >
-      <span v-if="besides(one, minutesOfADay).length" class="text-brass-ink mr-1"
-        >{{ besides(one, minutesOfADay).join(', ') }}:</span
-      >
+      <span v-if="more.length" class="text-brass-ink mr-1">{{ more.join(', ') }}:</span>
       <bdi>{{ awaitedText(one) }}</bdi>
     </p>
   </template>

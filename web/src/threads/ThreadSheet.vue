@@ -46,7 +46,7 @@ const openAgain = () =>
           >
           <Trace :thread="line" :now="thread.data.value.now" :width="240" />
         </div>
-        <Owed :line="line" :minutes-of-a-day="thread.data.value.minutesOfADay" />
+        <Owed :line="line" />
         <p v-if="line.openedAgain" class="text-brass-ink mt-1">
           Opened again, since they ask something.
         </p>

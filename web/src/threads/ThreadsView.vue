@@ -6,7 +6,7 @@ import { useThreads } from '@/api/queries'
 import Owing from '@/threads/Owing.vue'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
 import ChaseRound from '@/threads/round/ChaseRound.vue'
-import { chaseText, TURNS } from '@/threads/words'
+import { firstChase, TURNS } from '@/threads/words'
 import view from '@/threads/view'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -27,6 +27,7 @@ const router = useRouter()
 const turn = ref<Turn>('WITH_ME')
 const threads = useThreads(turn)
 const lines = computed(() => threads.data.value?.pages.flatMap((page) => page.lines) ?? [])
+const rows = computed(() => lines.value.map((line) => ({ line, chase: firstChase(line, today()) })))
 const newest = computed(() => threads.data.value?.pages[0])
 const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
@@ -40,12 +41,6 @@ const roundQuery = () => (round.value ? { round: '' } : {})
 
 function goRound(on: boolean): void {
   void router.push({ name: 'threads', params: { id: '' }, query: on ? { round: '' } : {} })
-}
-
-/** The first of those awaited to be reminded says when. */
-function chase(line: ThreadLine) {
-  const first = [...line.awaited].sort((a, b) => a.chaseOn.localeCompare(b.chaseOn))[0]
-  return first ? { ...chaseText(first, today()), who: first.name } : undefined
 }
 
 const cursor = ref(0)
@@ -158,14 +153,14 @@ useKeys(view.name, [
             </th>
             <th class="hidden w-24 px-3 font-normal md:table-cell">Since</th>
             <th v-if="turn === 'WITH_OTHERS'" class="w-28 px-3 font-normal max-sm:w-22 max-sm:px-1">
-              Remind
+              Chase
             </th>
             <th class="w-20 px-3 text-right font-normal">Silent</th>
           </tr>
         </thead>
         <tbody>
           <tr
-            v-for="(line, i) in lines"
+            v-for="({ line, chase }, i) in rows"
             :key="line.id"
             class="border-line hover:bg-paper h-8 cursor-pointer border-b last:border-0"
             @click="open(line.id)"
@@ -190,12 +185,7 @@ useKeys(view.name, [
                 <p class="text-ink-soft truncate md:hidden">
                   <bdi>{{ people(line) }}</bdi>
                 </p>
-                <Owing
-                  v-if="turn !== 'NOBODY'"
-                  :line="line"
-                  :closed="turn === 'CLOSED'"
-                  :minutes-of-a-day="newest?.minutesOfADay ?? 480"
-                />
+                <Owing v-if="turn !== 'NOBODY'" :line="line" :closed="turn === 'CLOSED'" />
               </div>
             </td>
             <td class="hidden truncate px-3 md:table-cell" :title="people(line)">
@@ -209,11 +199,7 @@ useKeys(view.name, [
               class="hidden px-3 py-1 lg:table-cell"
               data-test="thread-owed"
             >
-              <Owing
-                :line="line"
-                :closed="turn === 'CLOSED'"
-                :minutes-of-a-day="newest?.minutesOfADay ?? 480"
-              />
+              <Owing :line="line" :closed="turn === 'CLOSED'" />
             </td>
             <td
               class="text-ink-soft hidden px-3 whitespace-nowrap md:table-cell"
@@ -224,11 +210,11 @@ useKeys(view.name, [
             <td
               v-if="turn === 'WITH_OTHERS'"
               class="px-3 whitespace-nowrap max-sm:px-1"
-              :class="chase(line)?.due ? 'text-brass-ink font-semibold' : 'text-ink-soft'"
-              :title="chase(line) ? `${chase(line)?.who}: ${chase(line)?.why}` : ''"
+              :class="chase?.due ? 'text-brass-ink font-semibold' : 'text-ink-soft'"
+              :title="chase ? `${chase.who}: ${chase.why}` : ''"
               data-test="chase"
             >
-              {{ chase(line)?.text }}
+              {{ chase?.text }}
             </td>
             <td class="px-3 text-right" :title="workingSpanInWords(line.silenceWorkingMinutes)">
               {{ workingSpan(line.silenceWorkingMinutes) }}

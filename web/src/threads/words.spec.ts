@@ -5,6 +5,7 @@ import {
   besides,
   byText,
   chaseText,
+  firstChase,
   debtText,
   turnText,
   usually,
@@ -48,7 +49,7 @@ describe('what is owed, in words', () => {
     expect(turnText({ turn: 'WITH_ME' } as ThreadLine)).toBe('With me')
   })
 
-  it('says when somebody is to be reminded, and why then', () => {
+  it('says when somebody is to be chased, and why then', () => {
     const one = { chaseOn: '2026-03-06', why: 'USUAL' } as const
     expect(chaseText(one, '2026-03-05')).toMatchObject({
       due: false,
@@ -65,13 +66,24 @@ describe('what is owed, in words', () => {
       laterThanUsual: true,
       usualMinutes: 1440,
     } as AwaitedView
-    expect(besides(one, 480)).toEqual([
-      'reminded twice',
+    expect(besides(one)).toEqual([
+      'chased twice',
       'Gus has answered instead',
-      'later than usual (usually in 3 days)',
+      'later than usual (usually after 3 working days)',
     ])
-    expect(besides({ ...one, chases: 0, answeredBy: null, laterThanUsual: false }, 480)).toEqual([])
-    expect(usually(100, 480)).toBe('usually the same day')
-    expect(usually(480, 480)).toBe('usually in a day')
+    expect(besides({ ...one, chases: 0, answeredBy: null, laterThanUsual: false })).toEqual([])
+    expect(usually(0)).toBe('usually at once')
+    expect(usually(125)).toBe('usually after 2 working hours')
+  })
+
+  it('lets the first of those awaited say when', () => {
+    const line = {
+      awaited: [
+        { name: 'Tilda', chaseOn: '2026-03-09', why: 'SILENT' },
+        { name: 'Bo', chaseOn: '2026-03-06', why: 'PROMISED' },
+      ],
+    } as ThreadLine
+    expect(firstChase(line, '2026-03-05')).toMatchObject({ who: 'Bo', due: false })
+    expect(firstChase({ awaited: [] as AwaitedView[] } as ThreadLine, '2026-03-05')).toBeUndefined()
   })
 })

@@ -1,5 +1,5 @@
 import type { AwaitedView, CloseReason, DebtView, ThreadLine, Turn } from '@/api/client'
-import { day, replyBy } from '@/ui/time'
+import { day, replyBy, workingSpanInWords } from '@/ui/time'
 
 export const TURNS: { turn: Turn; title: string; empty: string }[] = [
   { turn: 'WITH_ME', title: 'With me', empty: 'Nobody waits for you.' },
@@ -43,7 +43,7 @@ export function awaitedText(one: AwaitedView): string {
 
 const WHY: Record<AwaitedView['why'], string> = {
   SILENT: 'silent since you wrote',
-  REMINDED: 'silent since the last reminder',
+  REMINDED: 'silent since they were chased',
   PROMISED: 'the day that was promised is over then',
   ASKED_BY: 'the day that you named is over then',
   USUAL: 'takes longer as a rule',
@@ -51,7 +51,7 @@ const WHY: Record<AwaitedView['why'], string> = {
   BY_HAND: 'your choice',
 }
 
-/** When somebody is to be reminded, in words, and whether that is now. */
+/** When somebody is to be chased, in words, and whether that is now. */
 export function chaseText(
   one: Pick<AwaitedView, 'chaseOn' | 'why'>,
   today: string,
@@ -62,25 +62,28 @@ export function chaseText(
 
 const TIMES = ['', 'once', 'twice']
 
-/** What else is known of somebody awaited: promised for when, reminded how often, away until when. */
-export function besides(one: AwaitedView, minutesOfADay: number): string[] {
+/** The first of those awaited who is to be chased says when; undefined where nobody is awaited. */
+export function firstChase(line: ThreadLine, today: string) {
+  const [first] = [...line.awaited].sort((a, b) => a.chaseOn.localeCompare(b.chaseOn))
+  return first && { ...chaseText(first, today), who: first.name }
+}
+
+/** What else is known of somebody awaited: chased how often, away until when, how long they usually take. */
+export function besides(one: AwaitedView): string[] {
   const chased = TIMES[one.chases] ?? `${String(one.chases)} times`
   return [
-    one.chases > 0 ? `reminded ${chased}` : '',
+    one.chases > 0 ? `chased ${chased}` : '',
     one.returnsOn ? `away until ${day(one.returnsOn)}` : '',
     one.answeredBy ? `${one.answeredBy} has answered instead` : '',
     one.laterThanUsual && one.usualMinutes !== null
-      ? `later than usual (${usually(one.usualMinutes, minutesOfADay)})`
+      ? `later than usual (${usually(one.usualMinutes)})`
       : '',
   ].filter(Boolean)
 }
 
 /** How long somebody usually takes, in words. */
-export function usually(minutes: number, minutesOfADay: number): string {
-  const days = Math.round(minutes / Math.max(minutesOfADay, 60))
-  return days === 0
-    ? 'usually the same day'
-    : `usually in ${days === 1 ? 'a day' : `${String(days)} days`}`
+export function usually(minutes: number): string {
+  return minutes < 1 ? 'usually at once' : `usually after ${workingSpanInWords(minutes)}`
 }
 
 /** Whose turn it is, in words. */

@@ -53,8 +53,8 @@ describe('Today', () => {
     expect(page.text()).toContain('1 presses')
   })
 
-  it('leads to the chase round, where somebody is to be reminded', async () => {
-    server.answers('GET', '/api/today', todayOf({ toBeReminded: 3 }))
+  it('leads to the chase round, where somebody is to be chased', async () => {
+    server.answers('GET', '/api/today', todayOf({ toBeChased: 3 }))
     const page = await opened(TodayView)
     await page.find('[data-test=to-round]').trigger('click')
     expect(push).toHaveBeenCalledWith({

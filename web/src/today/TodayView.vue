@@ -236,13 +236,13 @@ const gaugeHeight = computed(() =>
             >
           </p>
           <button
-            v-if="today.toBeReminded > 0"
+            v-if="today.toBeChased > 0"
             class="btn btn-quiet text-brass-ink h-8 px-2 max-sm:h-11"
             type="button"
             data-test="to-round"
             @click="void router.push({ name: 'threads', params: { id: '' }, query: { round: '' } })"
           >
-            {{ today.toBeReminded }} to be reminded
+            {{ today.toBeChased }} to chase
           </button>
         </div>
         <PlanTheDay

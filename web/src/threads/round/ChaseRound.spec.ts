@@ -46,7 +46,6 @@ beforeEach(() => {
   server = fakeServer()
   server.answers('GET', '/api/chases/due', {
     due: [BO, TILDA],
-    minutesOfADay: 480,
     now: '2026-03-04T10:00:00Z',
   })
   server.answers('POST', '/api/threads/{id}/chase', DONE)
@@ -108,6 +107,55 @@ describe('the chase round', () => {
     expect(page.find('[data-test=letter-shown]').text()).toBe('Bo, please!')
   })
 
+  const BO_NOW = due('Bo', open('t1', 'Which rope?'), open('t2', 'How long?'), open('t9', 'When?'))
+
+  async function nowDue(...all: DueView[]): Promise<void> {
+    server.answers('GET', '/api/chases/due', { due: all, now: '2026-03-04T10:00:00Z' })
+    await queryClient.refetchQueries()
+    await flushPromises()
+  }
+
+  it('keeps what is typed when more becomes due meanwhile, and says nothing of that', async () => {
+    const page = await opened(ChaseRound)
+    await pressedKey('e')
+    await page.find('[data-test=letter-text]').setValue('Bo, please!')
+    await nowDue(TILDA, BO_NOW)
+    expect(page.find<HTMLTextAreaElement>('[data-test=letter-text]').element.value).toBe(
+      'Bo, please!',
+    )
+    expect(
+      page.findAll<HTMLInputElement>('input[type=checkbox]').map((each) => each.element.checked),
+    ).toEqual([true, true, false])
+    await page.find('[data-test=letter-text]').trigger('keydown', { key: 'Enter', ctrlKey: true })
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]).toMatchObject({
+      params: { path: { id: 't1' } },
+      body: { text: 'Bo, please!', others: ['t2'] },
+    })
+  })
+
+  it('drafts again what nobody has touched when more becomes due', async () => {
+    const page = await opened(ChaseRound)
+    server.answers('GET', '/api/chases/draft', { text: 'Hello Bo, three things?' })
+    await nowDue(BO_NOW, TILDA)
+    expect(page.find('[data-test=letter-shown]').text()).toBe('Hello Bo, three things?')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({
+      others: ['t2', 't9'],
+    })
+  })
+
+  it('asks to read over what was typed when some of it is answered', async () => {
+    const page = await opened(ChaseRound)
+    await pressedKey('e')
+    await page.find('[data-test=letter-text]').setValue('Bo, please!')
+    expect(page.find('[data-test=overtaken]').exists()).toBe(false)
+    await nowDue(due('Bo', open('t2', 'How long?')), TILDA)
+    expect(page.find('[data-test=overtaken]').text()).toContain('Read it over')
+    expect(page.find<HTMLTextAreaElement>('[data-test=letter-text]').element.value).toBe(
+      'Bo, please!',
+    )
+  })
+
   it('ends the wait in every thread of a letter', async () => {
     await opened(ChaseRound)
     await pressedKey('a')
@@ -134,11 +182,10 @@ describe('the chase round', () => {
           others: [{ name: 'Rolf', address: 'rolf@quay.example' }],
         },
       ],
-      minutesOfADay: 480,
       now: '2026-03-04T10:00:00Z',
     })
     const page = await opened(ChaseRound)
-    expect(page.text()).toContain('Reminded 3 times')
+    expect(page.text()).toContain('Chased 3 times')
     await pressedKey('w')
     await page.find('[data-test=another-way] button').trigger('click')
     expect(page.find('[data-test=whom]').text()).toBe('rolf@quay.example')

@@ -21,7 +21,7 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import { day, moment, shiftDay, today, workingSpan } from '@/ui/time'
 
-/** Goes through all who are to be reminded, a letter each. */
+/** Goes through all who are to be chased, a letter each. */
 const emit = defineEmits<{ over: []; open: [threadId: string] }>()
 
 const chases = useChases()
@@ -44,61 +44,95 @@ const seen = ref(0)
 
 const text = ref('')
 const drafted = ref('')
-const without = ref(new Set<string>())
+/** The threads of which the letter speaks. */
+const about = ref<string[]>([])
+/** All that were there to choose from when they were chosen. */
+let offered: string[] = []
+/** Something was answered of which a letter speaks that was written by hand. */
+const overtaken = ref(false)
 const to = ref<string | null>(null)
 const doing = ref<'reading' | 'editing' | 'day' | 'way'>('reading')
 const area = useTemplateRef<HTMLTextAreaElement>('area')
-const about = computed(() =>
-  (current.value?.open ?? []).map((each) => each.threadId).filter((id) => !without.value.has(id)),
-)
+const idsOf = (due: DueView) => due.open.map((each) => each.threadId)
+const byHand = () => text.value !== drafted.value
+
+function begin(due: DueView | undefined): void {
+  asked.value = due && keyOf(due)
+  to.value = null
+  doing.value = 'reading'
+  offered = due ? idsOf(due) : []
+  drafted.value = due?.draft ?? ''
+  const kept = due && keptLetter(keyOf(due))
+  text.value = kept?.text ?? drafted.value
+  const still = offered.filter((id) => kept?.about.includes(id))
+  about.value = still.length ? still : offered
+  overtaken.value = kept !== undefined && still.length < kept.about.length
+}
+
+/** A draft follows what becomes due or is answered meanwhile; what was written by hand stays as it is. */
+function follow(due: DueView): void {
+  const now = idsOf(due)
+  const still = about.value.filter((id) => now.includes(id))
+  const fresh = now.filter((id) => !offered.includes(id))
+  const gone = still.length < about.value.length
+  offered = now
+  if (byHand()) {
+    about.value = still.length ? still : now
+    overtaken.value ||= gone
+  } else if (gone || fresh.length) {
+    about.value = [...still, ...fresh]
+    draftAgain(due)
+  }
+}
+
 watch(
   left,
   (now) => {
-    const next = now[0]
-    if (!now.some((due) => keyOf(due) === asked.value)) {
-      asked.value = next ? keyOf(next) : undefined
-      without.value = new Set()
-      to.value = null
-      doing.value = 'reading'
-      drafted.value = next?.draft ?? ''
-      text.value = next ? (keptLetter(keyOf(next)) ?? next.draft) : ''
+    const due = now.find((each) => keyOf(each) === asked.value)
+    if (due) {
+      follow(due)
+    } else {
+      begin(now[0])
     }
   },
   { immediate: true },
 )
-watch(text, (now) => {
+watch([text, about], () => {
   if (current.value) {
-    keepLetter(keyOf(current.value), now === drafted.value ? undefined : now)
+    keepLetter(
+      keyOf(current.value),
+      byHand() ? { text: text.value, about: about.value } : undefined,
+    )
   }
 })
 
-/** Another choice of what it is about makes another draft; what was written by hand stays. */
-function toggle(threadId: string): void {
-  const due = current.value
-  if (!due) {
-    return
-  }
-  const next = new Set(without.value)
-  if (!next.delete(threadId)) {
-    next.add(threadId)
-  }
-  if (next.size === due.open.length) {
-    return
-  }
-  without.value = next
+function draftAgain(due: DueView): void {
+  const key = keyOf(due)
+  const before = drafted.value
   void draftAbout(due, about.value).then((draft) => {
-    if (current.value === due && text.value === drafted.value) {
+    if (asked.value === key && text.value === before) {
       drafted.value = draft
       text.value = draft
     }
   })
 }
 
+/** Another choice of what it is about makes another draft; what was written by hand stays. */
+function toggle(threadId: string): void {
+  const next = about.value.includes(threadId)
+    ? about.value.filter((id) => id !== threadId)
+    : offered.filter((id) => id === threadId || about.value.includes(id))
+  if (current.value && next.length) {
+    about.value = next
+    draftAgain(current.value)
+  }
+}
+
 function decide(work: (due: DueView) => Promise<unknown>): void {
   const due = current.value
   if (due) {
     const key = keyOf(due)
-    const written = text.value
+    const written = byHand() ? { text: text.value, about: about.value } : undefined
     decided.value.add(key)
     seen.value += 1
     void work(due).then((done) => {
@@ -202,13 +236,13 @@ const kind = computed(() => {
             current.party.address
           }}</span>
           <span class="text-brass-ink font-semibold">{{ kind }}</span>
-          <span v-if="current.usualMinutes !== null && chases.data.value" class="text-ink-soft"
-            >answers {{ usually(current.usualMinutes, chases.data.value.minutesOfADay) }}</span
+          <span v-if="current.usualMinutes !== null" class="text-ink-soft"
+            >answers {{ usually(current.usualMinutes) }}</span
           >
         </p>
         <p v-if="current.exhausted" class="text-rust mt-1">
-          Reminded {{ current.chases }} times. Another way, somebody else there, or giving up may
-          help more than one more letter.
+          Chased {{ current.chases }} times. Another way, somebody else there, or giving up may help
+          more than one more letter.
         </p>
         <ul class="mt-1">
           <li
@@ -221,7 +255,7 @@ const kind = computed(() => {
               v-if="current.open.length > 1"
               :id="`about-${each.threadId}`"
               type="checkbox"
-              :checked="!without.has(each.threadId)"
+              :checked="about.includes(each.threadId)"
               :aria-label="`The letter speaks of: ${each.what || each.subject}`"
               @change="toggle(each.threadId)"
             />
@@ -240,6 +274,9 @@ const kind = computed(() => {
           </li>
         </ul>
       </div>
+      <p v-if="overtaken" class="bg-brass-wash px-4 py-1" role="status" data-test="overtaken">
+        Something in this letter was answered meanwhile. Read it over before it goes out.
+      </p>
       <textarea
         v-if="doing === 'editing'"
         ref="area"
@@ -267,7 +304,7 @@ const kind = computed(() => {
           @choose="(isoDay) => decide((due) => notBefore(due, isoDay))"
           @cancel="doing = 'reading'"
         >
-          <p class="mb-1 font-semibold">Not to be reminded before</p>
+          <p class="mb-1 font-semibold">Not to be chased before</p>
         </DayPanel>
         <AnotherWay
           v-else-if="doing === 'way'"
@@ -339,7 +376,7 @@ const kind = computed(() => {
       class="bg-surface border-line rounded border px-4 py-6 text-center"
       data-test="round-over"
     >
-      {{ seen ? 'Everybody who is due was looked at.' : 'Nobody is to be reminded today.' }}
+      {{ seen ? 'Everybody who is due was looked at.' : 'Nobody is to be chased today.' }}
       <button class="btn btn-main ml-2 max-sm:h-11" type="button" @click="emit('over')">
         To the threads
       </button>
@@ -350,7 +387,7 @@ const kind = computed(() => {
         :key="keyOf(due)"
         class="border-line flex h-8 items-center gap-3 border-b px-1"
       >
-        <b class="shrink-0"
+        <b class="max-w-1/2 shrink-0 truncate" :title="due.name"
           ><bdi>{{ due.name }}</bdi></b
         >
         <span class="truncate">{{

@@ -3,21 +3,30 @@ import { run } from '@/api/commands'
 
 const KEPT = 'chase-letter '
 
-/** By what a letter is known: to whom, about what. */
+/** By what a letter is known: to whom; in a room, each thread has a letter of its own. */
 export function keyOf(due: DueView): string {
-  return [due.party.address, ...due.open.map((each) => each.threadId)].join(' ')
+  return due.channel === 'CHAT'
+    ? [due.party.address, ...due.open.map((each) => each.threadId)].join(' ')
+    : due.party.address
+}
+
+/** What was typed, and the threads of which it speaks. */
+export interface Letter {
+  text: string
+  about: string[]
 }
 
 /** What was typed into a letter that has not gone out, in this browser. */
-export function keptLetter(key: string): string | undefined {
-  return localStorage.getItem(KEPT + key) ?? undefined
+export function keptLetter(key: string): Letter | undefined {
+  const kept = localStorage.getItem(KEPT + key)
+  return kept === null ? undefined : (JSON.parse(kept) as Letter)
 }
 
-export function keepLetter(key: string, text: string | undefined): void {
-  if (text === undefined) {
+export function keepLetter(key: string, letter: Letter | undefined): void {
+  if (letter === undefined) {
     localStorage.removeItem(KEPT + key)
   } else {
-    localStorage.setItem(KEPT + key, text)
+    localStorage.setItem(KEPT + key, JSON.stringify(letter))
   }
 }
 

@@ -22,7 +22,7 @@ public record ChasePolicy(int first, int then, int afterPromise) {
                 || first > MOST_DAYS
                 || then > MOST_DAYS
                 || afterPromise > MOST_DAYS) {
-            throw new IllegalArgumentException("Somebody is reminded after 1 to " + MOST_DAYS + " working days.");
+            throw new IllegalArgumentException("Somebody is chased after 1 to " + MOST_DAYS + " working days.");
         }
     }
 }

@@ -95,7 +95,7 @@ class Chases {
                 // A day that was chosen by hand has served.
                 decisions.chaseOnWithin(owner, id, null, changes);
             }
-            changes.label("Reminded: " + whom.displayName()).touch(Topic.OUTBOX, Topic.THREADS);
+            changes.label("Chased: " + whom.displayName()).touch(Topic.OUTBOX, Topic.THREADS);
         });
     }
 

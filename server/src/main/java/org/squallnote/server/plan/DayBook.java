@@ -55,7 +55,7 @@ class DayBook {
     }
 
     /** In how many threads somebody is to be reminded on a day. */
-    int toBeReminded(SignedIn me, LocalDate day) {
+    int toBeChased(SignedIn me, LocalDate day) {
         return chases.countDue(me.accountId(), day);
     }
 

@@ -51,7 +51,7 @@ class TodayController {
      * @param pressing how many of the candidates would be missed if nothing were said of them
      * @param moves what would make it fit
      * @param stuckMinutes how much would be too much even then
-     * @param toBeReminded in how many threads somebody is to be reminded
+     * @param toBeChased in how many threads somebody is to be reminded
      */
     record TodayView(
             LocalDate day,
@@ -71,7 +71,7 @@ class TodayController {
             int pressing,
             List<MoveView> moves,
             int stuckMinutes,
-            int toBeReminded) {}
+            int toBeChased) {}
 
     /**
      * Something planned.
@@ -152,6 +152,6 @@ class TodayController {
                 today.pressing(),
                 MoveView.of(today.moves(), byId),
                 today.stuckMinutes(),
-                book.toBeReminded(me, day));
+                book.toBeChased(me, day));
     }
 }
