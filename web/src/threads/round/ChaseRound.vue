@@ -210,7 +210,7 @@ const kind = computed(() => {
     <div class="mb-2 flex flex-wrap items-baseline gap-x-3">
       <h2 class="text-lg font-semibold">Chase round</h2>
       <p class="text-ink-soft" aria-live="polite">
-        <template v-if="left.length">{{ seen + 1 }} of {{ seen + left.length }}</template>
+        <template v-if="left.length">letter {{ seen + 1 }} of {{ seen + left.length }}</template>
         <template v-else>nobody more</template>
       </p>
       <span class="text-ink-soft ml-auto max-sm:hidden"
