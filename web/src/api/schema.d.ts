@@ -1940,6 +1940,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/{id}": {
         parameters: {
             query?: never;
@@ -2167,6 +2183,7 @@ export interface components {
         };
         AwaitedView: {
             name: string;
+            address: string;
             /** Format: uuid */
             messageId: string;
             /** Format: date-time */
@@ -2185,6 +2202,8 @@ export interface components {
             chaseOn: string;
             /** @enum {string} */
             why: "SILENT" | "REMINDED" | "PROMISED" | "ASKED_BY" | "USUAL" | "AWAY" | "BY_HAND";
+            /** @enum {string|null} */
+            ruleBy: "PARTY" | "CATEGORY" | null;
             /** Format: int32 */
             chases: number;
             /** Format: date */
@@ -2361,6 +2380,17 @@ export interface components {
             /** Format: date */
             day: string | null;
         };
+        ChaseException: {
+            /** @enum {string} */
+            kind: "PARTY" | "CATEGORY";
+            whom: string;
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            then: number;
+            /** Format: int32 */
+            afterPromise: number;
+        };
         ChaseRequest: {
             party: string | null;
             text: string | null;
@@ -2378,6 +2408,7 @@ export interface components {
             firstText: string;
             secondText: string;
             lastText: string;
+            exceptions: components["schemas"]["ChaseException"][];
         };
         ChatChange: {
             name: string;
@@ -2500,6 +2531,7 @@ export interface components {
             /** @enum {string} */
             reason: "ASKED" | "INVITED" | "PROMISED" | "BOUNCED";
             to: string;
+            address: string;
             /** Format: uuid */
             messageId: string;
             /** Format: date-time */
@@ -2707,6 +2739,12 @@ export interface components {
             ended: components["schemas"]["FollowUpLine"][];
             /** Format: int32 */
             undated: number;
+        };
+        Group: {
+            key: string;
+            title: string;
+            /** Format: int32 */
+            size: number;
         };
         HandOverRequest: {
             name: string;
@@ -3416,6 +3454,16 @@ export interface components {
             /** Format: int32 */
             followUps: number;
         };
+        ThreadDecisions: {
+            threadIds: string[];
+            /** @enum {string} */
+            choice: "CLOSE" | "NO_REPLY_OWED" | "THEIR_TURN" | "NOT_BEFORE" | "OPEN_AGAIN";
+            /** @enum {string|null} */
+            reason: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP" | null;
+            /** Format: date */
+            day: string | null;
+            endFollowUps: boolean;
+        };
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
             messages: components["schemas"]["ThreadMessage"][];
@@ -3444,6 +3492,11 @@ export interface components {
             /** Format: int32 */
             messageCount: number;
             trace: components["schemas"]["Tick"][];
+            /** Format: int32 */
+            followUps: number;
+            /** Format: uuid */
+            categoryId: string | null;
+            group: components["schemas"]["Group"] | null;
             /** Format: int32 */
             version: number;
         };
@@ -7234,6 +7287,7 @@ export interface operations {
         parameters: {
             query?: {
                 turn?: "WITH_ME" | "WITH_OTHERS" | "CLOSED" | "NOBODY";
+                by?: "THREAD" | "PERSON" | "CATEGORY" | "AGE";
                 offset?: number;
             };
             header?: never;
@@ -7249,6 +7303,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThreadsView"];
+                };
+            };
+        };
+    };
+    decide_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThreadDecisions"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -8,6 +8,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Base64;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
@@ -293,7 +294,7 @@ class ChasesTest extends ServerTest {
                 me,
                 HttpMethod.PUT,
                 "/api/settings/chasing",
-                "{\"first\":6,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\"}");
+                "{\"first\":6,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}");
         assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-05");
         assertThat(due()).isEmpty();
         assertThat(get(me, "/api/settings/chasing").path("secondText").asString(""))
@@ -303,7 +304,7 @@ class ChasesTest extends ServerTest {
                 me,
                 HttpMethod.PUT,
                 "/api/settings/chasing",
-                "{\"first\":1,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\"}");
+                "{\"first\":1,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}");
         assertThat(due().path(0).path("draft").asString("")).startsWith("Dear Tilda: > on 25 February");
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         assertThat(due()).isEmpty();
@@ -312,8 +313,69 @@ class ChasesTest extends ServerTest {
                                 me,
                                 HttpMethod.PUT,
                                 "/api/settings/chasing",
-                                "{\"first\":0,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\"}"))
+                                "{\"first\":0,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}"))
                 .contains("first");
+    }
+
+    private void chasesOtherwise(String exceptions) {
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/settings/chasing",
+                "{\"first\":3,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\","
+                        + "\"exceptions\":[" + exceptions + "]}");
+    }
+
+    @Test
+    void otherDaysHoldForSomebodyOrTheirHouse() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        chasesOtherwise(
+                "{\"kind\":\"PARTY\",\"whom\":\"@Brandt-Cranes.example\",\"first\":7,\"then\":2,\"afterPromise\":1}");
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-06");
+        assertThat(awaited(thread).path("ruleBy").asString("")).isEqualTo("PARTY");
+        assertThat(due()).isEmpty();
+        chasesOtherwise(
+                "{\"kind\":\"PARTY\",\"whom\":\"@brandt-cranes.example\",\"first\":7,\"then\":2,\"afterPromise\":1},"
+                        + "{\"kind\":\"PARTY\",\"whom\":\"" + TILDA
+                        + "\",\"first\":1,\"then\":2,\"afterPromise\":1}");
+        assertThat(awaited(thread).path("chaseOn").asString(""))
+                .as("what was chosen for her comes before her house")
+                .isEqualTo("2026-02-26");
+        assertThat(due().size()).isEqualTo(1);
+    }
+
+    @Test
+    void otherDaysHoldForACategoryAsSoonAsAThreadIsOfIt() {
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        String category = category("Rigging");
+        chasesOtherwise(
+                "{\"kind\":\"CATEGORY\",\"whom\":\"" + category + "\",\"first\":8,\"then\":2,\"afterPromise\":1}");
+        assertThat(due().size()).isEqualTo(1);
+        arrive(
+                me,
+                mail(
+                        ++count,
+                        "more@x.example",
+                        "Bob Hale <bob@hale.example>",
+                        "Re: Crane q1",
+                        "<q1@x.example>",
+                        "I have told the pier that the crane comes.",
+                        A_WEEK_AGO.plusSeconds(7_200)));
+        String theirs = jdbc.queryForObject(
+                "select cast(id as varchar) from message where owner = ? and message_id = 'more@x.example'",
+                String.class,
+                me.accountId());
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + theirs + "/follow-ups/" + UUID.randomUUID(),
+                "{\"title\":\"Look at it\",\"firm\":false,\"categoryId\":\"" + category + "\",\"forReply\":false}");
+        assertThat(awaited(thread).path("ruleBy").asString("")).isEqualTo("CATEGORY");
+        assertThat(jdbc.queryForObject(
+                        "select cast(chase_on as varchar) from thread where id = cast(? as uuid)",
+                        String.class,
+                        thread))
+                .isEqualTo(awaited(thread).path("chaseOn").asString(""));
     }
 
     @Test
@@ -327,5 +389,15 @@ class ChasesTest extends ServerTest {
                         "/api/threads/" + thread + "/chase",
                         "{\"party\":\"" + TILDA + "\",\"text\":\"Any news?\"}"))
                 .contains("thread");
+    }
+
+    private String category(String name) {
+        String id = UUID.randomUUID().toString();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/categories/" + id,
+                "{\"name\":\"" + name + "\",\"hue\":\"PLUM\",\"letter\":\"q\",\"replyDays\":null}");
+        return id;
     }
 }

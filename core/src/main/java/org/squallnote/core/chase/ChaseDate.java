@@ -3,9 +3,6 @@ package org.squallnote.core.chase;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
-import java.util.Comparator;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
@@ -55,29 +52,6 @@ public record ChaseDate(LocalDate day, Why why, Optional<LocalDate> said) {
             return new ChaseDate(byHand.get(), Why.BY_HAND, Optional.empty());
         }
         return afterAbsence(one, byRule(one, policy, usual, workingTime), workingTime);
-    }
-
-    /**
-     * When the first of some is to be reminded; absent where nobody is awaited.
-     *
-     * @param usual how long they usually take, by address, where that is known
-     * @param byHand the day that was chosen for their thread
-     */
-    public static Optional<LocalDate> first(
-            List<Awaited> awaited,
-            ChasePolicy policy,
-            Map<String, UsualTime> usual,
-            Optional<LocalDate> byHand,
-            WorkingTime workingTime) {
-        return awaited.stream()
-                .map(one -> of(
-                                one,
-                                policy,
-                                Optional.ofNullable(usual.get(one.party().address())),
-                                byHand,
-                                workingTime)
-                        .day())
-                .min(Comparator.naturalOrder());
     }
 
     private static ChaseDate byRule(

@@ -1,8 +1,81 @@
 package org.squallnote.core.chase;
 
-/** When somebody reminds others, and with which words. */
-public record ChaseWishes(ChasePolicy policy, ChaseLetter.Words words) {
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * When somebody reminds others, and with which words.
+ *
+ * @param exceptions for some people and categories other numbers of days
+ */
+public record ChaseWishes(ChasePolicy policy, ChaseLetter.Words words, List<OtherDays> exceptions) {
+
+    /** So many are enough for every office. */
+    public static final int MOST_EXCEPTIONS = 200;
 
     /** Until somebody chooses otherwise. */
-    public static final ChaseWishes USUAL = new ChaseWishes(ChasePolicy.USUAL, ChaseLetter.Words.USUAL);
+    public static final ChaseWishes USUAL = new ChaseWishes(ChasePolicy.USUAL, ChaseLetter.Words.USUAL, List.of());
+
+    /** For whom another number of days holds. */
+    public enum Kind {
+        /** One address, or everybody of a house: {@code @house.example}. */
+        PARTY,
+        /** Threads of a category, by its id. */
+        CATEGORY
+    }
+
+    /**
+     * Other numbers of days.
+     *
+     * @param whom an address, a domain with its sign, or the id of a category
+     */
+    public record OtherDays(Kind kind, String whom, ChasePolicy policy) {
+
+        /** Folds the case of an address. */
+        public OtherDays {
+            whom = whom.strip().toLowerCase(Locale.ROOT);
+            if (whom.isEmpty()) {
+                throw new IllegalArgumentException("Say for whom the other number of days holds.");
+            }
+        }
+    }
+
+    /**
+     * The days that hold for somebody.
+     *
+     * @param by for whom they were chosen; absent where they hold for everybody
+     */
+    public record Rule(ChasePolicy policy, Optional<Kind> by) {}
+
+    /** Copies the exceptions; what was kept before there were any has none. */
+    public ChaseWishes(ChasePolicy policy, ChaseLetter.Words words, @Nullable List<OtherDays> exceptions) {
+        this.policy = policy;
+        this.words = words;
+        this.exceptions = exceptions == null ? List.of() : List.copyOf(exceptions);
+    }
+
+    /** Whether anything depends on the category of a thread. */
+    public boolean asksForCategories() {
+        return exceptions.stream().anyMatch(each -> each.kind() == Kind.CATEGORY);
+    }
+
+    /** The days that hold for somebody in a thread: what was chosen for them comes before their house, and that before the category. */
+    public Rule ruleFor(String address, Optional<UUID> category) {
+        String folded = address.toLowerCase(Locale.ROOT);
+        String house = folded.substring(Math.max(folded.lastIndexOf('@'), 0));
+        return chosen(Kind.PARTY, folded)
+                .or(() -> chosen(Kind.PARTY, house))
+                .or(() -> category.flatMap(id -> chosen(Kind.CATEGORY, id.toString())))
+                .map(found -> new Rule(found.policy(), Optional.of(found.kind())))
+                .orElseGet(() -> new Rule(policy, Optional.empty()));
+    }
+
+    private Optional<OtherDays> chosen(Kind kind, String whom) {
+        return exceptions.stream()
+                .filter(each -> each.kind() == kind && each.whom().equals(whom))
+                .findFirst();
+    }
 }

@@ -49,7 +49,7 @@ class ThreadAssignment {
                 .map(ThreadingRow::threadId)
                 .collect(Collectors.toSet());
         Set<UUID> claimed = new HashSet<>();
-        Set<UUID> left = new HashSet<>();
+        Map<UUID, UUID> left = new HashMap<>();
         Set<UUID> touched = new HashSet<>();
         List<List<ThreadingRow>> largestFirst = computed.stream()
                 .sorted(Comparator.comparingInt((List<ThreadingRow> rows) -> rows.size())
@@ -66,7 +66,7 @@ class ThreadAssignment {
                     messages.setThread(owner, row.id(), threadId);
                 }
                 if (moves && !fresh.test(row)) {
-                    left.add(row.threadId());
+                    left.put(row.threadId(), threadId);
                     takeDecisionAlong(owner, row.threadId(), threadId);
                 }
                 if (moves || fresh.test(row)) {
@@ -74,12 +74,16 @@ class ThreadAssignment {
                 }
             }
         }
-        touched.forEach(threadId -> turns.refresh(owner, threadId));
-        for (UUID threadId : left) {
-            if (threads.deleteEmpty(owner, threadId) == 0 && touched.add(threadId)) {
-                turns.refresh(owner, threadId);
+        Set<UUID> smaller = new HashSet<>();
+        left.forEach((threadId, other) -> {
+            if (threads.deleteEmpty(owner, threadId) > 0) {
+                turns.gone(owner, threadId, other);
+            } else {
+                smaller.add(threadId);
             }
-        }
+        });
+        touched.addAll(smaller);
+        touched.forEach(threadId -> turns.refresh(owner, threadId));
         return touched;
     }
 

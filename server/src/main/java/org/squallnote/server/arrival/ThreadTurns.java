@@ -23,6 +23,7 @@ import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
+import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.StoredFacts;
@@ -85,9 +86,7 @@ public class ThreadTurns {
         if (!state.answered().isEmpty() || (before.isPresent() && !sameAwaited)) {
             chaseDates.noteAnswers(owner, threadId, state.answered());
         }
-        Optional<LocalDate> byHand = before.flatMap(thread -> Optional.ofNullable(thread.chaseHand()));
-        Optional<LocalDate> chaseOn =
-                state.closed() ? Optional.empty() : chaseDates.first(owner, state.awaited(), byHand);
+        Optional<LocalDate> chaseOn = noteWhatIsOpen(owner, threadId, rows, state, before);
         StoredThread after = derived(owner, threadId, rows, state, chaseOn);
         if (before.isEmpty()) {
             threads.insert(after);
@@ -101,6 +100,42 @@ public class ThreadTurns {
         if (opens) {
             noteOpening(owner, threadId, rows, state.reopenedBy().orElseThrow());
         }
+    }
+
+    /** @return when the first of those awaited is to be chased */
+    private Optional<LocalDate> noteWhatIsOpen(
+            UUID owner, UUID threadId, List<ThreadingRow> rows, TurnState state, Optional<StoredThread> before) {
+        boolean open = !state.closed() && (state.iOwe() || !state.awaited().isEmpty());
+        boolean wasOpen = before.filter(thread -> !thread.debts().list().isEmpty()
+                        || !thread.awaited().list().isEmpty())
+                .isPresent();
+        if (!open) {
+            if (wasOpen) {
+                chaseDates.keep(owner, threadId, List.of());
+            }
+            return Optional.empty();
+        }
+        ChaseDates.Days days = chaseDates.days(
+                owner, threadId, state.awaited(), before.flatMap(thread -> Optional.ofNullable(thread.chaseHand())));
+        Map<String, String> names = new HashMap<>();
+        rows.stream()
+                .filter(row -> !row.fromName().isEmpty())
+                .forEach(row -> names.putIfAbsent(row.fromAddress(), row.fromName()));
+        chaseDates.keep(
+                owner,
+                threadId,
+                OpenBetween.in(
+                        threadId,
+                        state.debts(),
+                        state.awaited(),
+                        one -> days.of(one).day(),
+                        names));
+        return days.first(state.awaited());
+    }
+
+    /** All messages of a thread belong to another one now. */
+    void gone(UUID owner, UUID threadId, UUID other) {
+        chaseDates.gone(owner, threadId, other);
     }
 
     /** A reminder has gone out: everybody of whom it speaks has heard of me, in whatever thread it was written. */

@@ -14,25 +14,38 @@ import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
-import org.squallnote.core.chase.ChasePolicy;
+import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.chase.UsualTime;
+import org.squallnote.core.followup.FollowUpOrigin;
+import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.thread.ThreadStore;
 
 /** When those awaited are to be reminded, by what is known of them. */
 @Component
 public class ChaseDates {
 
     private final ChaseStore store;
+    private final ThreadStore threads;
+    private final FollowUpStore followUps;
     private final KeptChaseWishes wishes;
     private final WorkingTimes workingTimes;
 
-    ChaseDates(ChaseStore store, KeptChaseWishes wishes, WorkingTimes workingTimes) {
+    ChaseDates(
+            ChaseStore store,
+            ThreadStore threads,
+            FollowUpStore followUps,
+            KeptChaseWishes wishes,
+            WorkingTimes workingTimes) {
         this.store = store;
+        this.threads = threads;
+        this.followUps = followUps;
         this.wishes = wishes;
         this.workingTimes = workingTimes;
     }
@@ -79,36 +92,139 @@ public class ChaseDates {
         return usual;
     }
 
-    /** After how many days an account reminds others. */
-    public ChasePolicy policy(UUID owner) {
-        return wishes.of(owner).policy();
+    /** When and with which words an account reminds others. */
+    public ChaseWishes wishes(UUID owner) {
+        return wishes.of(owner);
+    }
+
+    /** The categories of some threads, where the days depend on them; nothing is asked of the store where they do not. */
+    public Map<UUID, UUID> categories(UUID owner, Collection<UUID> threadIds) {
+        if (threadIds.isEmpty() || !wishes.of(owner).asksForCategories()) {
+            return Map.of();
+        }
+        Map<UUID, UUID> categories = new HashMap<>();
+        threads.followUps(owner, threadIds).stream()
+                .filter(each -> each.categoryId() != null)
+                .forEach(each -> categories.put(each.threadId(), each.categoryId()));
+        return categories;
     }
 
     /** Works out again when others are to be reminded, in all threads; within the change of the policy. */
     @EventListener
     void workOutAgain(KeptChaseWishes.PolicyChanged change) {
+        workOut(change.owner(), store.chased(change.owner()));
+    }
+
+    /** A follow-up may give its threads another category; within the change that does. */
+    @EventListener
+    void workOutAgain(FollowUpChanged change) {
         UUID owner = change.owner();
-        List<StoredThread> threads = store.chased(owner);
-        WorkingTime workingTime = workingTimes.of(owner);
-        ChasePolicy policy = policy(owner);
-        Map<String, UsualTime> usual = usual(owner, threads, workingTime);
-        for (StoredThread thread : threads) {
-            ChaseDate.first(
-                            thread.awaited().list(),
-                            policy,
-                            usual,
-                            Optional.ofNullable(thread.chaseHand()),
-                            workingTime)
-                    .ifPresent(day -> store.setChaseOn(owner, thread.id(), day));
+        if (wishes.of(owner).asksForCategories()) {
+            Set<UUID> ids = followUps.originsOf(owner, change.followUpId()).stream()
+                    .map(FollowUpOrigin::threadId)
+                    .collect(Collectors.toSet());
+            workOut(
+                    owner,
+                    ids.isEmpty()
+                            ? List.of()
+                            : threads.byIds(owner, ids).stream()
+                                    .filter(thread -> thread.chaseOn() != null)
+                                    .toList());
         }
     }
 
-    /** When the first of some is to be reminded; absent where nobody is awaited. */
-    public Optional<LocalDate> first(UUID owner, List<Awaited> awaited, Optional<LocalDate> byHand) {
-        if (awaited.isEmpty()) {
-            return Optional.empty();
+    private void workOut(UUID owner, List<StoredThread> all) {
+        if (all.isEmpty()) {
+            return;
         }
         WorkingTime workingTime = workingTimes.of(owner);
-        return ChaseDate.first(awaited, policy(owner), usual(owner, awaited, workingTime), byHand, workingTime);
+        Map<String, UsualTime> usual = usual(owner, all, workingTime);
+        Map<UUID, UUID> categories =
+                categories(owner, all.stream().map(StoredThread::id).toList());
+        for (StoredThread thread : all) {
+            Days days = new Days(
+                    wishes.of(owner),
+                    Optional.ofNullable(categories.get(thread.id())),
+                    usual,
+                    Optional.ofNullable(thread.chaseHand()),
+                    workingTime);
+            days.first(thread.awaited().list()).ifPresent(day -> store.setChaseOn(owner, thread.id(), day));
+            keep(
+                    owner,
+                    thread.id(),
+                    OpenBetween.in(
+                            thread.id(),
+                            thread.debts().list(),
+                            thread.awaited().list(),
+                            one -> days.of(one).day(),
+                            Map.of()));
+        }
+    }
+
+    /**
+     * What decides on which days those awaited in a thread are to be reminded.
+     *
+     * @param category of the thread, where the days depend on it
+     * @param usual how long people usually take, by address, where that is known
+     * @param byHand the day that was chosen for the thread
+     */
+    public record Days(
+            ChaseWishes wishes,
+            Optional<UUID> category,
+            Map<String, UsualTime> usual,
+            Optional<LocalDate> byHand,
+            WorkingTime workingTime) {
+
+        /** When somebody is to be reminded. */
+        public ChaseDate of(Awaited one) {
+            String address = one.party().address();
+            return ChaseDate.of(
+                    one,
+                    wishes.ruleFor(address, category).policy(),
+                    Optional.ofNullable(usual.get(address)),
+                    byHand,
+                    workingTime);
+        }
+
+        /** When the first of some is; absent where nobody is awaited. */
+        public Optional<LocalDate> first(List<Awaited> awaited) {
+            return awaited.stream().map(one -> of(one).day()).min(Comparator.naturalOrder());
+        }
+    }
+
+    /** What decides in one thread. */
+    public Days days(UUID owner, UUID threadId, List<Awaited> awaited, Optional<LocalDate> byHand) {
+        WorkingTime workingTime = workingTimes.of(owner);
+        return new Days(
+                wishes.of(owner),
+                awaited.isEmpty()
+                        ? Optional.empty()
+                        : Optional.ofNullable(
+                                categories(owner, List.of(threadId)).get(threadId)),
+                usual(owner, awaited, workingTime),
+                byHand,
+                workingTime);
+    }
+
+    /** Notes what is open with each person in a thread, in place of what was noted of it; a name that is not known anew stays. */
+    public void keep(UUID owner, UUID threadId, List<OpenBetween> now) {
+        List<OpenBetween> before = threads.openBetween(owner, threadId);
+        Map<String, String> names = new HashMap<>();
+        before.forEach(one -> names.put(one.party(), one.name()));
+        List<OpenBetween> named = now.stream()
+                .map(one ->
+                        one.name().equals(one.party()) ? one.named(names.getOrDefault(one.party(), one.name())) : one)
+                .toList();
+        if (!named.equals(before)) {
+            threads.deleteOpenBetween(owner, threadId);
+            named.forEach(one -> threads.insertOpenBetween(owner, one));
+        }
+    }
+
+    /** A thread is gone, since all of its messages belong to another one now; so do the reminders about it. */
+    public void gone(UUID owner, UUID threadId, UUID other) {
+        threads.deleteOpenBetween(owner, threadId);
+        store.deleteAnswers(owner, threadId);
+        store.moveChases(owner, threadId, other);
     }
 }

@@ -37,7 +37,8 @@ public class KeptChaseWishes extends KeptPreference<ChaseWishes> {
     protected void write(UUID owner, UUID id, @Nullable ChaseWishes state) {
         ChaseWishes before = of(owner);
         super.write(owner, id, state);
-        if (!before.policy().equals(of(owner).policy())) {
+        ChaseWishes now = of(owner);
+        if (!before.policy().equals(now.policy()) || !before.exceptions().equals(now.exceptions())) {
             events.publishEvent(new PolicyChanged(owner));
         }
     }

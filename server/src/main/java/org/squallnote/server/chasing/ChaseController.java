@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -157,12 +158,39 @@ class ChaseController {
     }
 
     /**
+     * Other numbers of days for somebody or a category.
+     *
+     * @param whom an address, everybody of a house as {@code @house.example}, or the id of a category
+     */
+    record ChaseException(
+            @NotNull ChaseWishes.Kind kind,
+            @NotBlank @Size(max = 320) String whom,
+            @Min(1) @Max(60) int first,
+            @Min(1) @Max(60) int then,
+            @Min(0) @Max(60) int afterPromise) {
+
+        static ChaseException of(ChaseWishes.OtherDays one) {
+            return new ChaseException(
+                    one.kind(),
+                    one.whom(),
+                    one.policy().first(),
+                    one.policy().then(),
+                    one.policy().afterPromise());
+        }
+
+        ChaseWishes.OtherDays exception() {
+            return new ChaseWishes.OtherDays(kind, whom, new ChasePolicy(first, then, afterPromise));
+        }
+    }
+
+    /**
      * When and how somebody reminds others.
      *
      * @param first after how many working days of silence
      * @param then after how many after each reminder
      * @param afterPromise after how many after the day that was promised
      * @param firstText the words of the first reminder; blank for the usual ones
+     * @param exceptions for some people and categories other numbers of days
      */
     record ChaseSettings(
             @Min(1) @Max(60) int first,
@@ -170,7 +198,10 @@ class ChaseController {
             @Min(0) @Max(60) int afterPromise,
             @NotNull @Size(max = LONGEST_WORDS) String firstText,
             @NotNull @Size(max = LONGEST_WORDS) String secondText,
-            @NotNull @Size(max = LONGEST_WORDS) String lastText) {
+            @NotNull @Size(max = LONGEST_WORDS) String lastText,
+
+            @NotNull @Size(max = ChaseWishes.MOST_EXCEPTIONS)
+            List<@Valid @NotNull ChaseException> exceptions) {
 
         static ChaseSettings of(ChaseWishes wishes) {
             return new ChaseSettings(
@@ -179,7 +210,8 @@ class ChaseController {
                     wishes.policy().afterPromise(),
                     wishes.words().first(),
                     wishes.words().second(),
-                    wishes.words().last());
+                    wishes.words().last(),
+                    wishes.exceptions().stream().map(ChaseException::of).toList());
         }
 
         ChaseWishes wishes() {
@@ -189,7 +221,8 @@ class ChaseController {
                     new ChaseLetter.Words(
                             firstText.isBlank() ? usual.first() : firstText.strip(),
                             secondText.isBlank() ? usual.second() : secondText.strip(),
-                            lastText.isBlank() ? usual.last() : lastText.strip()));
+                            lastText.isBlank() ? usual.last() : lastText.strip()),
+                    exceptions.stream().map(ChaseException::exception).toList());
         }
     }
 

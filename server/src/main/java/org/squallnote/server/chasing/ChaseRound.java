@@ -15,7 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseDate;
-import org.squallnote.core.chase.ChasePolicy;
+import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
@@ -87,19 +87,22 @@ class ChaseRound {
         Set<String> onTheirWay = store.onTheirWay(owner).stream()
                 .map(chase -> chase.threadId() + " " + chase.party())
                 .collect(Collectors.toSet());
-        ChasePolicy policy = dates.policy(owner);
+        ChaseWishes wishes = dates.wishes(owner);
         List<StoredThread> threads = store.due(owner, today, MOST);
+        Map<UUID, UUID> categories =
+                dates.categories(owner, threads.stream().map(StoredThread::id).toList());
         Map<String, UsualTime> usual = dates.usual(owner, threads, workingTime);
         Map<String, List<Open>> byPerson = new LinkedHashMap<>();
         for (StoredThread thread : threads) {
+            ChaseDates.Days days = new ChaseDates.Days(
+                    wishes,
+                    Optional.ofNullable(categories.get(thread.id())),
+                    usual,
+                    Optional.ofNullable(thread.chaseHand()),
+                    workingTime);
             for (Awaited one : thread.awaited().list()) {
                 String address = one.party().address();
-                ChaseDate date = ChaseDate.of(
-                        one,
-                        policy,
-                        Optional.ofNullable(usual.get(address)),
-                        Optional.ofNullable(thread.chaseHand()),
-                        workingTime);
+                ChaseDate date = days.of(one);
                 if (date.isDue(today) && !onTheirWay.contains(thread.id() + " " + address)) {
                     // In a room everybody reads it, so that each thread there has a letter of its own.
                     String letter = thread.channel() == Channel.MAIL ? address : thread.id() + " " + address;

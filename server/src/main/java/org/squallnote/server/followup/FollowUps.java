@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.StaleVersionException;
 import org.squallnote.core.followup.Content;
@@ -25,6 +26,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.repetition.Occurrence;
 import org.squallnote.core.time.ReplyBy;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.chase.FollowUpChanged;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
@@ -50,6 +52,7 @@ public class FollowUps implements Restorer {
     private final List<EndingFollowUps> endings;
     private final Repeats repeats;
     private final Commands commands;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
     private final JsonMapper json;
 
@@ -61,6 +64,7 @@ public class FollowUps implements Restorer {
             List<EndingFollowUps> endings,
             Repeats repeats,
             Commands commands,
+            ApplicationEventPublisher events,
             Clock clock,
             JsonMapper json) {
         this.store = store;
@@ -70,6 +74,7 @@ public class FollowUps implements Restorer {
         this.endings = endings;
         this.repeats = repeats;
         this.commands = commands;
+        this.events = events;
         this.clock = clock;
         this.json = json;
     }
@@ -143,6 +148,7 @@ public class FollowUps implements Restorer {
         List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, id, message, wanted.sentence()));
         changes.record(SubjectType.FOLLOW_UP, id, null, FollowUpRecord.of(followUp, links))
                 .touch(Topic.FOLLOW_UPS);
+        events.publishEvent(new FollowUpChanged(owner, id));
         return followUp;
     }
 
@@ -312,6 +318,7 @@ public class FollowUps implements Restorer {
         FollowUpRecord after =
                 store.byId(owner, id).map(now -> record(owner, now)).orElse(null);
         changes.record(SubjectType.FOLLOW_UP, id, before, after).touch(Topic.FOLLOW_UPS);
+        events.publishEvent(new FollowUpChanged(owner, id));
     }
 
     private FollowUpRecord record(UUID owner, FollowUp followUp) {
@@ -359,6 +366,7 @@ public class FollowUps implements Restorer {
             List<FollowUpLink> links = before.links();
             links.forEach(link -> store.insertLink(owner, link));
         }
+        events.publishEvent(new FollowUpChanged(owner, id));
         changes.touch(Topic.FOLLOW_UPS, Topic.INTAKE);
     }
 }

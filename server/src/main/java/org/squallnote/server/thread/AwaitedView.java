@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.ChaseWishes;
 
 /**
  * Somebody who owes me something.
@@ -14,6 +15,7 @@ import org.squallnote.core.chase.ChaseDate;
  * @param late whether that is over
  * @param promisedBy the day that they promised
  * @param chaseOn when they are to be reminded, and why then
+ * @param ruleBy for whom other numbers of days were chosen, from which that follows; null where they hold for everybody
  * @param chases how often they were
  * @param returnsOn until when they are away
  * @param usualMinutes how long they usually take, in working time; null until that is known
@@ -23,6 +25,7 @@ import org.squallnote.core.chase.ChaseDate;
  */
 record AwaitedView(
         String name,
+        String address,
         UUID messageId,
         Instant since,
         long silenceWorkingMinutes,
@@ -33,6 +36,7 @@ record AwaitedView(
         @Nullable LocalDate promisedBy,
         LocalDate chaseOn,
         ChaseDate.Why why,
+        ChaseWishes.@Nullable Kind ruleBy,
         int chases,
         @Nullable LocalDate returnsOn,
         @Nullable Long usualMinutes,

@@ -20,6 +20,7 @@ import org.squallnote.core.turn.Debt;
 record DebtView(
         Debt.Reason reason,
         String to,
+        String address,
         UUID messageId,
         Instant since,
         @Nullable LocalDate byDay,
@@ -32,6 +33,7 @@ record DebtView(
         return new DebtView(
                 debt.reason(),
                 debt.to().displayName(),
+                debt.to().address(),
                 debt.messageId(),
                 debt.since(),
                 By.day(debt.by()),

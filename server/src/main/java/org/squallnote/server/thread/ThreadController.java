@@ -1,6 +1,8 @@
 package org.squallnote.server.thread;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -21,6 +23,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.ThreadGrouping;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.CurrentAccount;
@@ -71,14 +74,15 @@ class ThreadController {
 
     record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
 
-    /** Threads of one list, those with others unless another one is asked for. */
+    /** Threads of one list, those with others unless another one is asked for; grouped where that is asked for. */
     @GetMapping("/api/threads")
     ThreadsView list(
             @CurrentAccount SignedIn me,
             @RequestParam(defaultValue = "WITH_OTHERS") Turn turn,
+            @RequestParam(defaultValue = "THREAD") ThreadGrouping by,
             @RequestParam(defaultValue = "0") int offset) {
         Instant now = pages.now();
-        ThreadPages.Page page = pages.page(me.accountId(), turn, offset, now);
+        ThreadPages.Page page = pages.page(me.accountId(), turn, by, offset, now);
         return new ThreadsView(
                 pages.counts(me.accountId()), pages.countDue(me.accountId(), now), page.lines(), page.more(), now);
     }
@@ -136,6 +140,30 @@ class ThreadController {
     @PostMapping("/api/threads/{id}/hand-turn")
     Done handTurn(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
         return threads.handTurn(me, commandId, id);
+    }
+
+    /**
+     * One decision about several threads.
+     *
+     * @param reason why they are closed; null for another decision
+     * @param day when those awaited are to be chased; null for another decision
+     * @param endFollowUps whether the open follow-ups made from them are done with that
+     */
+    record ThreadDecisions(
+            @NotNull @Size(min = 1, max = 500) List<@NotNull UUID> threadIds,
+            @NotNull Threads.Choice choice,
+            @Nullable CloseReason reason,
+            @Nullable LocalDate day,
+            boolean endFollowUps) {}
+
+    /** Decides about several threads at once, with one way back. */
+    @PostMapping("/api/threads/decisions")
+    Done decide(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ThreadDecisions body) {
+        return threads.decideAll(
+                me,
+                commandId,
+                body.threadIds(),
+                new Threads.Wanted(body.choice(), body.reason(), body.day(), body.endFollowUps()));
     }
 
     /** @param day null for that which follows from the messages */

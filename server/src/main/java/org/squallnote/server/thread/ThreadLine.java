@@ -8,7 +8,13 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 
-/** A thread as its row in the list shows it. */
+/**
+ * A thread as its row in the list shows it.
+ *
+ * @param followUps how many open follow-ups were made from it
+ * @param categoryId the category of the last of its follow-ups that has one
+ * @param group what it stands together with, where rows stand in groups
+ */
 record ThreadLine(
         UUID id,
         Channel channel,
@@ -24,4 +30,16 @@ record ThreadLine(
         @Nullable CloseReason closedAs,
         int messageCount,
         List<Tick> trace,
-        int version) {}
+        int followUps,
+        @Nullable UUID categoryId,
+        @Nullable Group group,
+        int version) {
+
+    /**
+     * Rows that stand together.
+     *
+     * @param key names it; for a person their address
+     * @param size how many rows there are in all
+     */
+    record Group(String key, String title, int size) {}
+}

@@ -1,7 +1,6 @@
 package org.squallnote.server.thread;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
 import java.util.List;
@@ -9,17 +8,20 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.UUID;
 import org.squallnote.core.chase.ChaseDate;
-import org.squallnote.core.chase.ChasePolicy;
+import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.ThreadFollowUps;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Turn;
+import org.squallnote.server.chase.ChaseDates;
 
 /**
  * Writes threads as rows, with what all rows of one answer share.
@@ -27,7 +29,9 @@ import org.squallnote.core.turn.Turn;
  * @param mine my addresses
  * @param rooms chat rooms by their id
  * @param workingTime in which silence is counted
- * @param policy after how many days somebody is to be reminded
+ * @param wishes after how many days somebody is to be reminded
+ * @param categories the categories of threads, where those days depend on them
+ * @param made the follow-ups made from threads, by thread
  * @param usual how long those awaited usually take, by address, where that is known
  * @param now the moment of the answer
  */
@@ -35,7 +39,9 @@ record ThreadLines(
         Set<String> mine,
         Map<String, ChatRoom> rooms,
         WorkingTime workingTime,
-        ChasePolicy policy,
+        ChaseWishes wishes,
+        Map<UUID, UUID> categories,
+        Map<UUID, ThreadFollowUps> made,
         Map<String, UsualTime> usual,
         Instant now) {
 
@@ -46,6 +52,8 @@ record ThreadLines(
     ThreadLines {
         mine = Set.copyOf(mine);
         rooms = Map.copyOf(rooms);
+        categories = Map.copyOf(categories);
+        made = Map.copyOf(made);
         usual = Map.copyOf(usual);
     }
 
@@ -53,8 +61,9 @@ record ThreadLines(
      * One thread.
      *
      * @param rows its messages in sent order
+     * @param group what it stands together with
      */
-    ThreadLine of(StoredThread thread, List<ThreadingRow> rows) {
+    ThreadLine of(StoredThread thread, List<ThreadingRow> rows, Optional<ThreadLine.Group> group) {
         Map<String, String> names = new HashMap<>();
         Set<String> people = new TreeSet<>();
         for (ThreadingRow row : rows) {
@@ -73,6 +82,13 @@ record ThreadLines(
                 .map(row -> new Tick(
                         row.id(), row.sentAt(), row.direction(), !row.nature().isPersonal()))
                 .toList();
+        ChaseDates.Days days = new ChaseDates.Days(
+                wishes,
+                Optional.ofNullable(categories.get(thread.id())),
+                usual,
+                Optional.ofNullable(thread.chaseHand()),
+                workingTime);
+        Optional<ThreadFollowUps> followUps = Optional.ofNullable(made.get(thread.id()));
         return new ThreadLine(
                 thread.id(),
                 thread.channel(),
@@ -90,12 +106,15 @@ record ThreadLines(
                         .map(debt -> DebtView.of(debt, localNow()))
                         .toList(),
                 thread.awaited().list().stream()
-                        .map(one -> awaited(one, names, Optional.ofNullable(thread.chaseHand())))
+                        .map(one -> awaited(one, names, days))
                         .toList(),
                 thread.reopenedBy() != null,
                 thread.turn() == Turn.CLOSED ? thread.handReason() : null,
                 thread.messageCount(),
                 trace,
+                followUps.map(ThreadFollowUps::open).orElse(0),
+                followUps.map(ThreadFollowUps::categoryId).orElse(null),
+                group.orElse(null),
                 thread.version());
     }
 
@@ -107,12 +126,13 @@ record ThreadLines(
         return workingTime.between(since, now).toMinutes();
     }
 
-    private AwaitedView awaited(Awaited one, Map<String, String> names, Optional<LocalDate> byHand) {
+    private AwaitedView awaited(Awaited one, Map<String, String> names, ChaseDates.Days days) {
         Party party = one.party();
         Optional<UsualTime> theirs = Optional.ofNullable(usual.get(party.address()));
-        ChaseDate date = ChaseDate.of(one, policy, theirs, byHand, workingTime);
+        ChaseDate date = days.of(one);
         return new AwaitedView(
                 party.name().isEmpty() ? names.getOrDefault(party.address(), party.displayName()) : party.displayName(),
+                party.address(),
                 one.messageId(),
                 one.since(),
                 silence(one.since()),
@@ -123,6 +143,7 @@ record ThreadLines(
                 one.promised() ? By.day(one.by()) : null,
                 date.day(),
                 date.why(),
+                wishes.ruleFor(party.address(), days.category()).by().orElse(null),
                 one.chases(),
                 one.awayOn(localNow().toLocalDate()).orElse(null),
                 theirs.map(time -> time.median().toMinutes()).orElse(null),

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -22,7 +23,11 @@ import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.thread.Age;
+import org.squallnote.core.thread.GroupedThread;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.ThreadFollowUps;
+import org.squallnote.core.thread.ThreadGrouping;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.chase.ChaseDates;
@@ -76,32 +81,98 @@ class ThreadPages {
         return counts;
     }
 
-    Page page(UUID owner, Turn turn, int offset, Instant now) {
-        List<StoredThread> found = store.byTurn(owner, turn, Math.max(offset, 0), PAGE + 1);
-        List<StoredThread> shown = found.subList(0, Math.min(PAGE, found.size()));
+    /** Some of the threads of a list, in groups where that is wanted. */
+    Page page(UUID owner, Turn turn, ThreadGrouping by, int offset, Instant now) {
+        int from = Math.max(offset, 0);
+        List<Placed> found = switch (by) {
+            case PERSON ->
+                turn == Turn.WITH_ME || turn == Turn.WITH_OTHERS
+                        ? placed(owner, store.byPerson(owner, turn == Turn.WITH_ME, from, PAGE + 1))
+                        : plain(store.byTurn(owner, turn, from, PAGE + 1));
+            case CATEGORY -> placed(owner, store.byCategory(owner, turn, from, PAGE + 1));
+            case AGE -> byAge(owner, turn, from, now);
+            case THREAD -> plain(store.byTurn(owner, turn, from, PAGE + 1));
+        };
+        List<Placed> shown = found.subList(0, Math.min(PAGE, found.size()));
+        List<StoredThread> threads =
+                shown.stream().map(Placed::thread).distinct().toList();
         Map<UUID, List<ThreadingRow>> rows = new HashMap<>();
-        if (!shown.isEmpty()) {
+        if (!threads.isEmpty()) {
             messages.threadingInThreads(
-                            owner, shown.stream().map(StoredThread::id).toList())
+                            owner, threads.stream().map(StoredThread::id).toList())
                     .forEach(row -> rows.computeIfAbsent(row.threadId(), id -> new ArrayList<>())
                             .add(row));
         }
-        ThreadLines lines = lines(owner, shown, now);
+        ThreadLines lines = lines(owner, threads, now);
         List<ThreadLine> all = shown.stream()
-                .map(thread -> lines.of(thread, rows.getOrDefault(thread.id(), List.of())))
+                .map(one ->
+                        lines.of(one.thread(), rows.getOrDefault(one.thread().id(), List.of()), one.group()))
                 .toList();
         return new Page(all, found.size() > PAGE);
+    }
+
+    /** A thread where it stands in a list. */
+    private record Placed(StoredThread thread, Optional<ThreadLine.Group> group) {}
+
+    private static List<Placed> plain(List<StoredThread> threads) {
+        return threads.stream()
+                .map(thread -> new Placed(thread, Optional.empty()))
+                .toList();
+    }
+
+    private List<Placed> placed(UUID owner, List<GroupedThread> grouped) {
+        if (grouped.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, StoredThread> byId =
+                store.byIds(owner, grouped.stream().map(GroupedThread::threadId).collect(Collectors.toSet())).stream()
+                        .collect(Collectors.toMap(StoredThread::id, Function.identity()));
+        return grouped.stream()
+                .flatMap(one -> Optional.ofNullable(byId.get(one.threadId())).stream()
+                        .map(thread -> new Placed(
+                                thread, Optional.of(new ThreadLine.Group(one.key(), one.title(), one.size())))))
+                .toList();
+    }
+
+    private List<Placed> byAge(UUID owner, Turn turn, int offset, Instant now) {
+        WorkingTime workingTime = workingTimes.of(owner);
+        LocalDate today = LocalDate.ofInstant(now, workingTime.zone());
+        List<StoredThread> threads = store.byAge(owner, turn, offset, PAGE + 1);
+        Map<Age, Integer> sizes = new EnumMap<>(Age.class);
+        int younger = counts(owner).getOrDefault(turn, 0);
+        for (Age age : Age.values()) {
+            int older = age.beginning(today, workingTime)
+                    .map(begin -> store.countSoBefore(owner, turn, begin))
+                    .orElse(0);
+            sizes.put(age, younger - older);
+            younger = older;
+        }
+        return threads.stream()
+                .map(thread -> {
+                    Age age = Age.of(
+                            Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt()), today, workingTime);
+                    return new Placed(
+                            thread,
+                            Optional.of(new ThreadLine.Group(age.name(), age.title(), sizes.getOrDefault(age, 0))));
+                })
+                .toList();
     }
 
     /** What all rows of one answer share. */
     private ThreadLines lines(UUID owner, List<StoredThread> shown, Instant now) {
         WorkingTime workingTime = workingTimes.of(owner);
+        List<UUID> ids = shown.stream().map(StoredThread::id).toList();
         return new ThreadLines(
                 Set.copyOf(sources.addresses(owner)),
                 sources.allRooms(owner).stream()
                         .collect(Collectors.toMap(ChatRoom::roomId, Function.identity(), (a, b) -> a)),
                 workingTime,
-                chaseDates.policy(owner),
+                chaseDates.wishes(owner),
+                chaseDates.categories(owner, ids),
+                ids.isEmpty()
+                        ? Map.of()
+                        : store.followUps(owner, ids).stream()
+                                .collect(Collectors.toMap(ThreadFollowUps::threadId, Function.identity())),
                 chaseDates.usual(owner, shown, workingTime),
                 now);
     }
@@ -114,7 +185,7 @@ class ThreadPages {
 
     ThreadLine line(StoredThread thread, Instant now) {
         return lines(thread.owner(), List.of(thread), now)
-                .of(thread, messages.threadingInThread(thread.owner(), thread.id()));
+                .of(thread, messages.threadingInThread(thread.owner(), thread.id()), Optional.empty());
     }
 
     /** The moment of an answer. */

@@ -1,10 +1,15 @@
 package org.squallnote.server.thread;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -40,17 +45,88 @@ public class Threads implements Restorer {
     private final ThreadStore store;
     private final ChaseStore chases;
     private final ThreadTurns turns;
+    private final EndingOfThread ending;
     private final Commands commands;
     private final Clock clock;
     private final JsonMapper json;
 
-    Threads(ThreadStore store, ChaseStore chases, ThreadTurns turns, Commands commands, Clock clock, JsonMapper json) {
+    Threads(
+            ThreadStore store,
+            ChaseStore chases,
+            ThreadTurns turns,
+            EndingOfThread ending,
+            Commands commands,
+            Clock clock,
+            JsonMapper json) {
         this.store = store;
         this.chases = chases;
         this.turns = turns;
+        this.ending = ending;
         this.commands = commands;
         this.clock = clock;
         this.json = json;
+    }
+
+    /** What can be decided about several threads. */
+    enum Choice {
+        CLOSE,
+        NO_REPLY_OWED,
+        THEIR_TURN,
+        NOT_BEFORE,
+        OPEN_AGAIN
+    }
+
+    /** One decision for several threads. */
+    record Wanted(
+            Choice choice,
+            @Nullable CloseReason reason,
+            @Nullable LocalDate day,
+            boolean endFollowUps) {}
+
+    /** Decides about several threads at once. */
+    Done decideAll(SignedIn me, UUID commandId, List<UUID> ids, Wanted wanted) {
+        if (wanted.choice() == Choice.CLOSE && wanted.reason() == null) {
+            throw Refusal.field("reason", "Say why they are closed. Nothing was changed.");
+        }
+        if (wanted.choice() == Choice.NOT_BEFORE && wanted.day() == null) {
+            throw Refusal.field("day", "Say until when nobody is to be chased. Nothing was changed.");
+        }
+        UUID owner = me.accountId();
+        Set<UUID> distinct = new LinkedHashSet<>(ids);
+        return commands.run(me, commandId, "threads-decided", changes -> {
+            List<StoredThread> all = distinct.stream().map(id -> get(owner, id)).toList();
+            all.forEach(thread -> decideWithin(owner, thread.id(), decision(thread, wanted), changes));
+            int ended = wanted.endFollowUps()
+                    ? all.stream()
+                            .mapToInt(thread -> ending.endOfThread(owner, thread.id(), changes))
+                            .sum()
+                    : 0;
+            String which = all.size() == 1 ? all.get(0).subject() : all.size() + " threads";
+            changes.label(verb(wanted)
+                    + which
+                    + (ended == 0 ? "" : ended == 1 ? ". A follow-up is done" : ". " + ended + " follow-ups are done"));
+        });
+    }
+
+    private HandState decision(StoredThread thread, Wanted wanted) {
+        Instant now = clock.instant();
+        return switch (wanted.choice()) {
+            case CLOSE -> new HandState(Turn.CLOSED, wanted.reason(), now, thread.lastMessageAt(), null);
+            case NO_REPLY_OWED -> new HandState(Turn.NOBODY, null, now, thread.lastMessageAt(), null);
+            case THEIR_TURN -> new HandState(Turn.WITH_OTHERS, null, now, thread.lastMessageAt(), null);
+            case NOT_BEFORE -> HandState.of(thread).chasedOn(wanted.day());
+            case OPEN_AGAIN -> HandState.NONE;
+        };
+    }
+
+    private static String verb(Wanted wanted) {
+        return switch (wanted.choice()) {
+            case CLOSE -> CLOSED.getOrDefault(wanted.reason(), "Closed: ");
+            case NO_REPLY_OWED -> "No reply owed: ";
+            case THEIR_TURN -> "With others: ";
+            case NOT_BEFORE -> "Not to be chased before " + DAY.format(Objects.requireNonNull(wanted.day())) + ": ";
+            case OPEN_AGAIN -> "Open again: ";
+        };
     }
 
     Done close(SignedIn me, UUID commandId, UUID id, CloseReason reason) {

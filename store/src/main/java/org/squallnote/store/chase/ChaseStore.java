@@ -41,6 +41,9 @@ public interface ChaseStore {
     /** Chooses a day for a thread by hand, null for that which follows from its messages. */
     int setByHand(@Param("owner") UUID owner, @Param("threadId") UUID threadId, @Param("day") @Nullable LocalDate day);
 
+    /** The reminders about a thread are about another one from now on. */
+    int moveChases(@Param("owner") UUID owner, @Param("from") UUID from, @Param("to") UUID to);
+
     void insertChase(@Param("owner") UUID owner, @Param("chase") ChaseOnItsWay chase);
 
     /** The reminders that were sent about a thread. */

@@ -1,13 +1,17 @@
 package org.squallnote.store.thread;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.thread.GroupedThread;
+import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.ThreadFollowUps;
 import org.squallnote.core.thread.TurnCount;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
@@ -22,8 +26,38 @@ public interface ThreadStore {
     List<StoredThread> byTurn(
             @Param("owner") UUID owner, @Param("turn") Turn turn, @Param("offset") int offset, @Param("most") int most);
 
-    /** How many threads there are with each; without those that nobody has. */
+    /** How many threads there are with each; one with me in which others are awaited too counts with both. */
     List<TurnCount> counts(UUID owner);
+
+    List<StoredThread> byIds(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
+
+    /** What is open between me and others, those together with whom it is the same person; who comes first by day first. */
+    List<GroupedThread> byPerson(
+            @Param("owner") UUID owner,
+            @Param("mine") boolean mine,
+            @Param("offset") int offset,
+            @Param("most") int most);
+
+    /** Threads by whose turn it is, those of one category together in the order of the categories. */
+    List<GroupedThread> byCategory(
+            @Param("owner") UUID owner, @Param("turn") Turn turn, @Param("offset") int offset, @Param("most") int most);
+
+    /** Threads by whose turn it is, the longest so first. */
+    List<StoredThread> byAge(
+            @Param("owner") UUID owner, @Param("turn") Turn turn, @Param("offset") int offset, @Param("most") int most);
+
+    /** How many have been so since before a moment. */
+    int countSoBefore(@Param("owner") UUID owner, @Param("turn") Turn turn, @Param("before") Instant before);
+
+    /** The follow-ups made from each of some threads; those without any are left out. */
+    List<ThreadFollowUps> followUps(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
+
+    /** What is open with each person in a thread. */
+    List<OpenBetween> openBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+
+    void insertOpenBetween(@Param("owner") UUID owner, @Param("open") OpenBetween open);
+
+    int deleteOpenBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     List<UUID> allIds(UUID owner);
 

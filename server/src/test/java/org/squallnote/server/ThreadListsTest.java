@@ -1,0 +1,185 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.squallnote.server.account.SignedIn;
+import tools.jackson.databind.JsonNode;
+
+/** Lists of threads: in groups, and several decided at once. */
+class ThreadListsTest extends ServerTest {
+
+    private static final Instant NINE = Instant.parse("2026-03-02T09:00:00Z");
+
+    private SignedIn me;
+
+    @BeforeEach
+    void account() {
+        me = newAccount();
+    }
+
+    private String asked(int minute, String from, String subject, String text) {
+        String id = subject.toLowerCase(Locale.ROOT).replace(' ', '-') + "@x.example";
+        arrive(me, mail(minute, id, from, subject, "", text, NINE.plusSeconds(60L * minute)));
+        return jdbc.queryForObject(
+                "select cast(thread_id as varchar) from message where owner = ? and message_id = ?",
+                String.class,
+                me.accountId(),
+                id);
+    }
+
+    private JsonNode list(String query) {
+        return get(me, "/api/threads?" + query).path("lines");
+    }
+
+    private static List<String> rows(JsonNode lines) {
+        return lines.valueStream()
+                .map(line -> line.path("group").path("title").asString("") + "/"
+                        + line.path("group").path("size").asInt(0) + ": "
+                        + line.path("subject").asString(""))
+                .collect(Collectors.toList());
+    }
+
+    private String decide(String more, String... threads) {
+        return change(
+                me,
+                HttpMethod.POST,
+                "/api/threads/decisions",
+                "{\"threadIds\":["
+                        + Arrays.stream(threads).map(id -> '"' + id + '"').collect(Collectors.joining(",")) + "],"
+                        + more + "}");
+    }
+
+    @Test
+    void standTogetherByPersonWhoeverIsDueFirstFirst() {
+        asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        asked(2, "Bob Hale <bob@hale.example>", "Ropes", "Could you send the list by 9 March?");
+        asked(3, "Tilda Brandt <tilda@brandt-cranes.example>", "Invoice", "Could you pay it by 20 March?");
+        assertThat(rows(list("turn=WITH_ME&by=PERSON")))
+                .containsExactly("Bob Hale/1: Ropes", "Tilda Brandt/2: Invoice", "Tilda Brandt/2: Crane");
+    }
+
+    @Test
+    void standTogetherByAge() {
+        asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        arrive(
+                me,
+                mail(
+                        2,
+                        "old@x.example",
+                        "Bob Hale <bob@hale.example>",
+                        "Ropes",
+                        "",
+                        "Could you send the list?",
+                        Instant.parse("2026-02-02T09:00:00Z")));
+        assertThat(rows(list("turn=WITH_ME&by=AGE")))
+                .containsExactly("Older/1: Ropes", "Up to 2 working days/1: Crane");
+    }
+
+    @Test
+    void standTogetherByTheCategoryOfTheirFollowUps() {
+        asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        String ropes = asked(2, "Bob Hale <bob@hale.example>", "Ropes", "Could you send the list?");
+        String category = category("Rigging");
+        String name = "Rigging";
+        followUp("ropes@x.example", category);
+        JsonNode lines = list("turn=WITH_ME&by=CATEGORY");
+        assertThat(rows(lines)).containsExactly(name + "/1: Ropes", "/1: Crane");
+        assertThat(lines.path(0).path("id").asString("")).isEqualTo(ropes);
+        assertThat(lines.path(0).path("categoryId").asString("")).isEqualTo(category);
+        assertThat(lines.path(0).path("followUps").asInt(0)).isEqualTo(1);
+    }
+
+    private void followUp(String messageId, String category) {
+        String id = jdbc.queryForObject(
+                "select cast(id as varchar) from message where owner = ? and message_id = ?",
+                String.class,
+                me.accountId(),
+                messageId);
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + id + "/follow-ups/" + UUID.randomUUID(),
+                "{\"title\":\"Send it\",\"firm\":false,\"categoryId\":\"" + category + "\",\"forReply\":false}");
+    }
+
+    @Test
+    void aThreadWithMeInWhichOthersAreAwaitedStandsWithBoth() {
+        arrive(me, mine(1, "mine@x.example", "none@x.example", "Could you send me the load chart?", NINE));
+        arrive(
+                me,
+                mail(
+                        2,
+                        "bob@x.example",
+                        "Bob Hale <bob@hale.example>",
+                        "Re: Crane",
+                        "<mine@x.example>",
+                        "Ines, could you send me the plan, too?",
+                        NINE.plusSeconds(60)));
+        String thread = list("turn=WITH_ME").path(0).path("id").asString("");
+        assertThat(thread).isNotEmpty();
+        assertThat(list("turn=WITH_OTHERS").path(0).path("id").asString("")).isEqualTo(thread);
+        JsonNode counts = get(me, "/api/threads").path("counts");
+        assertThat(counts.path("WITH_ME").asInt(0)).isEqualTo(1);
+        assertThat(counts.path("WITH_OTHERS").asInt(0)).isEqualTo(1);
+    }
+
+    @Test
+    void severalAreClosedAtOnceWithTheirFollowUpsAndOneWayBack() {
+        String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        String ropes = asked(2, "Bob Hale <bob@hale.example>", "Ropes", "Could you send the list?");
+        followUp("ropes@x.example", category("Rigging"));
+
+        String command =
+                decide("\"choice\":\"CLOSE\",\"reason\":\"DONE_ELSEWHERE\",\"endFollowUps\":true", crane, ropes);
+        assertThat(get(me, "/api/commands/last").path("last").path("label").asString(""))
+                .isEqualTo("Closed as done elsewhere: 2 threads. A follow-up is done");
+        assertThat(list("turn=CLOSED").size()).isEqualTo(2);
+        assertThat(list("turn=WITH_ME").size()).isZero();
+        assertThat(list("turn=WITH_ME&by=PERSON").size()).isZero();
+        assertThat(get(me, "/api/follow-ups").path("open").size()).isZero();
+
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(list("turn=WITH_ME").size()).isEqualTo(2);
+        assertThat(list("turn=WITH_ME&by=PERSON").size()).isEqualTo(2);
+        assertThat(get(me, "/api/follow-ups").path("open").size()).isEqualTo(1);
+    }
+
+    @Test
+    void aDecisionWithoutWhatItNeedsChangesNothing() {
+        String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        assertThat(refusal(
+                        me,
+                        HttpMethod.POST,
+                        "/api/threads/decisions",
+                        "{\"threadIds\":[\"" + crane + "\"],\"choice\":\"CLOSE\",\"endFollowUps\":false}"))
+                .contains("Say why they are closed");
+        SignedIn stranger = newAccount();
+        assertThat(refusal(
+                        stranger,
+                        HttpMethod.POST,
+                        "/api/threads/decisions",
+                        "{\"threadIds\":[\"" + crane
+                                + "\"],\"choice\":\"CLOSE\",\"reason\":\"GIVEN_UP\",\"endFollowUps\":false}"))
+                .contains("no such thread");
+        assertThat(list("turn=WITH_ME").size()).isEqualTo(1);
+    }
+
+    private String category(String name) {
+        String id = UUID.randomUUID().toString();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/categories/" + id,
+                "{\"name\":\"" + name + "\",\"hue\":\"PLUM\",\"letter\":\"q\",\"replyDays\":null}");
+        return id;
+    }
+}
