@@ -65,6 +65,11 @@ export type Draft = Schemas['DraftForm']
 export type OutboxLine = Schemas['OutboxLine']
 export type AccountView = Schemas['AccountView']
 export type Turn = ThreadLine['turn']
+export type ThreadDecisions = Schemas['ThreadDecisions']
+export type ChaseException = Schemas['ChaseException']
+export type ThreadGrouping = NonNullable<
+  NonNullable<paths['/api/threads']['get']['parameters']['query']>['by']
+>
 export type CloseReason = NonNullable<ThreadLine['closedAs']>
 export type Hue = CategoryView['hue']
 

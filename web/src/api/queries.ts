@@ -1,6 +1,13 @@
 import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
-import { client, Problem, unwrap, type SourceView, type Turn } from '@/api/client'
+import {
+  client,
+  Problem,
+  unwrap,
+  type SourceView,
+  type ThreadGrouping,
+  type Turn,
+} from '@/api/client'
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -142,13 +149,13 @@ export function useChases() {
 
 const THREADS_A_PAGE = 100
 
-export function useThreads(turn: MaybeRefOrGetter<Turn>) {
+export function useThreads(turn: MaybeRefOrGetter<Turn>, by: MaybeRefOrGetter<ThreadGrouping>) {
   return useInfiniteQuery({
-    queryKey: computed(() => ['threads', toValue(turn)]),
+    queryKey: computed(() => ['threads', toValue(turn), toValue(by)]),
     queryFn: ({ pageParam }) =>
       unwrap(
         client.GET('/api/threads', {
-          params: { query: { turn: toValue(turn), offset: pageParam } },
+          params: { query: { turn: toValue(turn), by: toValue(by), offset: pageParam } },
         }),
       ),
     initialPageParam: 0,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { CategoryView, IntakeLine, QuickChoice } from '@/api/client'
-import type { Alike } from '@/intake/picks'
+import type { Alike } from '@/intake/alike'
 import HandOver from '@/intake/HandOver.vue'
 import PutOff from '@/intake/PutOff.vue'
 import type { BulkChoice } from '@/intake/usePicking'

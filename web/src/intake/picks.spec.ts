@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { IntakeLine } from '@/api/client'
-import { alike, extended, NONE, still, toggled } from '@/intake/picks'
+import { alike } from '@/intake/alike'
+import { extended, NONE, still, toggled } from '@/ui/picks'
 
 function line(id: string, changed: Partial<IntakeLine> = {}): IntakeLine {
   return {

@@ -3,8 +3,9 @@ import { client, unwrap } from '@/api/client'
 import type { Done, IntakeLine, BulkPreview, BulkRequest } from '@/api/client'
 import type { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
-import { alike, extended, NONE, still, toggled, type Picks } from '@/intake/picks'
+import { alike } from '@/intake/alike'
 import { linesOf, type Row } from '@/intake/rows'
+import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
 
 /** What is to become of all picked messages. */
 export type BulkChoice = Pick<BulkRequest, 'decision' | 'day' | 'categoryId'> &

@@ -13,6 +13,7 @@ beforeEach(() => {
     firstText: 'Hello {name}',
     secondText: 'Again',
     lastText: 'Last',
+    exceptions: [],
   })
   server.answers('PUT', '/api/settings/chasing', { commandId: 'c1', label: 'Done', topics: [] })
 })
@@ -34,7 +35,46 @@ describe('the settings of chasing', () => {
       firstText: 'Hello {name}',
       secondText: 'Dear {name}, once more: {asks}',
       lastText: 'Last',
+      exceptions: [],
     })
     expect(page.text()).toContain('Saved.')
+  })
+
+  it('keep other days for somebody, and for a category', async () => {
+    server.answers('GET', '/api/categories', [
+      {
+        id: 'cat1',
+        name: 'Rigging',
+        hue: 'PLUM',
+        monogram: 'Ri',
+        letter: 'r',
+        replyDays: null,
+        retired: false,
+        version: 0,
+      },
+    ])
+    const page = await opened(ChasingPage)
+    await page.find('[data-test=add-other-days]').trigger('click')
+    await page.find('[data-test=other-whom]').setValue('tilda@x.example')
+    await page.find('[data-test=other-first]').setValue('7')
+    await page.find('[data-test=add-other-days]').trigger('click')
+    const second = page.findAll('[data-test=other-days]')[1]
+    await second?.find('[data-test=other-kind]').setValue('CATEGORY')
+    await second?.find('[data-test=other-category]').setValue('cat1')
+    await submitted(page)
+    const sent = server.sentTo('PUT', '/api/settings/chasing')[0]?.body as {
+      exceptions: unknown[]
+    }
+    expect(sent.exceptions).toEqual([
+      { kind: 'PARTY', whom: 'tilda@x.example', first: 7, then: 2, afterPromise: 1 },
+      { kind: 'CATEGORY', whom: 'cat1', first: 3, then: 2, afterPromise: 1 },
+    ])
+  })
+
+  it('take other days away again', async () => {
+    const page = await opened(ChasingPage)
+    await page.find('[data-test=add-other-days]').trigger('click')
+    await page.find('[data-test=other-days] button').trigger('click')
+    expect(page.findAll('[data-test=other-days]')).toHaveLength(0)
   })
 })

@@ -3,6 +3,7 @@ import { reactive, ref, watch } from 'vue'
 import { client, type ChaseSettings } from '@/api/client'
 import { run } from '@/api/commands'
 import { useChaseSettings } from '@/api/queries'
+import OtherDays from '@/settings/OtherDays.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
@@ -14,12 +15,13 @@ const form = reactive<ChaseSettings>({
   firstText: '',
   secondText: '',
   lastText: '',
+  exceptions: [],
 })
 watch(
   () => settings.data.value,
   (now) => {
     if (now) {
-      Object.assign(form, now)
+      Object.assign(form, { ...now, exceptions: now.exceptions.map((each) => ({ ...each })) })
     }
   },
   { immediate: true },
@@ -70,6 +72,7 @@ async function save(): Promise<void> {
         />
         {{ each.after }}
       </label>
+      <OtherDays v-model="form.exceptions" @changed="saved = false" />
     </section>
     <section class="space-y-3">
       <h2 class="font-semibold">Words</h2>

@@ -1,4 +1,11 @@
-import type { AwaitedView, CloseReason, DebtView, ThreadLine, Turn } from '@/api/client'
+import type {
+  AwaitedView,
+  CloseReason,
+  DebtView,
+  ThreadGrouping,
+  ThreadLine,
+  Turn,
+} from '@/api/client'
 import { day, replyBy, workingSpanInWords } from '@/ui/time'
 
 export const TURNS: { turn: Turn; title: string; empty: string }[] = [
@@ -6,6 +13,14 @@ export const TURNS: { turn: Turn; title: string; empty: string }[] = [
   { turn: 'WITH_OTHERS', title: 'With others', empty: 'You wait for nobody.' },
   { turn: 'CLOSED', title: 'Closed', empty: 'No thread was closed yet.' },
   { turn: 'NOBODY', title: 'Nobody’s turn', empty: 'No thread is without a turn.' },
+]
+
+/** What rows can stand together by. */
+export const GROUPINGS: { by: ThreadGrouping; title: string }[] = [
+  { by: 'THREAD', title: 'thread' },
+  { by: 'PERSON', title: 'person' },
+  { by: 'CATEGORY', title: 'category' },
+  { by: 'AGE', title: 'age' },
 ]
 
 export const CLOSED_AS: Record<CloseReason, string> = {
@@ -41,6 +56,11 @@ export function awaitedText(one: AwaitedView): string {
   return [one.late ? 'late:' : '', promised, by, what].filter(Boolean).join(' ')
 }
 
+const FOR: Record<NonNullable<AwaitedView['ruleBy']>, string> = {
+  PARTY: 'by the days chosen for them',
+  CATEGORY: 'by the days chosen for its category',
+}
+
 const WHY: Record<AwaitedView['why'], string> = {
   SILENT: 'silent since you wrote',
   REMINDED: 'silent since they were chased',
@@ -53,11 +73,15 @@ const WHY: Record<AwaitedView['why'], string> = {
 
 /** When somebody is to be chased, in words, and whether that is now. */
 export function chaseText(
-  one: Pick<AwaitedView, 'chaseOn' | 'why'>,
+  one: Pick<AwaitedView, 'chaseOn' | 'why'> & Partial<Pick<AwaitedView, 'ruleBy'>>,
   today: string,
 ): { text: string; due: boolean; why: string } {
   const due = one.chaseOn <= today
-  return { text: due ? 'chase now' : day(one.chaseOn), due, why: WHY[one.why] }
+  return {
+    text: due ? 'chase now' : day(one.chaseOn),
+    due,
+    why: [WHY[one.why], one.ruleBy ? FOR[one.ruleBy] : ''].filter(Boolean).join(', '),
+  }
 }
 
 const TIMES = ['', 'once', 'twice']

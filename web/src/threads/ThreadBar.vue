@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { ThreadLine } from '@/api/client'
+import { CLOSING, type ThreadChoice } from '@/threads/decide'
+import view from '@/threads/view'
+import { CLOSED_AS } from '@/threads/words'
+import DayPanel from '@/ui/DayPanel.vue'
+import KeyHint from '@/ui/KeyHint.vue'
+import { useKeys } from '@/ui/keys'
+import { followLetter } from '@/ui/letters'
+import { vFocus } from '@/ui/focus'
+import { shiftDay, today } from '@/ui/time'
+
+/** What can be decided about the thread that is pointed at, or about all that are picked. */
+const { lines, picked, active } = defineProps<{
+  lines: readonly ThreadLine[]
+  /** Whether they were picked; else it is the one pointed at. */
+  picked: boolean
+  /** Whether its keys count. */
+  active: boolean
+}>()
+const emit = defineEmits<{ decide: [choice: ThreadChoice]; clear: [] }>()
+
+const mode = ref<'choose' | 'close' | 'day'>('choose')
+const endFollowUps = ref(false)
+watch(
+  () => lines.map((line) => line.id).join(),
+  () => {
+    mode.value = 'choose'
+    endFollowUps.value = false
+  },
+)
+const followUps = computed(() => lines.reduce((sum, line) => sum + line.followUps, 0))
+const closed = computed(() => lines.every((line) => line.turn === 'CLOSED'))
+const owing = computed(() => lines.some((line) => line.debts.length))
+const waiting = computed(() => lines.some((line) => line.awaited.length))
+
+function decide(choice: ThreadChoice): void {
+  mode.value = 'choose'
+  emit('decide', choice)
+}
+
+const choosing = () => active && lines.length > 0 && mode.value === 'choose'
+useKeys(view.name, [
+  {
+    ...view.keys.close,
+    run: () => (mode.value = 'close'),
+    when: () => choosing() && !closed.value,
+  },
+  {
+    ...view.keys.noReply,
+    run: () => {
+      decide({ choice: 'NO_REPLY_OWED' })
+    },
+    when: () => choosing() && owing.value,
+  },
+  {
+    ...view.keys.theirTurn,
+    run: () => {
+      decide({ choice: 'THEIR_TURN' })
+    },
+    when: () => choosing() && owing.value,
+  },
+  {
+    ...view.keys.notBefore,
+    run: () => (mode.value = 'day'),
+    when: () => choosing() && waiting.value,
+  },
+  {
+    ...view.keys.openAgain,
+    run: () => {
+      decide({ choice: 'OPEN_AGAIN' })
+    },
+    when: () => choosing() && closed.value,
+  },
+])
+
+function closingKey(event: KeyboardEvent): void {
+  followLetter(event, event.currentTarget as HTMLElement)
+}
+</script>
+
+<template>
+  <div
+    class="border-line-strong bg-surface flex min-h-12 shrink-0 flex-wrap items-center gap-2 border-t px-3 py-2 print:hidden"
+    role="group"
+    aria-label="Decision"
+    data-test="thread-bar"
+  >
+    <b v-if="picked" class="shrink-0">{{ lines.length }} picked</b>
+    <bdi
+      v-else-if="mode === 'choose'"
+      class="max-w-64 shrink truncate font-semibold max-sm:hidden"
+      >{{ lines[0]?.subject }}</bdi
+    >
+    <template v-if="mode === 'choose'">
+      <template v-if="!closed">
+        <button class="btn h-8 max-sm:h-11" type="button" data-test="close" @click="mode = 'close'">
+          Close <KeyHint :group="view.name" :does="view.keys.close.does" or="C" />
+        </button>
+        <button
+          v-if="owing"
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          data-test="no-reply"
+          @click="decide({ choice: 'NO_REPLY_OWED' })"
+        >
+          No reply owed <KeyHint :group="view.name" :does="view.keys.noReply.does" or="N" />
+        </button>
+        <button
+          v-if="owing"
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          data-test="their-turn"
+          @click="decide({ choice: 'THEIR_TURN' })"
+        >
+          It is their turn <KeyHint :group="view.name" :does="view.keys.theirTurn.does" or="T" />
+        </button>
+        <button
+          v-if="waiting"
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          data-test="not-before"
+          @click="mode = 'day'"
+        >
+          Chase not before <KeyHint :group="view.name" :does="view.keys.notBefore.does" or="P" />
+        </button>
+      </template>
+      <button
+        v-else
+        class="btn h-8 max-sm:h-11"
+        type="button"
+        data-test="open-all-again"
+        @click="decide({ choice: 'OPEN_AGAIN' })"
+      >
+        Open again <KeyHint :group="view.name" :does="view.keys.openAgain.does" or="A" />
+      </button>
+      <slot />
+      <button
+        v-if="picked"
+        class="btn btn-quiet h-8 max-sm:h-11"
+        type="button"
+        @click="emit('clear')"
+      >
+        Pick nothing <span class="key">Esc</span>
+      </button>
+      <span v-else class="text-ink-soft ml-auto text-sm max-lg:hidden"
+        ><span class="key">Space</span> picks several</span
+      >
+    </template>
+    <div
+      v-else-if="mode === 'close'"
+      class="flex flex-wrap items-center gap-2"
+      data-test="closing"
+      @keydown="closingKey"
+      @keydown.esc.stop="mode = 'choose'"
+    >
+      <span class="font-semibold">Close as</span>
+      <button
+        v-for="(each, i) in CLOSING"
+        :key="each.reason"
+        v-focus="i === 0"
+        class="btn h-8 max-sm:h-11"
+        :class="i === 0 ? 'btn-main' : ''"
+        type="button"
+        :data-letter="each.letter"
+        :data-test="`bar-close-${each.reason}`"
+        @click="decide({ choice: 'CLOSE', reason: each.reason, endFollowUps })"
+      >
+        {{ CLOSED_AS[each.reason] }} <span class="key">{{ each.letter.toUpperCase() }}</span>
+      </button>
+      <button
+        v-if="followUps"
+        class="btn h-8 max-sm:h-11"
+        :class="endFollowUps ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+        type="button"
+        :aria-pressed="endFollowUps"
+        data-letter="f"
+        data-test="end-follow-ups"
+        @click="endFollowUps = !endFollowUps"
+      >
+        {{ endFollowUps ? '✓ ' : ''
+        }}{{ followUps === 1 ? 'its follow-up is done' : `${followUps} follow-ups are done` }}
+        <span class="key">F</span>
+      </button>
+      <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="mode = 'choose'">
+        Cancel <span class="key">Esc</span>
+      </button>
+    </div>
+    <DayPanel
+      v-else
+      :choices="[]"
+      :from="shiftDay(today(), 1)"
+      @choose="(day) => decide({ choice: 'NOT_BEFORE', day })"
+      @cancel="mode = 'choose'"
+    >
+      <p class="mb-1.5 font-semibold">Nobody is chased there before</p>
+    </DayPanel>
+  </div>
+</template>
