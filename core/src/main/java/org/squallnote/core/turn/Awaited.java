@@ -90,6 +90,22 @@ public record Awaited(
         return with(other, said.facts().promisedBy().or(() -> by), true, Optional.empty(), 0);
     }
 
+    /** A part of it was given; the rest stays owed. */
+    Awaited stillMissing(String rest) {
+        return new Awaited(
+                party,
+                messageId,
+                since,
+                by,
+                promised,
+                rest.isEmpty() ? what : rest,
+                openToAll,
+                Optional.empty(),
+                lastMine,
+                chases,
+                returnsOn);
+    }
+
     Awaited answeredByAnother(TurnEvent answer) {
         return with(party, by, promised, Optional.of(new ByAnother(answer.from(), answer.messageId())), chases);
     }

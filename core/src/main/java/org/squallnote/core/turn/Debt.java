@@ -20,6 +20,7 @@ import org.squallnote.core.message.Party;
  * @param openToAll whether an answer from anybody settles it
  * @param answeredBy who answered in my place
  * @param answeredIn the message in which they did
+ * @param promise my word that I will, where I gave it
  */
 public record Debt(
         Reason reason,
@@ -31,7 +32,8 @@ public record Debt(
         Set<String> others,
         boolean openToAll,
         Optional<Party> answeredBy,
-        Optional<UUID> answeredIn) {
+        Optional<UUID> answeredIn,
+        Optional<Promised> promise) {
 
     /** Why I owe something. */
     public enum Reason {
@@ -51,9 +53,20 @@ public record Debt(
         return by.filter(now::isAfter).isPresent();
     }
 
-    Debt promisedBy(Optional<LocalDateTime> day) {
+    Debt promised(TurnEvent word) {
         return new Debt(
-                reason, to, messageId, since, day.or(() -> by), what, others, openToAll, answeredBy, answeredIn);
+                reason,
+                to,
+                messageId,
+                since,
+                word.facts().promisedBy().or(() -> by),
+                what,
+                others,
+                openToAll,
+                answeredBy,
+                answeredIn,
+                Optional.of(new Promised(
+                        word.messageId(), word.sentAt(), word.facts().promised())));
     }
 
     Debt answeredInMyPlace(TurnEvent answer) {
@@ -67,6 +80,7 @@ public record Debt(
                 others,
                 openToAll,
                 Optional.of(answer.from()),
-                Optional.of(answer.messageId()));
+                Optional.of(answer.messageId()),
+                promise);
     }
 }

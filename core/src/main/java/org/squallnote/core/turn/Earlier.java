@@ -12,14 +12,27 @@ import org.squallnote.core.message.Party;
  *
  * @param events in sent order
  * @param byId those of the whole thread
+ * @param words what was said by hand of messages that counted as answers
  */
-record Earlier(List<TurnEvent> events, Map<UUID, TurnEvent> byId) {
+record Earlier(List<TurnEvent> events, Map<UUID, TurnEvent> byId, Map<UUID, AnswerWord> words) {
 
     /** A message, where it was sent before. */
     Optional<TurnEvent> message(UUID id) {
         return Optional.ofNullable(byId.get(id))
                 .filter(found -> !events.isEmpty()
                         && TurnEvent.IN_SENT_ORDER.compare(found, events.get(events.size() - 1)) <= 0);
+    }
+
+    /** What was said by hand of a message. */
+    Optional<AnswerWord> wordOn(TurnEvent event) {
+        return Optional.ofNullable(words.get(event.messageId()));
+    }
+
+    /** Whether it was said that a message is no answer. */
+    boolean isNoAnswer(TurnEvent event) {
+        return wordOn(event)
+                .filter(word -> word.kind() == AnswerWord.Kind.NO_ANSWER)
+                .isPresent();
     }
 
     /** Whether somebody was asked something in a message. */

@@ -10,6 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.squallnote.core.message.Nature;
 
 /**
  * The messages of one thread in sent order with the state after each. Not safe for use by several threads of execution.
@@ -23,9 +26,26 @@ public final class TurnFold {
     /** The reactions that were taken back, by the events that did. */
     private final Map<UUID, UUID> takenBack = new HashMap<>();
 
+    private final Map<UUID, AnswerWord> words;
+
+    /** Nothing was said by hand of any message. */
+    public TurnFold() {
+        this(List.of());
+    }
+
+    /** @param words what was said by hand of messages that counted as answers */
+    public TurnFold(Collection<AnswerWord> words) {
+        this.words = words.stream().collect(Collectors.toMap(AnswerWord::messageId, Function.identity()));
+    }
+
     /** The fold over some messages, in whatever order they are given. */
     public static TurnFold over(Collection<TurnEvent> messages) {
-        TurnFold fold = new TurnFold();
+        return over(messages, List.of());
+    }
+
+    /** The same where something was said by hand of some of them. */
+    public static TurnFold over(Collection<TurnEvent> messages, Collection<AnswerWord> words) {
+        TurnFold fold = new TurnFold(words);
         List<TurnEvent> sorted = new ArrayList<>(messages);
         sorted.sort(TurnEvent.IN_SENT_ORDER);
         sorted.forEach(fold::add);
@@ -55,7 +75,7 @@ public final class TurnFold {
     }
 
     private TurnStep step(int index, TurnState before) {
-        return new TurnStep(new Earlier(events.subList(0, index), byId), before);
+        return new TurnStep(new Earlier(events.subList(0, index), byId, words), before);
     }
 
     /** The reaction that an event takes back, where that was seen before it. */
@@ -97,6 +117,19 @@ public final class TurnFold {
             }
         }
         return state;
+    }
+
+    /** The last thing that somebody wrote, where it is a closing word: thanks, or that the matter is settled. */
+    public Optional<TurnEvent> closingWord() {
+        for (int i = events.size() - 1; i >= 0; i--) {
+            TurnEvent event = events.get(i);
+            if (!event.reaction() && event.facts().nature() == Nature.PERSON && !event.reminder()) {
+                Facts facts = event.facts();
+                boolean closes = facts.thanksOnly() || facts.acknowledges() || facts.solved();
+                return closes ? Optional.of(event) : Optional.empty();
+            }
+        }
+        return Optional.empty();
     }
 
     /** The state after the message at that place in sent order. */

@@ -17,6 +17,7 @@ import java.util.UUID;
  * @param awaited who owes me something, in the order in which they came to
  * @param asking those awaited who asked back and wait for me meanwhile
  * @param answered who answered what I had asked, and when
+ * @param given those answers
  * @param returns when somebody away is back, by address
  * @param closed whether it is closed
  * @param reopenedBy the message that opened it again after it was closed
@@ -28,6 +29,7 @@ public record TurnState(
         List<Awaited> awaited,
         List<Awaited> asking,
         List<Answered> answered,
+        List<Given> given,
         Map<String, LocalDate> returns,
         boolean closed,
         Optional<UUID> reopenedBy,
@@ -35,7 +37,16 @@ public record TurnState(
 
     /** Before any message. */
     public static final TurnState START = new TurnState(
-            List.of(), List.of(), List.of(), List.of(), List.of(), Map.of(), false, Optional.empty(), Optional.empty());
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            Map.of(),
+            false,
+            Optional.empty(),
+            Optional.empty());
 
     /**
      * A debt that rests while my question back is open.
@@ -59,6 +70,7 @@ public record TurnState(
         awaited = List.copyOf(awaited);
         asking = List.copyOf(asking);
         answered = List.copyOf(answered);
+        given = List.copyOf(given);
         returns = Map.copyOf(returns);
     }
 

@@ -33,6 +33,7 @@ final class TurnStep {
     private final List<Awaited> awaited;
     private final List<Awaited> asking;
     private final List<Answered> answered;
+    private final List<Given> given;
     private final Map<String, LocalDate> returns;
     private final TurnState state;
 
@@ -45,6 +46,7 @@ final class TurnStep {
         this.awaited = new ArrayList<>(state.awaited());
         this.asking = new ArrayList<>(state.asking());
         this.answered = new ArrayList<>(state.answered());
+        this.given = new ArrayList<>(state.given());
         this.returns = new HashMap<>(state.returns());
     }
 
@@ -65,7 +67,7 @@ final class TurnStep {
             }
         }
         return new TurnState(
-                debts, paused, awaited, asking, answered, returns, false, state.reopenedBy(), state.decidedAt());
+                debts, paused, awaited, asking, answered, given, returns, false, state.reopenedBy(), state.decidedAt());
     }
 
     private void away(Party party, LocalDate until) {
@@ -109,9 +111,12 @@ final class TurnStep {
             withdraw(event);
         }
         answerInMyPlace(event);
-        resumeAfterAnswer(event);
-        answerInTheirPlace(event);
-        boolean wasAwaited = answer(event);
+        boolean wasAwaited = isAwaited(event.from());
+        if (!earlier.isNoAnswer(event)) {
+            resumeAfterAnswer(event);
+            answerInTheirPlace(event);
+            wasAwaited = answer(event);
+        }
         if (!wasAwaited && facts.promises() && !isAwaited(event.from())) {
             awaited.add(new Awaited(
                     event.from(),
@@ -139,6 +144,7 @@ final class TurnStep {
                 facts.what(),
                 others,
                 facts.openToAll(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
@@ -424,6 +430,8 @@ final class TurnStep {
                 awaited.addAll(i, handedOn(one, event));
             } else if (facts.putsOff(lastAskOf(one))) {
                 awaited.set(i, one.promisedBy(event));
+            } else if (earlier.wordOn(event).isPresent()) {
+                awaited.set(i, one.stillMissing(earlier.wordOn(event).get().missing()));
             } else {
                 awaited.remove(i);
                 open |= one.openToAll();
@@ -477,6 +485,7 @@ final class TurnStep {
                 .isPresent();
         if (asked) {
             answered.add(new Answered(one.party().address(), one.messageId(), one.since(), event.sentAt()));
+            given.add(new Given(one.party(), one.messageId(), one.what(), event.messageId()));
         }
     }
 
@@ -544,7 +553,7 @@ final class TurnStep {
                 debts.remove(i);
                 paused.add(new Paused(debt, List.copyOf(facts.asked()), event.messageId()));
             } else if (facts.putsOff(debt.what())) {
-                debts.set(i, debt.promisedBy(facts.promisedBy()));
+                debts.set(i, debt.promised(event));
             } else {
                 debts.remove(i);
             }
@@ -561,7 +570,8 @@ final class TurnStep {
                     Set.of(),
                     false,
                     Optional.empty(),
-                    Optional.empty()));
+                    Optional.empty(),
+                    Optional.of(new Promised(event.messageId(), event.sentAt(), facts.promised()))));
         }
     }
 

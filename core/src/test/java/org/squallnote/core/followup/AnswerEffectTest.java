@@ -90,9 +90,11 @@ class AnswerEffectTest {
                 Set.of(),
                 false,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
         return new TurnState(
                 List.of(debt),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -161,10 +163,12 @@ class AnswerEffectTest {
                 Set.of(),
                 false,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
         TurnState paused = new TurnState(
                 List.of(),
                 List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

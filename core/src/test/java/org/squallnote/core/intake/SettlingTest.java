@@ -71,9 +71,11 @@ class SettlingTest {
                 Set.of(),
                 false,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
         TurnState owing = new TurnState(
                 List.of(debt),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
