@@ -67,6 +67,8 @@ class ChaseStoreTest extends StoreTest {
                 null,
                 chaseOn,
                 null,
+                null,
+                null,
                 0);
         threads.insert(thread);
         return thread;

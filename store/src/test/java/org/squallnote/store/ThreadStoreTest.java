@@ -54,6 +54,8 @@ class ThreadStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                null,
+                null,
                 0);
     }
 

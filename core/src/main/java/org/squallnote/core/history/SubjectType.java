@@ -25,7 +25,9 @@ public enum SubjectType {
     REMINDER_WISHES,
     BLOCK_CALENDAR,
     TASK_LIST,
-    CHASE_WISHES;
+    CHASE_WISHES,
+    /** What was said of later messages stands in its state only. */
+    ANSWER_WORD(1, true);
 
     private final int version;
     private final boolean whole;

@@ -22,6 +22,8 @@ import org.squallnote.core.turn.Turn;
  * @param oweBy the earliest day by which I owe something, at its end
  * @param chaseOn the day on which the first of those awaited is to be reminded
  * @param chaseHand the day chosen by hand instead
+ * @param closingWord the message that closes it where nobody owes anything: thanks, or that it is settled
+ * @param promiseOn the first day for which I have promised something; {@link #UNDATED} where I named none
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
  */
 public record StoredThread(
@@ -45,7 +47,12 @@ public record StoredThread(
         @Nullable LocalDateTime oweBy,
         @Nullable LocalDate chaseOn,
         @Nullable LocalDate chaseHand,
+        @Nullable UUID closingWord,
+        @Nullable LocalDate promiseOn,
         int version) {
+
+    /** Stands for the day of a promise without one. */
+    public static final LocalDate UNDATED = LocalDate.of(9999, 12, 31);
 
     /** The last decision made by hand. */
     public Optional<HandDecision> handDecision() {

@@ -15,7 +15,9 @@ public record AnswerWord(UUID messageId, Kind kind, String missing) {
         /** It is not what was asked: its writer owes that as if they had not written. */
         NO_ANSWER,
         /** It is a part of that: its writer owes the rest. */
-        PARTLY
+        PARTLY,
+        /** It is an answer, whatever was said of such messages. */
+        ANSWER
     }
 
     /** Longer words are refused. */

@@ -35,7 +35,9 @@ public final class TurnFold {
 
     /** @param words what was said by hand of messages that counted as answers */
     public TurnFold(Collection<AnswerWord> words) {
-        this.words = words.stream().collect(Collectors.toMap(AnswerWord::messageId, Function.identity()));
+        this.words = words.stream()
+                .filter(word -> word.kind() != AnswerWord.Kind.ANSWER)
+                .collect(Collectors.toMap(AnswerWord::messageId, Function.identity()));
     }
 
     /** The fold over some messages, in whatever order they are given. */

@@ -100,6 +100,11 @@ public record TurnState(
         return debts.stream().flatMap(debt -> debt.by().stream()).min(Comparator.naturalOrder());
     }
 
+    /** What I have promised. */
+    public List<Debt> promises() {
+        return debts.stream().filter(debt -> debt.promise().isPresent()).toList();
+    }
+
     /** Since when it has been so. */
     public Optional<Instant> since() {
         return switch (turn()) {

@@ -2,6 +2,8 @@ package org.squallnote.server.arrival;
 
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -11,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.chase.SentChase;
@@ -49,6 +52,7 @@ public class ThreadTurns {
     private final ThreadStore threads;
     private final SourceStore sources;
     private final ReadingStore readings;
+    private final WordsOnAnswers words;
     private final ChaseStore chases;
     private final ChaseDates chaseDates;
     private final CrossingAnswers crossing;
@@ -59,6 +63,7 @@ public class ThreadTurns {
             ThreadStore threads,
             SourceStore sources,
             ReadingStore readings,
+            WordsOnAnswers words,
             ChaseStore chases,
             ChaseDates chaseDates,
             CrossingAnswers crossing,
@@ -67,6 +72,7 @@ public class ThreadTurns {
         this.threads = threads;
         this.sources = sources;
         this.readings = readings;
+        this.words = words;
         this.chases = chases;
         this.chaseDates = chaseDates;
         this.crossing = crossing;
@@ -80,14 +86,15 @@ public class ThreadTurns {
             return;
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
-        TurnState state = fold(owner, threadId, rows).state(before.flatMap(StoredThread::handDecision));
+        TurnFold fold = fold(owner, threadId, rows);
+        TurnState state = fold.state(before.flatMap(StoredThread::handDecision));
         boolean sameAwaited = before.filter(thread -> thread.awaited().list().equals(state.awaited()))
                 .isPresent();
         if (!state.answered().isEmpty() || (before.isPresent() && !sameAwaited)) {
             chaseDates.noteAnswers(owner, threadId, state.answered());
         }
         Optional<LocalDate> chaseOn = noteWhatIsOpen(owner, threadId, rows, state, before);
-        StoredThread after = derived(owner, threadId, rows, state, chaseOn);
+        StoredThread after = derived(owner, threadId, rows, state, chaseOn, closingWord(fold, state));
         if (before.isEmpty()) {
             threads.insert(after);
             return;
@@ -100,6 +107,13 @@ public class ThreadTurns {
         if (opens) {
             noteOpening(owner, threadId, rows, state.reopenedBy().orElseThrow());
         }
+    }
+
+    /** Where nobody owes anything and nobody has decided about it, the last word may close it. */
+    private static @Nullable UUID closingWord(TurnFold fold, TurnState state) {
+        return state.turn() != Turn.NOBODY || state.decidedAt().isPresent()
+                ? null
+                : fold.closingWord().map(TurnEvent::messageId).orElse(null);
     }
 
     /** @return when the first of those awaited is to be chased */
@@ -144,7 +158,7 @@ public class ThreadTurns {
     }
 
     /** Whose turn it is, as {@link #refresh} derives it. */
-    TurnState state(UUID owner, UUID threadId) {
+    public TurnState state(UUID owner, UUID threadId) {
         List<ThreadingRow> rows = messages.threadingInThread(owner, threadId);
         if (rows.isEmpty()) {
             return TurnState.START;
@@ -163,7 +177,7 @@ public class ThreadTurns {
                 .orElse(false);
         Map<UUID, List<SentChase>> reminders =
                 chases.sent(owner, threadId).stream().collect(Collectors.groupingBy(SentChase::messageId));
-        TurnFold fold = new TurnFold();
+        TurnFold fold = new TurnFold(words.in(owner, threadId, rows, facts));
         for (ThreadingRow row : rows) {
             Facts its = facts.getOrDefault(row.id(), Facts.SILENT);
             List<SentChase> reminds =
@@ -270,8 +284,23 @@ public class ThreadTurns {
                         .touch(Topic.THREADS));
     }
 
+    /** The first day for which I have promised something. */
+    private static @Nullable LocalDate promiseOn(TurnState state) {
+        return state.closed()
+                ? null
+                : state.promises().stream()
+                        .map(debt -> debt.by().map(LocalDateTime::toLocalDate).orElse(StoredThread.UNDATED))
+                        .min(Comparator.naturalOrder())
+                        .orElse(null);
+    }
+
     private static StoredThread derived(
-            UUID owner, UUID threadId, List<ThreadingRow> rows, TurnState state, Optional<LocalDate> chaseOn) {
+            UUID owner,
+            UUID threadId,
+            List<ThreadingRow> rows,
+            TurnState state,
+            Optional<LocalDate> chaseOn,
+            @Nullable UUID closingWord) {
         ThreadingRow first = rows.get(0);
         String subject = rows.stream()
                 .map(ThreadingRow::subject)
@@ -300,6 +329,8 @@ public class ThreadTurns {
                 state.oweBy().orElse(null),
                 chaseOn.orElse(null),
                 null,
+                closingWord,
+                promiseOn(state),
                 0);
     }
 }

@@ -24,6 +24,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.thread.ThreadGrouping;
+import org.squallnote.core.turn.AnswerWord;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.CurrentAccount;
@@ -38,8 +39,10 @@ class ThreadController {
 
     private final Threads threads;
     private final ThreadPages pages;
+    private final AnswersGiven answers;
 
-    ThreadController(Threads threads, ThreadPages pages) {
+    ThreadController(Threads threads, ThreadPages pages, AnswersGiven answers) {
+        this.answers = answers;
         this.pages = pages;
         this.threads = threads;
     }
@@ -72,7 +75,9 @@ class ThreadController {
             boolean canReact,
             @Nullable UUID answersId) {}
 
-    record ThreadDetail(ThreadLine line, List<ThreadMessage> messages, Instant now) {}
+    /** @param answers what counts as an answer to something that I had asked, the newest first */
+    record ThreadDetail(
+            ThreadLine line, List<ThreadMessage> messages, List<AnswersGiven.AnswerView> answers, Instant now) {}
 
     /** Threads of one list, those with others unless another one is asked for; grouped where that is asked for. */
     @GetMapping("/api/threads")
@@ -101,7 +106,7 @@ class ThreadController {
                         message.answers() == null ? null : byMessageId.get(message.answers())))
                 .toList();
         Instant now = pages.now();
-        return new ThreadDetail(pages.line(thread, now), all, now);
+        return new ThreadDetail(pages.line(thread, now), all, answers.of(thread, stored), now);
     }
 
     private static ThreadMessage message(
@@ -121,6 +126,28 @@ class ThreadController {
                 message.removed(),
                 message.roomId() != null && !message.removed() && !ReadableMessage.isInvitation(message.messageId()),
                 answersId);
+    }
+
+    /**
+     * How a message counts.
+     *
+     * @param missing what is still missing, of one that is a part
+     * @param always whether later messages of that kind from its writer are no answers either
+     */
+    record AnswerWordForm(
+            @NotNull AnswerWord.Kind verdict,
+            @NotNull @Size(max = AnswerWord.LONGEST) String missing,
+            boolean always) {}
+
+    /** Says by hand what a message is that counted as an answer. */
+    @PutMapping("/api/threads/{id}/answers/{messageId}")
+    Done say(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @PathVariable UUID messageId,
+            @Valid @RequestBody AnswerWordForm body) {
+        return answers.say(me, commandId, id, messageId, body.verdict(), body.missing(), body.always());
     }
 
     @PostMapping("/api/threads/{id}/close")

@@ -277,4 +277,7 @@ public interface MessageStore {
 
     /** The category that the last follow-up from this writer got. */
     Optional<UUID> lastCategoryFor(@Param("owner") UUID owner, @Param("address") String address);
+
+    /** The threads in which somebody has written. */
+    List<UUID> threadsWith(@Param("owner") UUID owner, @Param("address") String address);
 }
