@@ -19,3 +19,5 @@ alter table thread add column closing_word uuid;
 alter table thread add column promise_on date;
 create index thread_by_promise on thread (owner, promise_on, since, id);
 create index thread_by_closing_word on thread (owner, turn, closing_word);
+-- How much a thread is mine, as was said by hand.
+alter table thread add column attention varchar(20) default 'MINE' not null;

@@ -173,6 +173,72 @@ class ThreadListsTest extends ServerTest {
         assertThat(list("turn=WITH_ME").size()).isEqualTo(1);
     }
 
+    private JsonNode closable(int days) {
+        return get(me, "/api/threads/closable?days=" + days).path("threads");
+    }
+
+    @Test
+    void aLastWordProposesToCloseAndSilenceAfterSomeDays() {
+        arrive(me, mine(1, "mine@x.example", "none@x.example", "Could you send me the load chart?", NINE));
+        arrive(
+                me,
+                mail(
+                        2,
+                        "there@x.example",
+                        "Tilda Brandt <tilda@brandt-cranes.example>",
+                        "Re: Crane",
+                        "<mine@x.example>",
+                        "The load chart is attached.",
+                        NINE.plusSeconds(600)));
+        assertThat(closable(10).size()).isZero();
+        assertThat(closable(1).path(0).path("words").asString("")).isEqualTo("The load chart is attached.");
+        arrive(me, mine(3, "thanks@x.example", "there@x.example", "Thanks, that's all I need.", NINE.plusSeconds(900)));
+        JsonNode one = closable(10).path(0);
+        assertThat(one.path("mine").asBoolean(false)).isTrue();
+        assertThat(one.path("words").asString("")).isEqualTo("Thanks, that's all I need.");
+        assertThat(get(me, "/api/threads").path("closable").asInt(0)).isEqualTo(1);
+        decide(
+                "\"choice\":\"CLOSE\",\"reason\":\"ANSWERED\",\"endFollowUps\":false",
+                one.path("line").path("id").asString(""));
+        assertThat(closable(1).size()).isZero();
+        assertThat(get(me, "/api/threads").path("closable").asInt(1)).isZero();
+    }
+
+    @Test
+    void aThreadThatIsNotForMeOwesNothingAndPassesByIntake() {
+        String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        int waiting = get(me, "/api/intake").path("total").asInt(0);
+        String command = decide("\"choice\":\"NOT_MINE\",\"endFollowUps\":false", crane);
+        assertThat(list("turn=WITH_ME").size()).isZero();
+        assertThat(get(me, "/api/intake").path("total").asInt(0)).isEqualTo(waiting - 1);
+        arrive(
+                me,
+                mail(
+                        2,
+                        "again@x.example",
+                        "Tilda Brandt <tilda@brandt-cranes.example>",
+                        "Re: Crane",
+                        "<crane@x.example>",
+                        "Could you send it today, please?",
+                        NINE.plusSeconds(3_600)));
+        assertThat(list("turn=WITH_ME").size()).isZero();
+        assertThat(get(me, "/api/intake").path("total").asInt(0)).isEqualTo(waiting - 1);
+        assertThat(list("turn=NOBODY").path(0).path("attention").asString("")).isEqualTo("NOT_MINE");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(list("turn=WITH_ME").size()).isEqualTo(1);
+    }
+
+    @Test
+    void aWatchedThreadOwesNothingButItsMessagesCome() {
+        String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        int waiting = get(me, "/api/intake").path("total").asInt(0);
+        decide("\"choice\":\"WATCH\",\"endFollowUps\":false", crane);
+        assertThat(list("turn=WITH_ME").size()).isZero();
+        assertThat(get(me, "/api/intake").path("total").asInt(0)).isEqualTo(waiting);
+        decide("\"choice\":\"OPEN_AGAIN\",\"endFollowUps\":false", crane);
+        assertThat(list("turn=WITH_ME").size()).isEqualTo(1);
+    }
+
     private String category(String name) {
         String id = UUID.randomUUID().toString();
         change(

@@ -19,6 +19,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.core.outbox.OutboxState;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.StoredThread;
@@ -69,6 +70,7 @@ class ChaseStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                Attention.MINE,
                 0);
         threads.insert(thread);
         return thread;

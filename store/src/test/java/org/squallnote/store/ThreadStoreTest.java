@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.StoredThread;
@@ -56,6 +57,7 @@ class ThreadStoreTest extends StoreTest {
                 null,
                 null,
                 null,
+                Attention.MINE,
                 0);
     }
 

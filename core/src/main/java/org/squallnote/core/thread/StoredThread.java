@@ -24,6 +24,7 @@ import org.squallnote.core.turn.Turn;
  * @param chaseHand the day chosen by hand instead
  * @param closingWord the message that closes it where nobody owes anything: thanks, or that it is settled
  * @param promiseOn the first day for which I have promised something; {@link #UNDATED} where I named none
+ * @param attention how much it is mine, as was said by hand
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
  */
 public record StoredThread(
@@ -49,6 +50,7 @@ public record StoredThread(
         @Nullable LocalDate chaseHand,
         @Nullable UUID closingWord,
         @Nullable LocalDate promiseOn,
+        Attention attention,
         int version) {
 
     /** Stands for the day of a promise without one. */

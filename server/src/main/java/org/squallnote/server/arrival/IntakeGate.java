@@ -19,6 +19,7 @@ import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.LiveEvents;
@@ -26,6 +27,7 @@ import org.squallnote.server.live.Topic;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.settings.SettingsStore;
 import org.squallnote.store.source.SourceStore;
+import org.squallnote.store.thread.ThreadStore;
 
 /**
  * Decides which arriving messages wait in Intake, and takes out of it what an answer of mine, wherever it was written,
@@ -39,6 +41,7 @@ class IntakeGate {
 
     private final MessageStore messages;
     private final SourceStore sources;
+    private final ThreadStore threads;
     private final ThreadTurns turns;
     private final AnswerSeen answerSeen;
     private final List<FreshMessages> followers;
@@ -50,6 +53,7 @@ class IntakeGate {
     IntakeGate(
             MessageStore messages,
             SourceStore sources,
+            ThreadStore threads,
             ThreadTurns turns,
             AnswerSeen answerSeen,
             List<FreshMessages> followers,
@@ -59,6 +63,7 @@ class IntakeGate {
             Clock clock) {
         this.messages = messages;
         this.sources = sources;
+        this.threads = threads;
         this.turns = turns;
         this.answerSeen = answerSeen;
         this.followers = followers;
@@ -95,8 +100,13 @@ class IntakeGate {
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED
                     : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
-            if (decision == Decision.UNDECIDED && past.takes(message)) {
-                letPast(owner, message);
+            if (decision == Decision.UNDECIDED && isNotMine(owner, row.threadId())) {
+                letPast(owner, message, "Past Intake, since the thread is not for you: ");
+            } else if (decision == Decision.UNDECIDED && past.takes(message)) {
+                letPast(
+                        owner,
+                        message,
+                        "Past Intake, as you said of " + message.from().displayName() + ": ");
             } else {
                 if (decision != message.decision()) {
                     messages.decide(owner, message.id(), decision, null);
@@ -112,8 +122,14 @@ class IntakeGate {
         live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
     }
 
+    private boolean isNotMine(UUID owner, UUID threadId) {
+        return threads.byId(owner, threadId)
+                .filter(thread -> thread.attention() == Attention.NOT_MINE)
+                .isPresent();
+    }
+
     /** What the user wants to see nothing of is decided as it arrives; the history says so, and undo brings it back. */
-    private void letPast(UUID owner, StoredMessage message) {
+    private void letPast(UUID owner, StoredMessage message, String why) {
         Instant now = clock.instant();
         commands.runWithin(owner, "past-intake", changes -> {
             messages.decide(owner, message.id(), Decision.NOTHING, now);
@@ -122,7 +138,7 @@ class IntakeGate {
                             message.id(),
                             new DecisionState(Decision.UNDECIDED, null, message.correction(), null),
                             new DecisionState(Decision.NOTHING, now, message.correction(), null))
-                    .label("Past Intake, as you said of " + message.from().displayName() + ": " + message.subject());
+                    .label(why + message.subject());
         });
     }
 

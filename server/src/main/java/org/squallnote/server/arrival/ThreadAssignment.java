@@ -12,6 +12,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
@@ -100,9 +101,16 @@ class ThreadAssignment {
     }
 
     private void takeDecisionAlong(UUID owner, UUID from, UUID to) {
-        Optional<StoredThread> old = threads.byId(owner, from).filter(thread -> thread.handTurn() != null);
+        Optional<StoredThread> old = threads.byId(owner, from)
+                .filter(thread -> thread.handTurn() != null || thread.attention() != Attention.MINE);
         Optional<StoredThread> target = threads.byId(owner, to);
-        if (old.isPresent() && target.isPresent() && target.get().handTurn() == null) {
+        if (old.isPresent() && target.isPresent() && target.get().attention() == Attention.MINE) {
+            threads.setAttention(owner, to, old.get().attention());
+        }
+        if (old.isPresent()
+                && old.get().handTurn() != null
+                && target.isPresent()
+                && target.get().handTurn() == null) {
             StoredThread decided = old.get();
             threads.setHandDecision(
                     owner, to, decided.handTurn(), decided.handReason(), decided.handAt(), decided.handLastKnown());

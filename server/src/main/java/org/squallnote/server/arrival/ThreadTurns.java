@@ -24,6 +24,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.OpenBetween;
@@ -87,7 +88,7 @@ public class ThreadTurns {
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
         TurnFold fold = fold(owner, threadId, rows);
-        TurnState state = fold.state(before.flatMap(StoredThread::handDecision));
+        TurnState state = stateOf(fold, before);
         boolean sameAwaited = before.filter(thread -> thread.awaited().list().equals(state.awaited()))
                 .isPresent();
         if (!state.answered().isEmpty() || (before.isPresent() && !sameAwaited)) {
@@ -163,7 +164,13 @@ public class ThreadTurns {
         if (rows.isEmpty()) {
             return TurnState.START;
         }
-        return fold(owner, threadId, rows).state(threads.byId(owner, threadId).flatMap(StoredThread::handDecision));
+        return stateOf(fold(owner, threadId, rows), threads.byId(owner, threadId));
+    }
+
+    /** In a thread that is not mine nothing is owed. */
+    private static TurnState stateOf(TurnFold fold, Optional<StoredThread> thread) {
+        boolean mine = thread.filter(each -> each.attention() != Attention.MINE).isEmpty();
+        return mine ? fold.state(thread.flatMap(StoredThread::handDecision)) : TurnState.START;
     }
 
     private TurnFold fold(UUID owner, UUID threadId, List<ThreadingRow> rows) {
@@ -331,6 +338,7 @@ public class ThreadTurns {
                 null,
                 closingWord,
                 promiseOn(state),
+                Attention.MINE,
                 0);
     }
 }

@@ -17,7 +17,7 @@ import org.squallnote.store.followup.FollowUpStore;
 
 /** What open follow-ups make of a day. */
 @Component
-class DayLoads {
+public class DayLoads {
 
     private final FollowUpStore followUps;
     private final Calendars calendars;
@@ -38,6 +38,12 @@ class DayLoads {
      * @param roomOn the next working day that is not full, absent where the day itself has room
      */
     record Answer(DayLoad load, Optional<LocalDate> roomOn) {}
+
+    /** The first working day from one on that is not full; absent where all of them are that are looked at. */
+    public Optional<LocalDate> roomFrom(SignedIn me, LocalDate day) {
+        Answer answer = of(me, day);
+        return answer.load().full() ? answer.roomOn() : Optional.of(day);
+    }
 
     Answer of(SignedIn me, LocalDate day) {
         Instant now = clock.instant();

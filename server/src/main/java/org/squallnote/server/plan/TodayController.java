@@ -23,6 +23,7 @@ import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.calendar.MeetingView;
 import org.squallnote.server.followup.FollowUpLine;
+import org.squallnote.server.promise.Promises;
 
 /** The day: what is planned, what else could be done, and whether it fits. */
 @RestController
@@ -32,8 +33,10 @@ class TodayController {
     private static final int DAYS = 10;
 
     private final DayBook book;
+    private final Promises promises;
 
-    TodayController(DayBook book) {
+    TodayController(DayBook book, Promises promises) {
+        this.promises = promises;
         this.book = book;
     }
 
@@ -52,6 +55,7 @@ class TodayController {
      * @param moves what would make it fit
      * @param stuckMinutes how much would be too much even then
      * @param toBeChased in how many threads somebody is to be reminded
+     * @param promisesPressing in how many threads I have promised something that is to be kept today or broken already
      */
     record TodayView(
             LocalDate day,
@@ -71,7 +75,8 @@ class TodayController {
             int pressing,
             List<MoveView> moves,
             int stuckMinutes,
-            int toBeChased) {}
+            int toBeChased,
+            int promisesPressing) {}
 
     /**
      * Something planned.
@@ -152,6 +157,7 @@ class TodayController {
                 today.pressing(),
                 MoveView.of(today.moves(), byId),
                 today.stuckMinutes(),
-                book.toBeChased(me, day));
+                book.toBeChased(me, day),
+                promises.pressing(me));
     }
 }

@@ -3,6 +3,7 @@ package org.squallnote.server.thread;
 import java.time.Instant;
 import java.time.LocalDate;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
@@ -13,17 +14,28 @@ record HandState(
         @Nullable CloseReason reason,
         @Nullable Instant at,
         @Nullable Instant lastKnown,
-        @Nullable LocalDate chaseOn) {
+        @Nullable LocalDate chaseOn,
+        @Nullable Attention attention) {
 
-    static final HandState NONE = new HandState(null, null, null, null, null);
+    static final HandState NONE = new HandState(null, null, null, null, null, null);
 
     static HandState of(StoredThread thread) {
         return new HandState(
-                thread.handTurn(), thread.handReason(), thread.handAt(), thread.handLastKnown(), thread.chaseHand());
+                thread.handTurn(),
+                thread.handReason(),
+                thread.handAt(),
+                thread.handLastKnown(),
+                thread.chaseHand(),
+                thread.attention() == Attention.MINE ? null : thread.attention());
     }
 
     /** The same with another day on which those awaited are to be reminded. */
     HandState chasedOn(@Nullable LocalDate day) {
-        return new HandState(turn, reason, at, lastKnown, day);
+        return new HandState(turn, reason, at, lastKnown, day, attention);
+    }
+
+    /** The same with another say in how much it is mine. */
+    HandState attended(Attention other) {
+        return new HandState(turn, reason, at, lastKnown, chaseOn, other);
     }
 }

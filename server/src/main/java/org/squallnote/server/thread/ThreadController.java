@@ -1,6 +1,8 @@
 package org.squallnote.server.thread;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
@@ -51,8 +53,17 @@ class ThreadController {
      * Some threads.
      *
      * @param due in how many somebody is to be reminded today
+     * @param promised in how many I have promised something
+     * @param closable in how many somebody has said a closing word
      */
-    record ThreadsView(Map<Turn, Integer> counts, int due, List<ThreadLine> lines, boolean more, Instant now) {}
+    record ThreadsView(
+            Map<Turn, Integer> counts,
+            int due,
+            int promised,
+            int closable,
+            List<ThreadLine> lines,
+            boolean more,
+            Instant now) {}
 
     /**
      * A message of a thread.
@@ -89,7 +100,22 @@ class ThreadController {
         Instant now = pages.now();
         ThreadPages.Page page = pages.page(me.accountId(), turn, by, offset, now);
         return new ThreadsView(
-                pages.counts(me.accountId()), pages.countDue(me.accountId(), now), page.lines(), page.more(), now);
+                pages.counts(me.accountId()),
+                pages.countDue(me.accountId(), now),
+                pages.countPromised(me.accountId()),
+                pages.countClosed(me.accountId()),
+                page.lines(),
+                page.more(),
+                now);
+    }
+
+    record ClosableView(List<ThreadPages.Closable> threads, Instant now) {}
+
+    /** Threads that may be closed: with a closing word, or silent for so many working days while nobody owes anything. */
+    @GetMapping("/api/threads/closable")
+    ClosableView closable(@CurrentAccount SignedIn me, @RequestParam(defaultValue = "10") @Min(1) @Max(250) int days) {
+        Instant now = pages.now();
+        return new ClosableView(pages.closable(me.accountId(), days, now), now);
     }
 
     @GetMapping("/api/threads/{id}")

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
 
@@ -13,6 +14,8 @@ import org.squallnote.core.turn.Turn;
  *
  * @param followUps how many open follow-ups were made from it
  * @param categoryId the category of the last of its follow-ups that has one
+ * @param attention how much it is mine
+ * @param closingWord the message that closes it where nobody owes anything
  * @param group what it stands together with, where rows stand in groups
  */
 record ThreadLine(
@@ -33,6 +36,8 @@ record ThreadLine(
         int followUps,
         @Nullable UUID categoryId,
         @Nullable Group group,
+        Attention attention,
+        @Nullable UUID closingWord,
         int version) {
 
     /**

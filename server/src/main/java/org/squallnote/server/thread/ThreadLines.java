@@ -115,6 +115,8 @@ record ThreadLines(
                 followUps.map(ThreadFollowUps::open).orElse(0),
                 followUps.map(ThreadFollowUps::categoryId).orElse(null),
                 group.orElse(null),
+                thread.attention(),
+                thread.closingWord(),
                 thread.version());
     }
 

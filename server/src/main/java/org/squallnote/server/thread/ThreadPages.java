@@ -17,11 +17,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.Age;
 import org.squallnote.core.thread.GroupedThread;
@@ -42,6 +45,8 @@ import org.squallnote.store.thread.ThreadStore;
 class ThreadPages {
 
     private static final int PAGE = 100;
+    private static final int MOST_CLOSABLE = 200;
+    private static final int LONGEST_WORDS = 160;
 
     private final ThreadStore store;
     private final MessageStore messages;
@@ -175,6 +180,56 @@ class ThreadPages {
                                 .collect(Collectors.toMap(ThreadFollowUps::threadId, Function.identity())),
                 chaseDates.usual(owner, shown, workingTime),
                 now);
+    }
+
+    /**
+     * A thread that may be closed.
+     *
+     * @param mine whether the last word is mine
+     * @param words the last message in its writer's words, shortened
+     */
+    record Closable(ThreadLine line, boolean mine, String writer, String words) {}
+
+    /** Threads in which nobody owes anything: those with a closing word, and those silent for some working days. */
+    List<Closable> closable(UUID owner, int workingDays, Instant now) {
+        WorkingTime workingTime = workingTimes.of(owner);
+        LocalDate day = LocalDate.ofInstant(now, workingTime.zone());
+        for (int i = 0; i < workingDays; i++) {
+            day = workingTime.onOrBefore(day.minusDays(1));
+        }
+        Instant before = day.atStartOfDay(workingTime.zone()).toInstant();
+        List<StoredThread> found = store.closable(owner, before, MOST_CLOSABLE);
+        ThreadLines lines = lines(owner, found, now);
+        return found.stream()
+                .flatMap(thread -> {
+                    List<ThreadingRow> rows = messages.threadingInThread(owner, thread.id());
+                    return rows.isEmpty()
+                            ? Stream.empty()
+                            : messages.byId(owner, rows.get(rows.size() - 1).id()).stream()
+                                    .map(last -> closable(lines.of(thread, rows, Optional.empty()), last));
+                })
+                .toList();
+    }
+
+    private static Closable closable(ThreadLine line, StoredMessage last) {
+        String own = OwnWords.of(last.body(), last.from().name()).own();
+        String text =
+                (own.isEmpty() ? last.body() : own).replaceAll("\\s+", " ").strip();
+        return new Closable(
+                line,
+                last.direction() == Direction.OUTGOING,
+                last.from().displayName(),
+                text.length() > LONGEST_WORDS ? text.substring(0, LONGEST_WORDS - 1) + "…" : text);
+    }
+
+    /** How many have a closing word. */
+    int countClosed(UUID owner) {
+        return store.countClosed(owner);
+    }
+
+    /** In how many threads I have promised something. */
+    int countPromised(UUID owner) {
+        return store.countPromised(owner, StoredThread.UNDATED);
     }
 
     /** In how many threads somebody is to be reminded. */

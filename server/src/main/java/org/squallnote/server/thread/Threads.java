@@ -9,12 +9,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
@@ -24,9 +27,11 @@ import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.Restorer;
+import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.thread.ThreadStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -43,6 +48,8 @@ public class Threads implements Restorer {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final ThreadStore store;
+    private final MessageStore messages;
+    private final Decisions decisions;
     private final ChaseStore chases;
     private final ThreadTurns turns;
     private final EndingOfThread ending;
@@ -52,6 +59,8 @@ public class Threads implements Restorer {
 
     Threads(
             ThreadStore store,
+            MessageStore messages,
+            Decisions decisions,
             ChaseStore chases,
             ThreadTurns turns,
             EndingOfThread ending,
@@ -59,6 +68,8 @@ public class Threads implements Restorer {
             Clock clock,
             JsonMapper json) {
         this.store = store;
+        this.messages = messages;
+        this.decisions = decisions;
         this.chases = chases;
         this.turns = turns;
         this.ending = ending;
@@ -73,6 +84,10 @@ public class Threads implements Restorer {
         NO_REPLY_OWED,
         THEIR_TURN,
         NOT_BEFORE,
+        /** It is one of others that I only watch. */
+        WATCH,
+        /** It is not for me. */
+        NOT_MINE,
         OPEN_AGAIN
     }
 
@@ -96,6 +111,9 @@ public class Threads implements Restorer {
         return commands.run(me, commandId, "threads-decided", changes -> {
             List<StoredThread> all = distinct.stream().map(id -> get(owner, id)).toList();
             all.forEach(thread -> decideWithin(owner, thread.id(), decision(thread, wanted), changes));
+            if (wanted.choice() == Choice.NOT_MINE) {
+                all.forEach(thread -> letPast(me, thread, changes));
+            }
             int ended = wanted.endFollowUps()
                     ? all.stream()
                             .mapToInt(thread -> ending.endOfThread(owner, thread.id(), changes))
@@ -108,13 +126,22 @@ public class Threads implements Restorer {
         });
     }
 
+    /** What still waits in Intake of a thread that is not for me goes out of it. */
+    private void letPast(SignedIn me, StoredThread thread, Changes changes) {
+        messages.undecidedInThread(
+                        me.accountId(), thread.id(), thread.lastMessageAt().plusSeconds(1))
+                .forEach(message -> decisions.decide(me, message, Decision.NOTHING, false, changes));
+    }
+
     private HandState decision(StoredThread thread, Wanted wanted) {
         Instant now = clock.instant();
         return switch (wanted.choice()) {
-            case CLOSE -> new HandState(Turn.CLOSED, wanted.reason(), now, thread.lastMessageAt(), null);
-            case NO_REPLY_OWED -> new HandState(Turn.NOBODY, null, now, thread.lastMessageAt(), null);
-            case THEIR_TURN -> new HandState(Turn.WITH_OTHERS, null, now, thread.lastMessageAt(), null);
+            case CLOSE -> new HandState(Turn.CLOSED, wanted.reason(), now, thread.lastMessageAt(), null, null);
+            case NO_REPLY_OWED -> new HandState(Turn.NOBODY, null, now, thread.lastMessageAt(), null, null);
+            case THEIR_TURN -> new HandState(Turn.WITH_OTHERS, null, now, thread.lastMessageAt(), null, null);
             case NOT_BEFORE -> HandState.of(thread).chasedOn(wanted.day());
+            case WATCH -> HandState.of(thread).attended(Attention.WATCHED);
+            case NOT_MINE -> HandState.of(thread).attended(Attention.NOT_MINE);
             case OPEN_AGAIN -> HandState.NONE;
         };
     }
@@ -125,6 +152,8 @@ public class Threads implements Restorer {
             case NO_REPLY_OWED -> "No reply owed: ";
             case THEIR_TURN -> "With others: ";
             case NOT_BEFORE -> "Not to be chased before " + DAY.format(Objects.requireNonNull(wanted.day())) + ": ";
+            case WATCH -> "Only watched: ";
+            case NOT_MINE -> "Not for you: ";
             case OPEN_AGAIN -> "Open again: ";
         };
     }
@@ -135,7 +164,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt(), null),
+                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt(), null, null),
                 CLOSED.getOrDefault(reason, "Closed: ") + thread.subject());
     }
 
@@ -145,7 +174,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt(), null),
+                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt(), null, null),
                 "No reply owed: " + thread.subject());
     }
 
@@ -154,7 +183,7 @@ public class Threads implements Restorer {
         decideWithin(
                 owner,
                 id,
-                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt(), null),
+                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt(), null, null),
                 changes);
     }
 
@@ -176,7 +205,7 @@ public class Threads implements Restorer {
                 me,
                 commandId,
                 id,
-                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt(), null),
+                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt(), null, null),
                 "With others: " + thread.subject());
     }
 
@@ -216,6 +245,7 @@ public class Threads implements Restorer {
     private void write(UUID owner, UUID id, HandState decision) {
         store.setHandDecision(owner, id, decision.turn(), decision.reason(), decision.at(), decision.lastKnown());
         chases.setByHand(owner, id, decision.chaseOn());
+        store.setAttention(owner, id, Optional.ofNullable(decision.attention()).orElse(Attention.MINE));
         turns.refresh(owner, id);
     }
 

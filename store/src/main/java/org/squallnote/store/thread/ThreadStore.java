@@ -1,6 +1,7 @@
 package org.squallnote.store.thread;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -8,6 +9,7 @@ import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.GroupedThread;
 import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
@@ -52,6 +54,12 @@ public interface ThreadStore {
     /** The follow-ups made from each of some threads; those without any are left out. */
     List<ThreadFollowUps> followUps(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
 
+    /** Threads in which I have promised something, by the first day for which I have. */
+    List<StoredThread> promised(@Param("owner") UUID owner, @Param("most") int most);
+
+    /** In how many that is to be kept by a day. */
+    int countPromised(@Param("owner") UUID owner, @Param("today") LocalDate today);
+
     /** What is open with each person in a thread. */
     List<OpenBetween> openBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
@@ -74,6 +82,17 @@ public interface ThreadStore {
             @Param("reason") @Nullable CloseReason reason,
             @Param("at") @Nullable Instant at,
             @Param("lastKnown") @Nullable Instant lastKnown);
+
+    int setAttention(@Param("owner") UUID owner, @Param("id") UUID id, @Param("attention") Attention attention);
+
+    /**
+     * Threads in which nobody owes anything, nobody has decided anything and no follow-up is open: those with a closing
+     * word, then those in which nobody has written since a moment.
+     */
+    List<StoredThread> closable(@Param("owner") UUID owner, @Param("before") Instant before, @Param("most") int most);
+
+    /** In how many threads somebody has said a closing word. */
+    int countClosed(UUID owner);
 
     /** Removes a thread whose messages have all gone to another one. */
     int deleteEmpty(@Param("owner") UUID owner, @Param("id") UUID id);
