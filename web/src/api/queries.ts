@@ -164,6 +164,21 @@ export function useThreads(turn: MaybeRefOrGetter<Turn>, by: MaybeRefOrGetter<Th
   })
 }
 
+/** What I have promised. */
+export function usePromises() {
+  return useQuery({ queryKey: ['promises'], queryFn: () => unwrap(client.GET('/api/promises')) })
+}
+
+/** Threads that may be closed, silent for so many working days or with a last word. */
+export function useClosable(days: MaybeRefOrGetter<number>) {
+  return useQuery({
+    queryKey: computed(() => ['closable', toValue(days)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/threads/closable', { params: { query: { days: toValue(days) } } })),
+    placeholderData: (previous) => previous,
+  })
+}
+
 export function useThread(id: MaybeRefOrGetter<string | undefined>) {
   return useQuery({
     queryKey: computed(() => ['thread', toValue(id)]),

@@ -1316,6 +1316,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/promises": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["open"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reading/progress": {
         parameters: {
             query?: never;
@@ -1940,6 +1956,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/closable": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["closable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/decisions": {
         parameters: {
             query?: never;
@@ -1965,6 +1997,22 @@ export interface paths {
         };
         get: operations["one_2"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/{id}/answers/{messageId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["say"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2162,6 +2210,24 @@ export interface components {
             toAll: boolean;
             cc: string[] | null;
             bcc: string[] | null;
+        };
+        AnswerView: {
+            /** Format: uuid */
+            messageId: string;
+            name: string;
+            /** Format: date-time */
+            at: string;
+            what: string;
+            words: string;
+            /** @enum {string} */
+            verdict: "NO_ANSWER" | "PARTLY" | "ANSWER";
+            missing: string;
+        };
+        AnswerWordForm: {
+            /** @enum {string} */
+            verdict: "NO_ANSWER" | "PARTLY" | "ANSWER";
+            missing: string;
+            always: boolean;
         };
         AskedView: {
             sentence: string;
@@ -2434,6 +2500,17 @@ export interface components {
         };
         ChatView: {
             homeserver: string;
+        };
+        Closable: {
+            line: components["schemas"]["ThreadLine"];
+            mine: boolean;
+            writer: string;
+            words: string;
+        };
+        ClosableView: {
+            threads: components["schemas"]["Closable"][];
+            /** Format: date-time */
+            now: string;
         };
         Code: {
             code: string;
@@ -3172,6 +3249,37 @@ export interface components {
             name: string;
             zone: string;
         };
+        PromiseView: {
+            /** Format: uuid */
+            threadId: string;
+            /** Format: uuid */
+            messageId: string;
+            /** Format: uuid */
+            promisedIn: string;
+            subject: string;
+            to: string;
+            words: string;
+            asked: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date */
+            byDay: string | null;
+            /** Format: time-local */
+            byTime: string | null;
+            late: boolean;
+            due: boolean;
+            /** Format: int32 */
+            followUps: number;
+            title: string;
+            holding: string;
+        };
+        PromisesView: {
+            open: components["schemas"]["PromiseView"][];
+            /** Format: date */
+            newDay: string;
+            /** Format: date-time */
+            now: string;
+        };
         Proof: {
             currentPassword: string;
         };
@@ -3457,7 +3565,7 @@ export interface components {
         ThreadDecisions: {
             threadIds: string[];
             /** @enum {string} */
-            choice: "CLOSE" | "NO_REPLY_OWED" | "THEIR_TURN" | "NOT_BEFORE" | "OPEN_AGAIN";
+            choice: "CLOSE" | "NO_REPLY_OWED" | "THEIR_TURN" | "NOT_BEFORE" | "WATCH" | "NOT_MINE" | "OPEN_AGAIN";
             /** @enum {string|null} */
             reason: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP" | null;
             /** Format: date */
@@ -3467,6 +3575,7 @@ export interface components {
         ThreadDetail: {
             line: components["schemas"]["ThreadLine"];
             messages: components["schemas"]["ThreadMessage"][];
+            answers: components["schemas"]["AnswerView"][];
             /** Format: date-time */
             now: string;
         };
@@ -3497,6 +3606,10 @@ export interface components {
             /** Format: uuid */
             categoryId: string | null;
             group: components["schemas"]["Group"] | null;
+            /** @enum {string} */
+            attention: "MINE" | "WATCHED" | "NOT_MINE";
+            /** Format: uuid */
+            closingWord: string | null;
             /** Format: int32 */
             version: number;
         };
@@ -3526,6 +3639,10 @@ export interface components {
             };
             /** Format: int32 */
             due: number;
+            /** Format: int32 */
+            promised: number;
+            /** Format: int32 */
+            closable: number;
             lines: components["schemas"]["ThreadLine"][];
             more: boolean;
             /** Format: date-time */
@@ -3571,6 +3688,8 @@ export interface components {
             stuckMinutes: number;
             /** Format: int32 */
             toBeChased: number;
+            /** Format: int32 */
+            promisesPressing: number;
         };
         WishForm: {
             /** Format: uuid */
@@ -6031,6 +6150,26 @@ export interface operations {
             };
         };
     };
+    open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PromisesView"];
+                };
+            };
+        };
+    };
     progress: {
         parameters: {
             query?: never;
@@ -7307,6 +7446,28 @@ export interface operations {
             };
         };
     };
+    closable: {
+        parameters: {
+            query?: {
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClosableView"];
+                };
+            };
+        };
+    };
     decide_1: {
         parameters: {
             query?: never;
@@ -7352,6 +7513,36 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ThreadDetail"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                messageId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerWordForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -67,6 +67,7 @@ export function todayOf(more: Partial<TodayData> = {}): TodayData {
     moves: [],
     stuckMinutes: 0,
     toBeChased: 0,
+    promisesPressing: 0,
     ...more,
   }
 }

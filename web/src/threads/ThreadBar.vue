@@ -21,7 +21,7 @@ const { lines, picked, active } = defineProps<{
 }>()
 const emit = defineEmits<{ decide: [choice: ThreadChoice]; clear: [] }>()
 
-const mode = ref<'choose' | 'close' | 'day'>('choose')
+const mode = ref<'choose' | 'close' | 'day' | 'mine'>('choose')
 const endFollowUps = ref(false)
 watch(
   () => lines.map((line) => line.id).join(),
@@ -32,6 +32,7 @@ watch(
 )
 const followUps = computed(() => lines.reduce((sum, line) => sum + line.followUps, 0))
 const closed = computed(() => lines.every((line) => line.turn === 'CLOSED'))
+const notMine = computed(() => lines.every((line) => line.attention !== 'MINE'))
 const owing = computed(() => lines.some((line) => line.debts.length))
 const waiting = computed(() => lines.some((line) => line.awaited.length))
 
@@ -67,11 +68,16 @@ useKeys(view.name, [
     when: () => choosing() && waiting.value,
   },
   {
+    ...view.keys.notMine,
+    run: () => (mode.value = 'mine'),
+    when: () => choosing() && !closed.value && !notMine.value,
+  },
+  {
     ...view.keys.openAgain,
     run: () => {
       decide({ choice: 'OPEN_AGAIN' })
     },
-    when: () => choosing() && closed.value,
+    when: () => choosing() && (closed.value || notMine.value),
   },
 ])
 
@@ -125,15 +131,25 @@ function closingKey(event: KeyboardEvent): void {
         >
           Chase not before <KeyHint :group="view.name" :does="view.keys.notBefore.does" or="P" />
         </button>
+        <button
+          v-if="!notMine"
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          data-test="not-mine"
+          @click="mode = 'mine'"
+        >
+          Not for me <KeyHint :group="view.name" :does="view.keys.notMine.does" or="I" />
+        </button>
       </template>
       <button
-        v-else
+        v-if="closed || notMine"
         class="btn h-8 max-sm:h-11"
         type="button"
         data-test="open-all-again"
         @click="decide({ choice: 'OPEN_AGAIN' })"
       >
-        Open again <KeyHint :group="view.name" :does="view.keys.openAgain.does" or="A" />
+        {{ notMine && !closed ? 'It is mine again' : 'Open again' }}
+        <KeyHint :group="view.name" :does="view.keys.openAgain.does" or="A" />
       </button>
       <slot />
       <button
@@ -182,6 +198,38 @@ function closingKey(event: KeyboardEvent): void {
         {{ endFollowUps ? '✓ ' : ''
         }}{{ followUps === 1 ? 'its follow-up is done' : `${followUps} follow-ups are done` }}
         <span class="key">F</span>
+      </button>
+      <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="mode = 'choose'">
+        Cancel <span class="key">Esc</span>
+      </button>
+    </div>
+    <div
+      v-else-if="mode === 'mine'"
+      class="flex flex-wrap items-center gap-2"
+      data-test="whose"
+      @keydown="closingKey"
+      @keydown.esc.stop="mode = 'choose'"
+    >
+      <button
+        v-focus
+        class="btn btn-main h-8 max-sm:h-11"
+        type="button"
+        data-letter="w"
+        data-test="watch"
+        title="Nothing in it is owed; its messages still come to Intake"
+        @click="decide({ choice: 'WATCH' })"
+      >
+        I only watch it <span class="key">W</span>
+      </button>
+      <button
+        class="btn h-8 max-sm:h-11"
+        type="button"
+        data-letter="n"
+        data-test="never"
+        title="Its messages pass by Intake too"
+        @click="decide({ choice: 'NOT_MINE' })"
+      >
+        I need not see it <span class="key">N</span>
       </button>
       <button class="btn btn-quiet h-8 max-sm:h-11" type="button" @click="mode = 'choose'">
         Cancel <span class="key">Esc</span>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { client, type CloseReason } from '@/api/client'
 import { run } from '@/api/commands'
 import { useThread } from '@/api/queries'
+import AnswersGiven from '@/threads/AnswersGiven.vue'
 import Owed from '@/threads/Owed.vue'
 import { CLOSED_AS, turnText } from '@/threads/words'
 import ThreadMessages from '@/message/ThreadMessages.vue'
@@ -14,7 +15,7 @@ import { workingSpan } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
 
 const { id, pointed } = defineProps<{ id: string; pointed?: string | undefined }>()
-const emit = defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; point: [messageId: string] }>()
 const thread = useThread(() => id)
 const line = computed(() => thread.data.value?.line)
 
@@ -47,6 +48,22 @@ const openAgain = () =>
           <Trace :thread="line" :now="thread.data.value.now" :width="240" />
         </div>
         <Owed :line="line" />
+        <AnswersGiven
+          :thread-id="id"
+          :answers="thread.data.value.answers"
+          :closed="line.turn === 'CLOSED'"
+          @close="void close('ANSWERED')"
+          @point="(messageId) => emit('point', messageId)"
+        />
+        <p v-if="line.closingWord" class="text-brass-ink mt-1" data-test="last-word">
+          The last word was said: it can be closed.
+        </p>
+        <p v-if="line.attention !== 'MINE'" class="text-ink-soft mt-1" data-test="attention">
+          {{
+            line.attention === 'WATCHED' ? 'You only watch this one.' : 'This one is not for you.'
+          }}
+          <button class="btn h-7" type="button" @click="void openAgain()">It is mine again</button>
+        </p>
         <p v-if="line.openedAgain" class="text-brass-ink mt-1">
           Opened again, since they ask something.
         </p>

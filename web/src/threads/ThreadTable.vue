@@ -136,6 +136,9 @@ function click(row: ThreadRow, event: MouseEvent): void {
               <span v-if="row.line.openedAgain" class="text-brass-ink shrink-0 text-sm"
                 >opened again</span
               >
+              <span v-if="row.line.attention !== 'MINE'" class="text-ink-soft shrink-0 text-sm">{{
+                row.line.attention === 'WATCHED' ? 'only watched' : 'not for me'
+              }}</span>
             </button>
             <div class="pb-1.5 text-sm lg:hidden" data-test="thread-beside">
               <p class="text-ink-soft truncate md:hidden">

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { AwaitedView, ThreadLine } from '@/api/client'
 import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
 import { rowsOf } from '@/threads/rows'
+import ClosingSweep from '@/threads/ClosingSweep.vue'
 import ThreadsView from '@/threads/ThreadsView.vue'
 
 vi.mock('vue-router', () => ({
@@ -53,6 +54,8 @@ function line(id: string, more: Partial<ThreadLine> = {}): ThreadLine {
     followUps: 0,
     categoryId: null,
     group: null,
+    attention: 'MINE',
+    closingWord: null,
     version: 0,
     ...more,
   }
@@ -64,6 +67,8 @@ function answers(...lines: ThreadLine[]): void {
   server.answers('GET', '/api/threads', {
     counts: { WITH_ME: 0, WITH_OTHERS: lines.length, CLOSED: 0, NOBODY: 0 },
     due: 0,
+    promised: 0,
+    closable: 0,
     lines,
     more: false,
     now: '2026-03-04T10:00:00Z',
@@ -154,5 +159,32 @@ describe('the list of threads', () => {
     expect(page.find('[data-test=no-reply]').exists()).toBe(false)
     expect(page.find('[data-test=not-before]').exists()).toBe(true)
     expect(page.find('[data-test=open-all-again]').exists()).toBe(false)
+  })
+})
+
+describe('the closing sweep', () => {
+  const closable = (id: string, closingWord: string | null) => ({
+    line: line(id, { turn: 'NOBODY', awaited: [], closingWord }),
+    mine: closingWord !== null,
+    writer: 'Tilda',
+    words: closingWord ? 'Thanks, that is all.' : 'See you there.',
+  })
+
+  it('shows what it would close, and leaves out what was taken out', async () => {
+    server.answers('GET', '/api/threads/closable', {
+      threads: [closable('a', 'm1'), closable('b', null), closable('c', null)],
+      now: '2026-03-04T10:00:00Z',
+    })
+    const page = await opened(ClosingSweep)
+    expect(page.findAll('h2').map((each) => each.text())).toEqual([
+      'The last word was said 1',
+      'Nobody has written for 10 working days 2',
+    ])
+    await page.findAll('input[type=checkbox]')[1]?.trigger('change')
+    expect(page.find('[data-test=sweep-close]').text()).toBe('Close 2 as answered')
+    await page.find('[data-test=sweep-close]').trigger('click')
+    expect(decided()).toMatchObject([
+      { threadIds: ['a', 'c'], choice: 'CLOSE', reason: 'ANSWERED', endFollowUps: false },
+    ])
   })
 })

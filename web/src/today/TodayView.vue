@@ -13,6 +13,7 @@ import DayRow from '@/today/DayRow.vue'
 import { minuteOf } from '@/today/gauge'
 import MakeItFit from '@/today/MakeItFit.vue'
 import { order, planFor } from '@/today/plan'
+import OpenElsewhere from '@/today/OpenElsewhere.vue'
 import PlanTheDay from '@/today/PlanTheDay.vue'
 import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
@@ -235,15 +236,7 @@ const gaugeHeight = computed(() =>
               }}</template
             >
           </p>
-          <button
-            v-if="today.toBeChased > 0"
-            class="btn btn-quiet text-brass-ink h-8 px-2 max-sm:h-11"
-            type="button"
-            data-test="to-round"
-            @click="void router.push({ name: 'threads', params: { id: '' }, query: { round: '' } })"
-          >
-            {{ today.toBeChased }} to chase
-          </button>
+          <OpenElsewhere :chases="today.toBeChased" :promises="today.promisesPressing" />
         </div>
         <PlanTheDay
           v-if="asking"

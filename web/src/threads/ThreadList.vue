@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import type { ThreadGrouping, Turn } from '@/api/client'
+import { useCategories, useThreads } from '@/api/queries'
+import { decideThreads, type ThreadChoice } from '@/threads/decide'
+import { rowsOf, type ThreadRow } from '@/threads/rows'
+import ThreadBar from '@/threads/ThreadBar.vue'
+import ThreadTable from '@/threads/ThreadTable.vue'
+import { TURNS } from '@/threads/words'
+import view from '@/threads/view'
+import { useKeys } from '@/ui/keys'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
+
+/** The threads of one list; one or several of them are decided with a letter. */
+const { turn, by, active } = defineProps<{
+  turn: Turn
+  by: ThreadGrouping
+  /** Whether its keys count. */
+  active: boolean
+}>()
+const emit = defineEmits<{ open: [id: string] }>()
+
+const threads = useThreads(
+  () => turn,
+  () => by,
+)
+const categories = useCategories()
+const lines = computed(() => threads.data.value?.pages.flatMap((page) => page.lines) ?? [])
+/** What was decided here leaves the list at once, and is back when that does not work. */
+const gone = ref(new Set<string>())
+watch(lines, () => (gone.value = new Set()))
+const rows = computed(() => rowsOf(lines.value, gone.value))
+
+const cursor = ref<string>()
+const place = computed(() =>
+  Math.max(
+    rows.value.findIndex((row) => row.key === cursor.value),
+    0,
+  ),
+)
+const current = computed(() => rows.value[place.value])
+const picks = ref<Picks>(NONE)
+watch(rows, (now) => (picks.value = still(picks.value, now.map(named))))
+watch([() => turn, () => by], () => {
+  cursor.value = undefined
+  picks.value = NONE
+})
+const named = (row: ThreadRow) => ({ id: row.line.id })
+const chosen = computed(() => {
+  const picked = new Map(
+    rows.value
+      .filter((row) => picks.value.ids.has(row.line.id))
+      .map((row) => [row.line.id, row.line]),
+  )
+  return picked.size ? [...picked.values()] : current.value ? [current.value.line] : []
+})
+
+function focusRow(at: number): void {
+  cursor.value = rows.value[at]?.key
+  void nextTick(() => document.querySelector<HTMLElement>(`[data-row="${String(at)}"]`)?.focus())
+}
+
+function step(by: number): void {
+  const at = cursor.value === undefined ? (by > 0 ? 0 : rows.value.length - 1) : place.value + by
+  focusRow(Math.min(Math.max(at, 0), Math.max(rows.value.length - 1, 0)))
+}
+
+function pick(row: ThreadRow, how: 'one' | 'range'): void {
+  cursor.value = row.key
+  const ids = [row.line.id]
+  picks.value =
+    how === 'one' ? toggled(picks.value, ids) : extended(picks.value, rows.value.map(named), ids)
+}
+
+function pickStep(by: 1 | -1): void {
+  const from = current.value
+  if (from && picks.value.ids.size === 0) {
+    pick(from, 'one')
+  }
+  const target = rows.value[place.value + by]
+  if (target) {
+    pick(target, 'range')
+    focusRow(place.value)
+  }
+}
+
+async function decide(choice: ThreadChoice): Promise<void> {
+  const ids = chosen.value.map((line) => line.id)
+  const at = place.value
+  if (choice.choice !== 'NOT_BEFORE') {
+    gone.value = new Set([...gone.value, ...ids])
+  }
+  picks.value = NONE
+  focusRow(Math.min(at, Math.max(rows.value.length - 1, 0)))
+  if (!(await decideThreads(ids, choice))) {
+    gone.value = new Set([...gone.value].filter((id) => !ids.includes(id)))
+  }
+}
+
+const bound = (key: (typeof view.keys)[keyof typeof view.keys], run: () => void) => ({
+  ...key,
+  run,
+  when: () => active,
+})
+useKeys(view.name, [
+  bound(view.keys.next, () => {
+    step(1)
+  }),
+  bound(view.keys.before, () => {
+    step(-1)
+  }),
+  bound(view.keys.pickDown, () => {
+    pickStep(1)
+  }),
+  bound(view.keys.pickUp, () => {
+    pickStep(-1)
+  }),
+  {
+    ...view.keys.nothingPicked,
+    run: () => (picks.value = NONE),
+    when: () => active && picks.value.ids.size > 0,
+  },
+])
+</script>
+
+<template>
+  <div class="relative min-h-0 flex-1 overflow-auto px-3 pb-3">
+    <Loading v-if="threads.isPending.value" />
+    <Note v-else-if="threads.isError.value" title="Threads could not be loaded" problem>
+      <p>{{ threads.error.value?.message }}</p>
+      <button class="btn" type="button" @click="void threads.refetch()">Try again</button>
+    </Note>
+    <Note
+      v-else-if="rows.length === 0"
+      :title="TURNS.find((each) => each.turn === turn)?.empty ?? ''"
+    >
+      <p>Threads appear here as messages come in and go out. Whose turn it is follows from them.</p>
+    </Note>
+    <ThreadTable
+      v-else
+      :rows="rows"
+      :turn="turn"
+      :by="by"
+      :now="threads.data.value?.pages[0]?.now ?? ''"
+      :current="current?.key"
+      :picked="picks.ids"
+      :categories="categories.data.value ?? []"
+      @open="(id) => emit('open', id)"
+      @point="(key) => (cursor = key)"
+      @pick="pick"
+    />
+    <button
+      v-if="threads.hasNextPage.value"
+      class="btn mt-2"
+      type="button"
+      :disabled="threads.isFetchingNextPage.value"
+      @click="void threads.fetchNextPage()"
+    >
+      Show the next hundred
+    </button>
+  </div>
+  <ThreadBar
+    v-if="chosen.length"
+    :lines="chosen"
+    :picked="picks.ids.size > 0"
+    :active="active"
+    @decide="(choice) => void decide(choice)"
+    @clear="picks = NONE"
+  />
+</template>
