@@ -11,6 +11,7 @@ import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.invitation.Scheduling;
@@ -65,6 +66,7 @@ public class StoreConfiguration {
                             Debts.class,
                             Awaiting.class,
                             Checklist.class,
+                            Waiting.class,
                             Conditions.class,
                             Steps.class,
                             Facts.class,

@@ -163,6 +163,7 @@ abstract class StoreTest {
                 new Checklist(List.of()),
                 "",
                 null,
+                null,
                 FollowUpState.OPEN,
                 CLOCK_CHANGE,
                 null,

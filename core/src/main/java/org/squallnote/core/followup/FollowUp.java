@@ -22,6 +22,7 @@ import org.squallnote.core.time.ReplyBy;
  * @param startDay before which it stays out of sight
  * @param place where it can be done, empty for anywhere
  * @param people whom it concerns
+ * @param waiting what it waits for, or waited for
  * @param answerSeen my answer that was seen, of one that does not end by it
  * @param endedAt when it was done or dropped
  */
@@ -41,6 +42,7 @@ public record FollowUp(
         Parties people,
         Checklist checklist,
         String note,
+        @Nullable Waiting waiting,
         @Nullable UUID answerSeen,
         FollowUpState state,
         Instant createdAt,
@@ -89,6 +91,7 @@ public record FollowUp(
                 details.parties(),
                 details.steps(),
                 details.note(),
+                null,
                 null,
                 FollowUpState.OPEN,
                 createdAt,
@@ -140,6 +143,7 @@ public record FollowUp(
                 details == null ? people : details.parties(),
                 details == null ? checklist : details.steps(),
                 details == null ? note : details.note(),
+                waiting == null || waiting.come() != null ? null : waiting,
                 null,
                 state,
                 createdAt,
@@ -159,7 +163,30 @@ public record FollowUp(
 
     /** Whether it stays out of sight for now. */
     public boolean isLater(LocalDate today) {
-        return startDay != null && startDay.isAfter(today);
+        return (startDay != null && startDay.isAfter(today)) || isWaiting(today);
+    }
+
+    /** Whether it waits for something that has not come. */
+    public boolean isWaiting(LocalDate today) {
+        return waiting != null && !waiting.isOver(today);
+    }
+
+    /** Whether what it waited for has come, so that it is back on top. */
+    public boolean isBack(LocalDate today) {
+        return waiting != null && waiting.isOver(today);
+    }
+
+    /** From when on it waits for something that somebody writes; null where it does not. */
+    public @Nullable Instant waitsSince() {
+        if (state != FollowUpState.OPEN || waiting == null || waiting.come() != null) {
+            return null;
+        }
+        return waiting.person() != null || waiting.threadId() != null ? waiting.since() : null;
+    }
+
+    /** This follow-up out of sight until something comes; null for no longer. */
+    public FollowUp waitingFor(@Nullable Waiting what) {
+        return with(categoryId, replyDay, replyTime, priority, startDay, what, answerSeen, state, endedAt);
     }
 
     /** Whether a day lies after the firm date by which it is to be answered. */
@@ -174,32 +201,32 @@ public record FollowUp(
 
     /** This follow-up in another state. */
     public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
-        return with(categoryId, replyDay, replyTime, priority, startDay, answerSeen, newState, at);
+        return with(categoryId, replyDay, replyTime, priority, startDay, waiting, answerSeen, newState, at);
     }
 
     /** This follow-up with another reply-by date. */
     public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
-        return with(categoryId, day, time, priority, startDay, answerSeen, state, endedAt);
+        return with(categoryId, day, time, priority, startDay, waiting, answerSeen, state, endedAt);
     }
 
     /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
     public FollowUp answerSeen(UUID answerId) {
-        return with(categoryId, replyDay, replyTime, priority, startDay, answerId, state, endedAt);
+        return with(categoryId, replyDay, replyTime, priority, startDay, waiting, answerId, state, endedAt);
     }
 
     /** This follow-up in another category. */
     public FollowUp inCategory(@Nullable UUID newCategoryId) {
-        return with(newCategoryId, replyDay, replyTime, priority, startDay, answerSeen, state, endedAt);
+        return with(newCategoryId, replyDay, replyTime, priority, startDay, waiting, answerSeen, state, endedAt);
     }
 
     /** This follow-up out of sight until a day. */
     public FollowUp startingOn(@Nullable LocalDate day) {
-        return with(categoryId, replyDay, replyTime, priority, day, answerSeen, state, endedAt);
+        return with(categoryId, replyDay, replyTime, priority, day, null, answerSeen, state, endedAt);
     }
 
     /** This follow-up with another weight. */
     public FollowUp weighing(Priority newPriority) {
-        return with(categoryId, replyDay, replyTime, newPriority, startDay, answerSeen, state, endedAt);
+        return with(categoryId, replyDay, replyTime, newPriority, startDay, waiting, answerSeen, state, endedAt);
     }
 
     private FollowUp with(
@@ -208,6 +235,7 @@ public record FollowUp(
             @Nullable LocalTime newTime,
             Priority newPriority,
             @Nullable LocalDate newStart,
+            @Nullable Waiting newWaiting,
             @Nullable UUID newAnswerSeen,
             FollowUpState newState,
             @Nullable Instant newEndedAt) {
@@ -227,6 +255,7 @@ public record FollowUp(
                 people,
                 checklist,
                 note,
+                newWaiting,
                 newAnswerSeen,
                 newState,
                 createdAt,

@@ -27,6 +27,8 @@ public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
         LATE,
         DUE_TODAY_FIRM,
         DUE_TODAY,
+        /** What it waited for has come. */
+        HAS_COME,
         /** It was planned for an earlier day and not done. */
         LEFT_OVER,
         /** It was out of sight until today. */
@@ -58,7 +60,10 @@ public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
             return Optional.empty();
         }
         return Optional.of(dated(followUp, now, workingTime)
-                .filter(candidate -> candidate.why().compareTo(Why.LEFT_OVER) < 0)
+                .filter(candidate -> candidate.why().compareTo(Why.HAS_COME) < 0)
+                .or(() -> followUp.isBack(today)
+                        ? Optional.of(new Candidate(followUp, Why.HAS_COME, Optional.empty()))
+                        : Optional.empty())
                 .or(() -> plan.map(planned -> new Candidate(followUp, Why.LEFT_OVER, Optional.of(planned.day()))))
                 .or(() -> Optional.ofNullable(followUp.startDay())
                         .filter(today::equals)

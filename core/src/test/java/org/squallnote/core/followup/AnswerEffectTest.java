@@ -42,6 +42,7 @@ class AnswerEffectTest {
                 new Parties(List.of()),
                 new Checklist(List.of()),
                 "",
+                null,
                 answerSeen,
                 FollowUpState.OPEN,
                 MONDAY,

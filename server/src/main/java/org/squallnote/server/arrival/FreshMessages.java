@@ -10,6 +10,9 @@ public interface FreshMessages {
     /** Whether a message of mine is meant for the application itself. */
     default void mine(UUID owner, StoredMessage message) {}
 
+    /** Somebody else has written this. */
+    default void theirs(UUID owner, StoredMessage message, UUID threadId) {}
+
     /** These have just come to Intake. */
     default void waiting(UUID owner, List<StoredMessage> messages) {}
 }

@@ -96,6 +96,9 @@ class IntakeGate {
                 settle(owner, message, row.threadId());
                 continue;
             }
+            if (message.nature().isPersonal()) {
+                followers.forEach(follower -> follower.theirs(owner, message, row.threadId()));
+            }
             boolean answered = Settling.isAnswered(row, thread);
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED

@@ -32,6 +32,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
+import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.repetition.TypedRepetition;
@@ -142,7 +143,13 @@ class FollowUpController {
 
     record NewFollowUps(@NotEmpty @Size(max = MOST_AT_ONCE) List<@Valid NewFollowUpRequest> followUps) {}
 
-    record FollowUpsView(List<FollowUpLine> open, List<FollowUpLine> later, List<FollowUpLine> ended, int undated) {}
+    /** @param waiting those that wait for something */
+    record FollowUpsView(
+            List<FollowUpLine> open,
+            List<FollowUpLine> waiting,
+            List<FollowUpLine> later,
+            List<FollowUpLine> ended,
+            int undated) {}
 
     /** @param repeats how it comes back, in words; null for once */
     record FollowUpDetail(
@@ -183,7 +190,11 @@ class FollowUpController {
                         now))
                 .toList();
         return new FollowUpsView(
-                lines.apply(shown.open()), lines.apply(shown.later()), lines.apply(shown.ended()), shown.undated());
+                lines.apply(shown.open()),
+                lines.apply(shown.waiting()),
+                lines.apply(shown.later()),
+                lines.apply(shown.ended()),
+                shown.undated());
     }
 
     @GetMapping("/api/follow-ups/{id}")
@@ -274,6 +285,46 @@ class FollowUpController {
     }
 
     /** How much it matters. */
+    /**
+     * What a follow-up waits for; nothing at all for no longer.
+     *
+     * @param person somebody's next word
+     * @param threadId the next word of somebody else in a thread
+     * @param until a day, at the latest
+     */
+    record WaitingRequest(
+            @Nullable @Valid PersonRequest person,
+            @Nullable UUID threadId,
+            @Nullable LocalDate until) {
+
+        @Nullable
+        Waiting waiting(Instant since) {
+            return person == null && threadId == null && until == null
+                    ? null
+                    : new Waiting(
+                            person == null
+                                    ? null
+                                    : new Party(
+                                            person.name().strip(),
+                                            person.address().strip()),
+                            threadId,
+                            until,
+                            since,
+                            null);
+        }
+    }
+
+    /** Lets a follow-up wait for somebody, a thread or a day, whichever comes first. */
+    @PutMapping("/api/follow-ups/{id}/waiting")
+    Done waitFor(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @Valid @RequestBody WaitingRequest body) {
+        return followUps.waitFor(me, commandId, id, version, body.waiting(clock.instant()));
+    }
+
     @PutMapping("/api/follow-ups/{id}/priority")
     Done weigh(
             @CurrentAccount SignedIn me,

@@ -14,6 +14,7 @@ import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Standing;
+import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.WorkingTime;
@@ -21,6 +22,8 @@ import org.squallnote.core.time.WorkingTime;
 /**
  * A follow-up as lists show it.
  *
+ * @param waiting what it waits for, or waited for
+ * @param back whether that has come, so that it is back on top
  * @param from who wrote the message that it comes from
  * @param messageId that message
  */
@@ -44,6 +47,8 @@ public record FollowUpLine(
         int stepsDone,
         boolean noted,
         boolean answerSeen,
+        @Nullable Waiting waiting,
+        boolean back,
         FollowUpState state,
         @Nullable Instant endedAt,
         @Nullable String from,
@@ -80,6 +85,8 @@ public record FollowUpLine(
                 f.checklist().done(),
                 !f.note().isEmpty(),
                 f.answerSeen() != null,
+                f.waiting(),
+                f.isBack(now.toLocalDate()),
                 f.state(),
                 f.endedAt(),
                 origin.map(it -> new Party(it.fromName(), it.fromAddress()).displayName())

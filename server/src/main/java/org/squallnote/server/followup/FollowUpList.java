@@ -42,6 +42,7 @@ class FollowUpList {
     /**
      * All that are shown.
      *
+     * @param waiting those that wait for something
      * @param later those that stay out of sight for now
      * @param undated how many of the others and of these have no reply-by date
      * @param origins the message that each comes from
@@ -49,6 +50,7 @@ class FollowUpList {
      */
     record Shown(
             List<FollowUp> open,
+            List<FollowUp> waiting,
             List<FollowUp> later,
             List<FollowUp> ended,
             int undated,
@@ -64,7 +66,10 @@ class FollowUpList {
                 .forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
         return new Shown(
                 open.stream().filter(each -> !each.isLater(today)).toList(),
-                open.stream().filter(each -> each.isLater(today)).toList(),
+                open.stream().filter(each -> each.isWaiting(today)).toList(),
+                open.stream()
+                        .filter(each -> each.isLater(today) && !each.isWaiting(today))
+                        .toList(),
                 store.endedSince(me.accountId(), now.minus(ENDED_SHOWN)),
                 (int) open.stream().filter(each -> each.replyBy().isEmpty()).count(),
                 origins,

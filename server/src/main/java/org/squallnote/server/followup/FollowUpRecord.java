@@ -11,6 +11,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
+import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.message.Parties;
 
 /**
@@ -32,6 +33,7 @@ record FollowUpRecord(
         Parties people,
         Checklist checklist,
         String note,
+        @Nullable Waiting waiting,
         @Nullable UUID answerSeen,
         FollowUpState state,
         Instant createdAt,
@@ -53,6 +55,7 @@ record FollowUpRecord(
                 f.people(),
                 f.checklist(),
                 f.note(),
+                f.waiting(),
                 f.answerSeen(),
                 f.state(),
                 f.createdAt(),
@@ -77,6 +80,7 @@ record FollowUpRecord(
                 people,
                 checklist,
                 note,
+                waiting,
                 answerSeen,
                 state,
                 createdAt,

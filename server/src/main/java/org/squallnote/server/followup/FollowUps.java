@@ -19,6 +19,7 @@ import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
+import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Decision;
@@ -37,6 +38,7 @@ import org.squallnote.server.outbox.Archiving;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.thread.ThreadStore;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Makes, changes and ends follow-ups. */
@@ -48,6 +50,7 @@ public class FollowUps implements Restorer {
     private final FollowUpStore store;
     private final CategoryStore categories;
     private final Decisions decisions;
+    private final ThreadStore threads;
     private final Archiving archiving;
     private final List<EndingFollowUps> endings;
     private final Repeats repeats;
@@ -60,6 +63,7 @@ public class FollowUps implements Restorer {
             FollowUpStore store,
             CategoryStore categories,
             Decisions decisions,
+            ThreadStore threads,
             Archiving archiving,
             List<EndingFollowUps> endings,
             Repeats repeats,
@@ -70,6 +74,7 @@ public class FollowUps implements Restorer {
         this.store = store;
         this.categories = categories;
         this.decisions = decisions;
+        this.threads = threads;
         this.archiving = archiving;
         this.endings = endings;
         this.repeats = repeats;
@@ -228,6 +233,32 @@ public class FollowUps implements Restorer {
                 version,
                 "Priority " + words + ": " + get(me.accountId(), id).title(),
                 old -> old.weighing(priority));
+    }
+
+    /** Puts one out of sight until something comes; null for no longer. */
+    Done waitFor(SignedIn me, UUID commandId, UUID id, int version, @Nullable Waiting what) {
+        FollowUp old = get(me.accountId(), id);
+        if (old.state() != FollowUpState.OPEN) {
+            throw Refusal.conflict("This follow-up has ended. Open it again to let it wait for something.");
+        }
+        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+        if (what != null && what.isOver(today)) {
+            throw Refusal.field("until", "Let it wait until a day after today. Nothing was changed.");
+        }
+        if (what != null
+                && what.threadId() != null
+                && threads.byId(me.accountId(), what.threadId()).isEmpty()) {
+            throw Refusal.notFound("thread");
+        }
+        return change(
+                me,
+                commandId,
+                id,
+                version,
+                what == null
+                        ? "Waits no longer: " + old.title()
+                        : "Waits " + WaitingFollowUps.words(what) + ": " + old.title(),
+                each -> each.waitingFor(what));
     }
 
     /** Puts one out of sight until a day; past its own firm date only when that is said. */

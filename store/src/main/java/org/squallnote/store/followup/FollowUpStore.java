@@ -20,6 +20,9 @@ public interface FollowUpStore {
 
     List<FollowUp> endedSince(@Param("owner") UUID owner, @Param("since") Instant since);
 
+    /** Open ones that have waited for something since before a moment. */
+    List<FollowUp> waiting(@Param("owner") UUID owner, @Param("before") Instant before);
+
     List<FollowUp> inCategory(@Param("owner") UUID owner, @Param("categoryId") UUID categoryId);
 
     /** Open follow-ups made from messages of a thread that were sent before a moment. */
