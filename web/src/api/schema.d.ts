@@ -516,6 +516,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/waiting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["waitFor"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/waiting/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readWaiting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/work": {
         parameters: {
             query?: never;
@@ -2356,7 +2388,7 @@ export interface components {
         CandidateView: {
             line: components["schemas"]["FollowUpLine"];
             /** @enum {string} */
-            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "PREPARES_MEETING" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
+            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "HAS_COME" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "PREPARES_MEETING" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
             /** Format: date */
             day: string | null;
             meeting: string | null;
@@ -2519,6 +2551,14 @@ export interface components {
             name: string;
             signIn: string;
             addresses: string[];
+        };
+        Come: {
+            /** Format: uuid */
+            messageId: string;
+            from: string;
+            words: string;
+            /** Format: date-time */
+            at: string;
         };
         ConditionsForm: {
             sender: string;
@@ -2771,6 +2811,8 @@ export interface components {
             stepsDone: number;
             noted: boolean;
             answerSeen: boolean;
+            waiting: components["schemas"]["Waiting"] | null;
+            back: boolean;
             /** @enum {string} */
             state: "OPEN" | "DONE" | "DROPPED";
             /** Format: date-time */
@@ -2812,6 +2854,7 @@ export interface components {
         };
         FollowUpsView: {
             open: components["schemas"]["FollowUpLine"][];
+            waiting: components["schemas"]["FollowUpLine"][];
             later: components["schemas"]["FollowUpLine"][];
             ended: components["schemas"]["FollowUpLine"][];
             /** Format: int32 */
@@ -3690,6 +3733,34 @@ export interface components {
             toBeChased: number;
             /** Format: int32 */
             promisesPressing: number;
+        };
+        Waiting: {
+            person: components["schemas"]["Party"] | null;
+            /** Format: uuid */
+            threadId: string | null;
+            /** Format: date */
+            until: string | null;
+            /** Format: date-time */
+            since: string;
+            come: components["schemas"]["Come"] | null;
+        };
+        WaitingRead: {
+            person: components["schemas"]["Party"] | null;
+            /** Format: uuid */
+            threadId: string | null;
+            /** Format: date */
+            until: string | null;
+            words: string;
+        };
+        WaitingRequest: {
+            person: components["schemas"]["PersonRequest"] | null;
+            /** Format: uuid */
+            threadId: string | null;
+            /** Format: date */
+            until: string | null;
+        };
+        WaitingWords: {
+            words: string;
         };
         WishForm: {
             /** Format: uuid */
@@ -4705,6 +4776,63 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    waitFor: {
+        parameters: {
+            query: {
+                version: number;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaitingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    readWaiting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaitingWords"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingRead"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { Check, Repeat } from '@lucide/vue'
 import { computed } from 'vue'
 import type { CategoryView, FollowUpLine } from '@/api/client'
 import { isLate, STANDING_CLASS } from '@/followups/standing'
+import { comeText, waitingText } from '@/followups/waiting'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
 import { day, replyBy, today } from '@/ui/time'
@@ -20,6 +21,7 @@ const more = computed(() =>
     line.startDay && line.state === 'OPEN' && line.startDay > today()
       ? `from ${day(line.startDay)}`
       : '',
+    line.state === 'OPEN' && line.waiting && !line.back ? waitingText(line.waiting) : '',
     line.steps > 0 ? `${line.stepsDone} of ${line.steps} steps` : '',
     line.place === '' ? '' : `at ${line.place}`,
     line.noted ? 'note' : '',
@@ -85,6 +87,12 @@ const dateHover = computed(() => {
           class="text-brass-ink shrink-0 text-sm"
           data-test="answer-seen"
           >you have answered: done?</span
+        >
+        <span
+          v-if="line.back && line.waiting && line.state === 'OPEN'"
+          class="text-brass-ink min-w-0 truncate text-sm"
+          data-test="come"
+          >{{ comeText(line.waiting) }}</span
         >
         <span v-if="more !== ''" class="text-ink-soft shrink-0 text-sm max-sm:hidden">{{
           more

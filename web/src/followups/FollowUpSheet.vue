@@ -8,8 +8,10 @@ import DetailsParts from '@/followups/details/DetailsParts.vue'
 import { useDetails } from '@/followups/details/useDetails'
 import RemindPart from '@/followups/details/RemindPart.vue'
 import RepeatPart from '@/followups/details/RepeatPart.vue'
+import WaitPart from '@/followups/details/WaitPart.vue'
 import SnapshotText from '@/followups/SnapshotText.vue'
 import { isLate, STANDING_CLASS } from '@/followups/standing'
+import { comeText, NOTHING, waitFor } from '@/followups/waiting'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import CategoryControl from '@/ui/CategoryControl.vue'
 import EffortControl from '@/ui/EffortControl.vue'
@@ -201,6 +203,7 @@ const TAB = 'border-b-2 px-1 h-8'
               data-test="sheet-rhythm"
               @update:model-value="setRhythm"
             />
+            <WaitPart :line="line" />
             <RemindPart :follow-up-id="id" :dated="line.replyDay !== null" />
           </template>
         </DetailsParts>
@@ -211,6 +214,17 @@ const TAB = 'border-b-2 px-1 h-8'
           <input v-model="following" type="checkbox" data-test="following" />
           what I change here counts for those that follow too
         </label>
+        <p v-if="line.back && line.waiting && line.state === 'OPEN'" class="text-brass-ink">
+          It is back on top: {{ comeText(line.waiting) }}
+          <button
+            class="btn ml-2 h-7"
+            type="button"
+            data-test="seen"
+            @click="void waitFor(line, NOTHING)"
+          >
+            I have seen it
+          </button>
+        </p>
         <p v-if="line.answerSeen && line.state === 'OPEN'" class="text-brass-ink">
           Your answer in this thread was seen. Is it done?
           <button class="btn ml-2 h-7" type="button" data-test="not-yet" @click="save({})">

@@ -21,14 +21,17 @@ const categories = useCategories()
 const wide = useMediaQuery('(min-width: 640px)')
 const open = computed(() => followUps.data.value?.open ?? [])
 const later = computed(() => followUps.data.value?.later ?? [])
+const waiting = computed(() => followUps.data.value?.waiting ?? [])
 const ended = computed(() => followUps.data.value?.ended ?? [])
 const late = computed(() => open.value.filter(isLate).length)
 const withLater = ref(false)
+const withWaiting = ref(false)
 const withEnded = ref(true)
 const groups = computed(() =>
   bySpan(
     open.value,
     [
+      { title: 'Waiting', lines: withWaiting.value ? waiting.value : [] },
       { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
       { title: 'Ended in the last seven days', lines: withEnded.value ? ended.value : [] },
     ],
@@ -123,6 +126,17 @@ useKeys(view.name, [
         </p>
         <span class="ml-auto flex gap-1">
           <button
+            v-if="waiting.length"
+            class="btn h-7 max-sm:h-11"
+            type="button"
+            :aria-pressed="withWaiting"
+            :class="withWaiting ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+            data-test="waiting"
+            @click="withWaiting = !withWaiting"
+          >
+            Waiting {{ waiting.length }}
+          </button>
+          <button
             v-if="later.length"
             class="btn h-7 max-sm:h-11"
             type="button"
@@ -152,7 +166,10 @@ useKeys(view.name, [
       <p>{{ followUps.error.value?.message }}</p>
       <button class="btn" type="button" @click="void followUps.refetch()">Try again</button>
     </Note>
-    <Note v-else-if="open.length + later.length + ended.length === 0" title="Nothing to follow up">
+    <Note
+      v-else-if="open.length + waiting.length + later.length + ended.length === 0"
+      title="Nothing to follow up"
+    >
       <p>What you decide to follow up in Intake appears here, what is wanted first at the top.</p>
       <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
     </Note>

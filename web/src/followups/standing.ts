@@ -40,9 +40,10 @@ export function bySpan(
 ): RowGroup<FollowUpListRow>[] {
   const spans = SPANS.map(({ due, title }) => ({
     title,
-    lines: open.filter((line) => line.due === due),
+    lines: open.filter((line) => line.due === due && !line.back),
   }))
-  return [...spans, ...more]
+  const back = { title: 'Back on top', lines: open.filter((line) => line.back) }
+  return [back, ...spans, ...more]
     .filter((group) => group.lines.length > 0)
     .map(({ title, lines }) => ({
       key: title,

@@ -22,6 +22,8 @@ export function lineOf(id: string, more: Partial<FollowUpLine> = {}): FollowUpLi
     stepsDone: 0,
     noted: false,
     answerSeen: false,
+    waiting: null,
+    back: false,
     state: 'OPEN',
     endedAt: null,
     from: 'Tilda',

@@ -15,6 +15,10 @@ export function reason(candidate: CandidateView): string {
       return line.replyTime ? `firm and due at ${line.replyTime.slice(0, 5)}` : 'firm and due today'
     case 'DUE_TODAY':
       return line.replyTime ? `due at ${line.replyTime.slice(0, 5)}` : 'due today'
+    case 'HAS_COME':
+      return line.waiting?.come
+        ? `${line.waiting.come.from} has written: “${line.waiting.come.words}”`
+        : 'what it waited for has come'
     case 'LEFT_OVER':
       return `planned for ${on} and not done`
     case 'PUT_OFF_UNTIL_TODAY':

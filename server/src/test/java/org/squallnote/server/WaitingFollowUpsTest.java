@@ -97,6 +97,21 @@ class WaitingFollowUpsTest extends ServerTest {
     }
 
     @Test
+    void isSaidInWords() {
+        bobWrites("", NINE.plusSeconds(60));
+        JsonNode read = json.readTree(call(
+                        me,
+                        HttpMethod.POST,
+                        "/api/follow-ups/" + id + "/waiting/read",
+                        "{\"words\":\"until Bob has answered, at the latest Monday\"}")
+                .getResponse()
+                .getContentAsByteArray());
+        assertThat(read.path("person").path("address").asString("")).isEqualTo("bob@hale.example");
+        assertThat(read.path("until").asString("")).isEqualTo("2026-03-09");
+        assertThat(read.path("words").asString("")).isEqualTo("until Bob writes, at the latest Mon 9 Mar");
+    }
+
+    @Test
     void waitsNoLongerByUndoOrByHand() {
         String command = waitFor("{\"person\":" + BOB + ",\"threadId\":null,\"until\":null}");
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");

@@ -32,6 +32,7 @@ import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.Snapshot;
+import org.squallnote.core.followup.TypedWaiting;
 import org.squallnote.core.followup.Waiting;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
@@ -56,6 +57,7 @@ class FollowUpController {
     private final Clock clock;
     private final JsonMapper json;
     private final FollowUpList list;
+    private final WaitingReader waitingWords;
     private final Repeats repeats;
 
     FollowUpController(
@@ -64,9 +66,11 @@ class FollowUpController {
             Clock clock,
             JsonMapper json,
             FollowUpList list,
+            WaitingReader waitingWords,
             Repeats repeats) {
         this.repeats = repeats;
         this.list = list;
+        this.waitingWords = waitingWords;
         this.followUps = followUps;
         this.workingTimes = workingTimes;
         this.clock = clock;
@@ -312,6 +316,32 @@ class FollowUpController {
                             since,
                             null);
         }
+    }
+
+    /** @param words what is to be waited for, as it is typed */
+    record WaitingWords(
+            @NotNull @Size(max = TypedWaiting.LONGEST) String words) {}
+
+    /**
+     * What typed words let a follow-up wait for.
+     *
+     * @param words the same in full, empty where they say nothing
+     */
+    record WaitingRead(
+            @Nullable Party person,
+            @Nullable UUID threadId,
+            @Nullable LocalDate until,
+            String words) {}
+
+    /** Reads what a follow-up is to wait for, as it is typed. */
+    @PostMapping("/api/follow-ups/{id}/waiting/read")
+    WaitingRead readWaiting(@CurrentAccount SignedIn me, @PathVariable UUID id, @Valid @RequestBody WaitingWords body) {
+        Optional<Waiting> read = waitingWords.read(me, followUps.get(me.accountId(), id), body.words());
+        return new WaitingRead(
+                read.map(Waiting::person).orElse(null),
+                read.map(Waiting::threadId).orElse(null),
+                read.map(Waiting::until).orElse(null),
+                read.map(WaitingFollowUps::words).orElse(""));
     }
 
     /** Lets a follow-up wait for somebody, a thread or a day, whichever comes first. */
