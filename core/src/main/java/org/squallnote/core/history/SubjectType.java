@@ -27,7 +27,8 @@ public enum SubjectType {
     TASK_LIST,
     CHASE_WISHES,
     /** What was said of later messages stands in its state only. */
-    ANSWER_WORD(1, true);
+    ANSWER_WORD(1, true),
+    THREAD_SHAPE(1, true);
 
     private final int version;
     private final boolean whole;

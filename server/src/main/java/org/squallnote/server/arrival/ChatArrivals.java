@@ -337,7 +337,7 @@ public class ChatArrivals {
     }
 
     /** Cuts the room into conversations again around the new messages. */
-    private Set<UUID> rethread(UUID owner, String roomId, List<StoredMessage> fresh) {
+    Set<UUID> rethread(UUID owner, String roomId, List<StoredMessage> fresh) {
         Map<String, ThreadingRow> rows = new RoomRegion(messages, owner, roomId).around(fresh);
         List<ChatConversations.ChatMessage> chat = rows.values().stream()
                 .map(row -> new ChatConversations.ChatMessage(

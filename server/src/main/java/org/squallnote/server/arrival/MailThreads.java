@@ -89,6 +89,15 @@ public class MailThreads {
         return component;
     }
 
+    /** Lets two components be threaded as one from now on; alone that changes no thread. */
+    UUID connect(UUID owner, UUID component, UUID other) {
+        if (!component.equals(other)) {
+            messages.moveLinks(owner, other, component);
+            messages.moveComponent(owner, other, component);
+        }
+        return component;
+    }
+
     /**
      * Threads components again; answers which threads have changed or were added to.
      *

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.thread.Attention;
+import org.squallnote.core.thread.ShapedThreads;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.server.time.UuidV7;
 import org.squallnote.store.message.MessageStore;
@@ -43,7 +44,8 @@ class ThreadAssignment {
      * @param fresh whether a message has just been stored: where it stands is only a guess, which gives no thread its
      *     identifier as long as others have it
      */
-    Set<UUID> assign(UUID owner, List<List<ThreadingRow>> computed, Predicate<ThreadingRow> fresh) {
+    Set<UUID> assign(UUID owner, List<List<ThreadingRow>> byProtocol, Predicate<ThreadingRow> fresh) {
+        List<List<ThreadingRow>> computed = ShapedThreads.of(byProtocol, threads.shapes(owner));
         Set<UUID> given = computed.stream()
                 .flatMap(List::stream)
                 .filter(fresh.negate())

@@ -42,8 +42,10 @@ class ThreadController {
     private final Threads threads;
     private final ThreadPages pages;
     private final AnswersGiven answers;
+    private final SplitsAndJoins shapes;
 
-    ThreadController(Threads threads, ThreadPages pages, AnswersGiven answers) {
+    ThreadController(Threads threads, ThreadPages pages, AnswersGiven answers, SplitsAndJoins shapes) {
+        this.shapes = shapes;
         this.answers = answers;
         this.pages = pages;
         this.threads = threads;
@@ -217,6 +219,25 @@ class ThreadController {
                 commandId,
                 body.threadIds(),
                 new Threads.Wanted(body.choice(), body.reason(), body.day(), body.endFollowUps()));
+    }
+
+    /** Lets a thread of its own begin with a message. */
+    @PostMapping("/api/threads/{id}/split")
+    Done split(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable UUID id,
+            @RequestParam UUID messageId) {
+        return shapes.split(me, commandId, id, messageId);
+    }
+
+    /** @param threadIds those that become one, the one into which the others go first */
+    record ThreadsToJoin(@NotNull @Size(min = 2, max = 20) List<@NotNull UUID> threadIds) {}
+
+    /** Joins threads into one. */
+    @PostMapping("/api/threads/join")
+    Done join(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ThreadsToJoin body) {
+        return shapes.join(me, commandId, body.threadIds());
     }
 
     /** @param day null for that which follows from the messages */

@@ -14,6 +14,7 @@ import org.squallnote.core.thread.GroupedThread;
 import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.thread.ThreadFollowUps;
+import org.squallnote.core.thread.ThreadShape;
 import org.squallnote.core.thread.TurnCount;
 import org.squallnote.core.turn.CloseReason;
 import org.squallnote.core.turn.Turn;
@@ -93,6 +94,13 @@ public interface ThreadStore {
 
     /** In how many threads somebody has said a closing word. */
     int countClosed(UUID owner);
+
+    /** What was said by hand of where threads begin, in the order in which it was said. */
+    List<ThreadShape> shapes(UUID owner);
+
+    void insertShape(@Param("owner") UUID owner, @Param("shape") ThreadShape shape, @Param("at") Instant at);
+
+    int deleteShapes(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
     /** Removes a thread whose messages have all gone to another one. */
     int deleteEmpty(@Param("owner") UUID owner, @Param("id") UUID id);
