@@ -2020,6 +2020,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/{id}": {
         parameters: {
             query?: never;
@@ -2142,6 +2158,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["openAgain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["split"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3676,6 +3708,9 @@ export interface components {
             /** Format: uuid */
             answersId: string | null;
         };
+        ThreadsToJoin: {
+            threadIds: string[];
+        };
         ThreadsView: {
             counts: {
                 [key: string]: number;
@@ -3699,6 +3734,7 @@ export interface components {
             /** @enum {string} */
             direction: "INCOMING" | "OUTGOING";
             automatic: boolean;
+            reminder: boolean;
         };
         TodayView: {
             /** Format: date */
@@ -7623,6 +7659,33 @@ export interface operations {
             };
         };
     };
+    join: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThreadsToJoin"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     one_2: {
         parameters: {
             query?: never;
@@ -7813,6 +7876,33 @@ export interface operations {
     openAgain: {
         parameters: {
             query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query: {
+                messageId: string;
+            };
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;

@@ -14,6 +14,7 @@ const { messages, pointed, newest, since } = defineProps<{
   /** Messages after this moment are marked as new. */
   since?: string | undefined
 }>()
+defineSlots<{ beside?(props: { message: ThreadMessage; place: number }): unknown }>()
 const list = useTemplateRef<HTMLElement>('list')
 
 /** Shows the message that is pointed at; in a thread opened as a whole, the newest one. */
@@ -75,8 +76,10 @@ const NATURES: Record<string, string> = {
           data-test="new-since"
           >new since then</span
         >
+        <slot name="beside" :message="message" :place="place" />
         <RouterLink
-          class="text-ink-soft hover:text-kelp ml-auto text-sm"
+          class="text-ink-soft hover:text-kelp text-sm"
+          :class="$slots.beside && place > 0 ? '' : 'ml-auto'"
           :to="`/intake/${message.id}`"
         >
           Open message

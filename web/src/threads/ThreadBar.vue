@@ -19,7 +19,7 @@ const { lines, picked, active } = defineProps<{
   /** Whether its keys count. */
   active: boolean
 }>()
-const emit = defineEmits<{ decide: [choice: ThreadChoice]; clear: [] }>()
+const emit = defineEmits<{ decide: [choice: ThreadChoice]; join: []; clear: [] }>()
 
 const mode = ref<'choose' | 'close' | 'day' | 'mine'>('choose')
 const endFollowUps = ref(false)
@@ -33,6 +33,15 @@ watch(
 const followUps = computed(() => lines.reduce((sum, line) => sum + line.followUps, 0))
 const closed = computed(() => lines.every((line) => line.turn === 'CLOSED'))
 const notMine = computed(() => lines.every((line) => line.attention !== 'MINE'))
+const joinable = computed(() => {
+  const [first, ...others] = lines
+  return (
+    picked &&
+    first !== undefined &&
+    others.length > 0 &&
+    others.every((line) => line.channel === first.channel && line.room === first.room)
+  )
+})
 const owing = computed(() => lines.some((line) => line.debts.length))
 const waiting = computed(() => lines.some((line) => line.awaited.length))
 
@@ -66,6 +75,13 @@ useKeys(view.name, [
     ...view.keys.notBefore,
     run: () => (mode.value = 'day'),
     when: () => choosing() && waiting.value,
+  },
+  {
+    ...view.keys.join,
+    run: () => {
+      emit('join')
+    },
+    when: () => choosing() && joinable.value,
   },
   {
     ...view.keys.notMine,
@@ -151,7 +167,15 @@ function closingKey(event: KeyboardEvent): void {
         {{ notMine && !closed ? 'It is mine again' : 'Open again' }}
         <KeyHint :group="view.name" :does="view.keys.openAgain.does" or="A" />
       </button>
-      <slot />
+      <button
+        v-if="joinable"
+        class="btn h-8 max-sm:h-11"
+        type="button"
+        data-test="join"
+        @click="emit('join')"
+      >
+        Join into one <KeyHint :group="view.name" :does="view.keys.join.does" or="G" />
+      </button>
       <button
         v-if="picked"
         class="btn btn-quiet h-8 max-sm:h-11"

@@ -2,7 +2,7 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import type { ThreadGrouping, Turn } from '@/api/client'
 import { useCategories, useThreads } from '@/api/queries'
-import { decideThreads, type ThreadChoice } from '@/threads/decide'
+import { decideThreads, joinThreads, type ThreadChoice } from '@/threads/decide'
 import { rowsOf, type ThreadRow } from '@/threads/rows'
 import ThreadBar from '@/threads/ThreadBar.vue'
 import ThreadTable from '@/threads/ThreadTable.vue'
@@ -99,6 +99,13 @@ async function decide(choice: ThreadChoice): Promise<void> {
   }
 }
 
+async function join(): Promise<void> {
+  const ids = chosen.value.map((line) => line.id)
+  if (await joinThreads(ids)) {
+    picks.value = NONE
+  }
+}
+
 const bound = (key: (typeof view.keys)[keyof typeof view.keys], run: () => void) => ({
   ...key,
   run,
@@ -167,6 +174,7 @@ useKeys(view.name, [
     :picked="picks.ids.size > 0"
     :active="active"
     @decide="(choice) => void decide(choice)"
+    @join="void join()"
     @clear="picks = NONE"
   />
 </template>

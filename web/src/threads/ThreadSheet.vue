@@ -5,7 +5,7 @@ import { run } from '@/api/commands'
 import { useThread } from '@/api/queries'
 import AnswersGiven from '@/threads/AnswersGiven.vue'
 import Owed from '@/threads/Owed.vue'
-import { CLOSED_AS, turnText } from '@/threads/words'
+import { beginnings, CLOSED_AS, turnText } from '@/threads/words'
 import ThreadMessages from '@/message/ThreadMessages.vue'
 import History from '@/ui/History.vue'
 import Loading from '@/ui/Loading.vue'
@@ -19,6 +19,8 @@ const emit = defineEmits<{ close: []; point: [messageId: string] }>()
 const thread = useThread(() => id)
 const line = computed(() => thread.data.value?.line)
 
+const begun = computed(() => beginnings(thread.data.value?.messages ?? []))
+
 const params = (header: { 'Idempotency-Key': string }) => ({ path: { id }, header })
 const close = (reason: CloseReason) =>
   run((header) =>
@@ -28,6 +30,12 @@ const noReply = () =>
   run((header) => client.POST('/api/threads/{id}/no-reply-owed', { params: params(header) }))
 const handTurn = () =>
   run((header) => client.POST('/api/threads/{id}/hand-turn', { params: params(header) }))
+const split = (messageId: string) =>
+  run((header) =>
+    client.POST('/api/threads/{id}/split', {
+      params: { ...params(header), query: { messageId } },
+    }),
+  )
 const openAgain = () =>
   run((header) => client.POST('/api/threads/{id}/open-again', { params: params(header) }))
 </script>
@@ -45,7 +53,14 @@ const openAgain = () =>
           <span class="text-ink-soft"
             >silent for {{ workingSpan(line.silenceWorkingMinutes) }}</span
           >
-          <Trace :thread="line" :now="thread.data.value.now" :width="240" />
+          <Trace
+            :thread="line"
+            :now="thread.data.value.now"
+            :width="300"
+            :words="begun"
+            walked
+            @choose="(messageId) => emit('point', messageId)"
+          />
         </div>
         <Owed :line="line" />
         <AnswersGiven
@@ -96,7 +111,20 @@ const openAgain = () =>
           <button class="btn h-7" type="button" @click="void handTurn()">It is their turn</button>
         </div>
       </div>
-      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest />
+      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest>
+        <template #beside="{ message, place }">
+          <button
+            v-if="place > 0"
+            class="text-ink-soft hover:text-kelp ml-auto text-sm"
+            type="button"
+            data-test="split"
+            title="Another matter begins here: what answers this message goes along into a thread of its own"
+            @click="void split(message.id)"
+          >
+            Split here
+          </button>
+        </template>
+      </ThreadMessages>
       <History :subject-id="id" />
     </template>
   </Sheet>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { CategoryView, ThreadGrouping, ThreadLine, Turn } from '@/api/client'
+import { useThread } from '@/api/queries'
 import Owing from '@/threads/Owing.vue'
 import { openWith, type ThreadRow } from '@/threads/rows'
-import { firstChase } from '@/threads/words'
+import { beginnings, firstChase } from '@/threads/words'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { moment, shortMoment, today, workingSpan, workingSpanInWords } from '@/ui/time'
 import Trace from '@/ui/Trace.vue'
@@ -25,6 +26,11 @@ const emit = defineEmits<{
   point: [key: string]
   pick: [row: ThreadRow, how: 'one' | 'range']
 }>()
+
+/** The thread whose trace is pointed at. */
+const wanted = ref<string>()
+const pointedAt = useThread(wanted)
+const begun = computed(() => beginnings(pointedAt.data.value?.messages ?? []))
 
 const OWED: Record<Turn, string> = {
   WITH_ME: 'I owe',
@@ -151,7 +157,12 @@ function click(row: ThreadRow, event: MouseEvent): void {
             <bdi>{{ people(row.line) }}</bdi>
           </td>
           <td class="hidden px-3 sm:table-cell print:hidden">
-            <Trace :thread="row.line" :now="now" />
+            <Trace
+              :thread="row.line"
+              :now="now"
+              :words="wanted === row.line.id ? begun : undefined"
+              @wanted="wanted = row.line.id"
+            />
           </td>
           <td
             v-if="turn !== 'NOBODY'"

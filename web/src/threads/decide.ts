@@ -31,3 +31,13 @@ export function decideThreads(
     }),
   )
 }
+
+/** Makes one thread of several, with one way back. */
+export function joinThreads(threadIds: readonly string[]): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/threads/join', {
+      params: { header },
+      body: { threadIds: [...threadIds] },
+    }),
+  )
+}

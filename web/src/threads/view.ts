@@ -23,6 +23,7 @@ export default defineView({
     noReply: { key: 'n', does: 'No reply owed' },
     theirTurn: { key: 't', does: 'It is their turn' },
     notBefore: { key: 'p', does: 'Not to be chased before' },
+    join: { key: 'g', does: 'Join picked threads into one' },
     notMine: { key: 'i', does: 'It is not for me' },
     followUp: { key: 'f', does: 'Follow-up of a promise' },
     longer: { key: 'l', does: 'Say that it takes longer' },

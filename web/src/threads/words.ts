@@ -4,6 +4,7 @@ import type {
   DebtView,
   ThreadGrouping,
   ThreadLine,
+  ThreadMessage,
   Turn,
 } from '@/api/client'
 import { day, replyBy, workingSpanInWords } from '@/ui/time'
@@ -122,4 +123,17 @@ export function turnText(line: ThreadLine): string {
     case 'NOBODY':
       return 'Nobody’s turn'
   }
+}
+
+/** How each message begins and who wrote it, by its id. */
+export function beginnings(
+  messages: readonly Pick<ThreadMessage, 'id' | 'direction' | 'from' | 'ownWords'>[],
+): Map<string, string> {
+  return new Map(
+    messages.map((message) => {
+      const who = message.direction === 'OUTGOING' ? 'I' : message.from.name || message.from.address
+      const line = message.ownWords.split('\n').find((each) => each.trim() !== '') ?? ''
+      return [message.id, `${who}: ${line.trim().slice(0, 120)}`]
+    }),
+  )
 }

@@ -10,9 +10,11 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import org.squallnote.core.chase.ChaseDate;
+import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.source.ChatRoom;
@@ -80,7 +82,11 @@ record ThreadLines(
         List<Tick> trace = rows.stream()
                 .skip(Math.max(0, rows.size() - MOST_TICKS))
                 .map(row -> new Tick(
-                        row.id(), row.sentAt(), row.direction(), !row.nature().isPersonal()))
+                        row.id(),
+                        row.sentAt(),
+                        row.direction(),
+                        !row.nature().isPersonal(),
+                        row.direction() == Direction.OUTGOING && ChaseLetter.isReminder(row.messageId())))
                 .toList();
         ChaseDates.Days days = new ChaseDates.Days(
                 wishes,

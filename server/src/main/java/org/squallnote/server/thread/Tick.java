@@ -4,5 +4,9 @@ import java.time.Instant;
 import java.util.UUID;
 import org.squallnote.core.message.Direction;
 
-/** A tick of the trace. */
-record Tick(UUID messageId, Instant sentAt, Direction direction, boolean automatic) {}
+/**
+ * A tick of the trace.
+ *
+ * @param reminder whether it does nothing but remind
+ */
+record Tick(UUID messageId, Instant sentAt, Direction direction, boolean automatic, boolean reminder) {}
