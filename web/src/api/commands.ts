@@ -111,9 +111,13 @@ export async function undo(
 }
 
 /** What happened by itself is said like what was done here, with the same way back. */
-onHappened((commandId, label) => {
-  undoables.push(commandId)
-  showDone(label, () => undo(commandId))
+onHappened((commandId, label, undoable) => {
+  if (undoable) {
+    undoables.push(commandId)
+    showDone(label, () => undo(commandId))
+  } else {
+    showDone(label)
+  }
 })
 
 /**

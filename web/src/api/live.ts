@@ -64,10 +64,12 @@ export function isOwn(commandId: string): void {
   own.add(commandId)
 }
 
-const happenedListeners = new Set<(commandId: string, label: string) => void>()
+const happenedListeners = new Set<(commandId: string, label: string, undoable: boolean) => void>()
 
 /** Calls back when something was changed without a request from any page. */
-export function onHappened(listener: (commandId: string, label: string) => void): void {
+export function onHappened(
+  listener: (commandId: string, label: string, undoable: boolean) => void,
+): void {
   happenedListeners.add(listener)
 }
 
@@ -99,9 +101,13 @@ export function followChanges(): void {
     reload(changes.filter((each) => !own.delete(each.commandId)).flatMap((each) => each.topics))
   })
   events.addEventListener('happened', (event: MessageEvent<string>) => {
-    const { commandId, label } = JSON.parse(event.data) as { commandId: string; label: string }
+    const { commandId, label, undoable } = JSON.parse(event.data) as {
+      commandId: string
+      label: string
+      undoable: boolean
+    }
     happenedListeners.forEach((listener) => {
-      listener(commandId, label)
+      listener(commandId, label, undoable)
     })
   })
   events.addEventListener('error', () => {

@@ -164,6 +164,14 @@ export function useThreads(turn: MaybeRefOrGetter<Turn>, by: MaybeRefOrGetter<Th
   })
 }
 
+/** What I gave away, and what I took over. */
+export function useHandOvers() {
+  return useQuery({
+    queryKey: ['hand-overs'],
+    queryFn: () => unwrap(client.GET('/api/hand-overs')),
+  })
+}
+
 /** What I have promised. */
 export function usePromises() {
   return useQuery({ queryKey: ['promises'], queryFn: () => unwrap(client.GET('/api/promises')) })

@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hand-overs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/history/{subjectId}": {
         parameters: {
             query?: never;
@@ -862,6 +878,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/hand-over/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/hand-over/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/hand-over/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["seen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/messages/{id}/hand-over/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["working"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2164,7 +2244,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/threads/{id}/split": {
+    "/api/threads/{id}/split/{messageId}": {
         parameters: {
             query?: never;
             header?: never;
@@ -2216,6 +2296,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AcceptForm: {
+            /** Format: date */
+            day: string | null;
+            followUp: boolean | null;
+        };
         AccountView: {
             /** Format: uuid */
             id: string;
@@ -2351,6 +2436,10 @@ export interface components {
         BlockCalendarForm: {
             /** Format: uuid */
             calendarId: string | null;
+        };
+        BoardView: {
+            given: components["schemas"]["Given"][];
+            received: components["schemas"]["Received"][];
         };
         BulkPreview: {
             lines: components["schemas"]["PreviewLine"][];
@@ -2892,6 +2981,31 @@ export interface components {
             /** Format: int32 */
             undated: number;
         };
+        Given: {
+            /** Format: uuid */
+            messageId: string;
+            /** Format: uuid */
+            threadId: string;
+            subject: string;
+            to: string;
+            address: string;
+            colleague: boolean;
+            /** @enum {string} */
+            state: "OFFERED" | "SEEN" | "ACCEPTED" | "WORKING" | "HANDED_ON" | "DONE" | "DECLINED" | "TAKEN_BACK";
+            word: string;
+            /** Format: date */
+            wantedDay: string | null;
+            /** Format: date */
+            theirDay: string | null;
+            laterThanWanted: boolean;
+            waiting: boolean;
+            /** Format: date */
+            chaseOn: string | null;
+            /** Format: date-time */
+            offeredAt: string;
+            /** Format: date-time */
+            changedAt: string;
+        };
         Group: {
             key: string;
             title: string;
@@ -2903,6 +3017,8 @@ export interface components {
             /** Format: email */
             address: string;
             text: string;
+            /** Format: date */
+            wantedDay: string | null;
         };
         HandOverTo: {
             name: string;
@@ -2914,8 +3030,12 @@ export interface components {
             mine: boolean;
             who: string;
             /** @enum {string} */
-            state: "OFFERED" | "ACCEPTED" | "DECLINED";
+            state: "OFFERED" | "SEEN" | "ACCEPTED" | "WORKING" | "HANDED_ON" | "DONE" | "DECLINED" | "TAKEN_BACK";
             word: string;
+            /** Format: date */
+            wantedDay: string | null;
+            /** Format: date */
+            theirDay: string | null;
         };
         HeldBackView: {
             /** Format: int32 */
@@ -3407,6 +3527,27 @@ export interface components {
             replyByWhy: string;
             marks: components["schemas"]["Mark"][];
             subjectMark: components["schemas"]["Mark"] | null;
+        };
+        Received: {
+            /** Format: uuid */
+            messageId: string;
+            /** Format: uuid */
+            threadId: string;
+            subject: string;
+            from: string;
+            /** @enum {string} */
+            state: "OFFERED" | "SEEN" | "ACCEPTED" | "WORKING" | "HANDED_ON" | "DONE" | "DECLINED" | "TAKEN_BACK";
+            word: string;
+            /** Format: date */
+            wantedDay: string | null;
+            /** Format: date */
+            theirDay: string | null;
+            /** Format: uuid */
+            followUp: string | null;
+            /** Format: date-time */
+            offeredAt: string;
+            /** Format: date-time */
+            changedAt: string;
         };
         RecipeForm: {
             name: string;
@@ -4952,6 +5093,26 @@ export interface operations {
             };
         };
     };
+    board: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardView"];
+                };
+            };
+        };
+    };
     ofSubject: {
         parameters: {
             query?: never;
@@ -5143,7 +5304,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["AcceptForm"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -5408,6 +5573,105 @@ export interface operations {
                 "application/json": components["schemas"]["HandOverRequest"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    back: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    done: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Word"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    seen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    working: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -7900,15 +8164,14 @@ export interface operations {
     };
     split: {
         parameters: {
-            query: {
-                messageId: string;
-            };
+            query?: never;
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;
             };
             path: {
                 id: string;
+                messageId: string;
             };
             cookie?: never;
         };

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { MessageView } from '@/api/client'
-import { useColleagues, useFollowUps, useSession, useSources, useWriters } from '@/api/queries'
+import {
+  useColleagues,
+  useFollowUps,
+  useIntake,
+  useSession,
+  useSources,
+  useWriters,
+} from '@/api/queries'
 import { peopleOf } from '@/followups/details/people'
 import { EMPTY_DRAFT, forgetLocally, keepLocally, localDraft } from '@/intake/draft'
 import { askOf } from '@/intake/fields'
 import { found, takersOf, whyNot, type Taker } from '@/intake/takers'
+import DayPart from '@/ui/DayPart.vue'
 import { replyBy } from '@/ui/time'
 
 /** Hands a message over by mail, with a word of mine, the ask and its date; the thread then waits for whoever got it. */
@@ -15,7 +23,7 @@ const { message, count = 1 } = defineProps<{
   count?: number
 }>()
 const emit = defineEmits<{
-  give: [to: { name: string; address: string; text: string }]
+  give: [to: { name: string; address: string; text: string; wantedDay: string | null }]
   cancel: []
 }>()
 
@@ -29,6 +37,9 @@ const to = ref('')
 const chosen = ref<Taker>()
 const text = ref(localDraft(kept)?.text ?? proposed(''))
 const touched = ref(localDraft(kept) !== undefined)
+/** By when I want it: where somebody waits for it, by when they do. */
+const wanted = ref(message?.proposal.firm ? message.proposal.replyBy : null)
+const intake = useIntake()
 const field = useTemplateRef<HTMLInputElement>('field')
 const mine = computed(() => (sources.data.value ?? []).map((source) => source.address))
 const takers = computed(() =>
@@ -90,7 +101,12 @@ function give(): void {
     problem.value = 'Say a word with it: an empty mail puzzles whoever gets it.'
   } else {
     forgetLocally(kept)
-    emit('give', { name: chosen.value?.name ?? '', address: address.value, text: text.value })
+    emit('give', {
+      name: chosen.value?.name ?? '',
+      address: address.value,
+      text: text.value,
+      wantedDay: wanted.value,
+    })
   }
 }
 </script>
@@ -139,6 +155,15 @@ function give(): void {
       @keydown.ctrl.enter.prevent="give"
       @keydown.meta.enter.prevent="give"
     />
+    <div v-if="count === 1" class="flex flex-wrap items-center gap-2">
+      <span>I want it by</span>
+      <DayPart
+        v-model="wanted"
+        none="no day"
+        test="wanted-day"
+        :choices="intake.data.value?.quickChoices ?? []"
+      />
+    </div>
     <div class="flex flex-wrap items-center gap-2">
       <span class="text-ink-soft"
         >{{ count === 1 ? 'The message goes with it.' : 'Each goes with its message.' }} The thread

@@ -164,7 +164,12 @@ export function useDecisions(options: {
     }
   }
 
-  function handOver(to: { name: string; address: string; text: string }): void {
+  function handOver(to: {
+    name: string
+    address: string
+    text: string
+    wantedDay: string | null
+  }): void {
     const id = options.selected.value
     if (id) {
       void options.decide(

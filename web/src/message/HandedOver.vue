@@ -1,34 +1,25 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { client, type MessageView } from '@/api/client'
-import { run } from '@/api/commands'
-import { vFocus } from '@/ui/focus'
+import { watch } from 'vue'
+import type { MessageView } from '@/api/client'
+import { GIVEN, isOpen, seen, takeBack, TAKEN } from '@/message/handOver'
+import TakerSteps from '@/message/TakerSteps.vue'
+import { day } from '@/ui/time'
 
-/** A message that a colleague has handed over to me, to be taken or not; of one that I gave away, what became of it. */
+/** A message that a colleague has handed over to me, with each step to say; of one that I gave away, what became of it. */
 const { message, handOver } = defineProps<{
   message: MessageView
   handOver: NonNullable<MessageView['handOver']>
 }>()
-const word = ref('')
-const declining = ref(false)
 
-const GIVEN: Record<typeof handOver.state, string> = {
-  OFFERED: 'Handed over to',
-  ACCEPTED: 'Taken over by',
-  DECLINED: 'Declined by',
-}
-
-async function settle(accepts: boolean): Promise<void> {
-  await run(
-    (header) => {
-      const params = { path: { id: message.id }, header }
-      return accepts
-        ? client.POST('/api/messages/{id}/accept', { params })
-        : client.POST('/api/messages/{id}/decline', { params, body: { word: word.value } })
-    },
-    accepts ? 'undoable' : 'final',
-  )
-}
+watch(
+  () => message.id,
+  () => {
+    if (!handOver.mine && handOver.state === 'OFFERED') {
+      seen(message.id)
+    }
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -36,50 +27,41 @@ async function settle(accepts: boolean): Promise<void> {
     class="bg-dusk-wash mt-2 flex flex-wrap items-center gap-2 rounded px-3 py-1.5"
     data-test="handed-over"
   >
-    <span v-if="handOver.mine"
-      >{{ GIVEN[handOver.state] }} <b>{{ handOver.who }}</b><template v-if="handOver.word"
-        >: “{{ handOver.word }}”</template
-      ></span
+    <span v-if="handOver.mine">
+      {{ GIVEN[handOver.state] }} <b>{{ handOver.who }}</b><template v-if="handOver.theirDay">
+        for {{ day(handOver.theirDay) }}</template
+      ><span
+        v-if="handOver.wantedDay && handOver.theirDay && handOver.theirDay > handOver.wantedDay"
+        class="text-brass-ink"
+        >, later than you want it ({{ day(handOver.wantedDay) }})</span
+      ><template v-else-if="handOver.wantedDay">, wanted by {{ day(handOver.wantedDay) }}</template
+      ><template v-if="handOver.word">: “{{ handOver.word }}”</template>
+    </span>
+    <span v-else>
+      <template v-if="handOver.state === 'OFFERED' || handOver.state === 'SEEN'"
+        ><b>{{ handOver.who }}</b> hands this over to you</template
+      ><template v-else
+        >From <b>{{ handOver.who }}</b>, {{ TAKEN[handOver.state] }}</template
+      ><template v-if="handOver.wantedDay">, wanted by {{ day(handOver.wantedDay) }}</template
+      ><template v-if="handOver.theirDay && handOver.theirDay !== handOver.wantedDay"
+        >, you said {{ day(handOver.theirDay) }}</template
+      ><template v-if="handOver.word">: “{{ handOver.word }}”</template>
+    </span>
+    <button
+      v-if="handOver.mine && isOpen(handOver.state)"
+      class="btn h-7 max-sm:h-11"
+      type="button"
+      data-test="take-back"
+      @click="void takeBack(message.id)"
     >
-    <template v-else-if="handOver.state === 'OFFERED'">
-      <span
-        ><b>{{ handOver.who }}</b> hands this over to you.</span
-      >
-      <template v-if="declining">
-        <input
-          v-model="word"
-          v-focus
-          class="field w-full sm:w-64"
-          maxlength="2000"
-          placeholder="Why, in a word"
-          aria-label="Why not"
-          @keydown.enter.prevent="void settle(false)"
-        />
-        <button class="btn h-7" type="button" @click="void settle(false)">Decline</button>
-        <button class="btn btn-quiet h-7" type="button" @click="declining = false">Cancel</button>
-      </template>
-      <template v-else>
-        <button
-          class="btn btn-main h-7"
-          type="button"
-          data-test="accept-hand-over"
-          @click="void settle(true)"
-        >
-          Accept
-        </button>
-        <button
-          class="btn h-7"
-          type="button"
-          data-test="decline-hand-over"
-          @click="declining = true"
-        >
-          Decline
-        </button>
-      </template>
-    </template>
-    <span v-else
-      >You have {{ handOver.state === 'ACCEPTED' ? 'accepted' : 'declined' }} this from
-      <b>{{ handOver.who }}</b>.</span
-    >
+      Take it back
+    </button>
+    <TakerSteps
+      v-if="!handOver.mine && handOver.state !== 'HANDED_ON'"
+      :key="message.id"
+      :message-id="message.id"
+      :state="handOver.state"
+      :wanted-day="handOver.wantedDay"
+    />
   </div>
 </template>

@@ -32,8 +32,8 @@ const handTurn = () =>
   run((header) => client.POST('/api/threads/{id}/hand-turn', { params: params(header) }))
 const split = (messageId: string) =>
   run((header) =>
-    client.POST('/api/threads/{id}/split', {
-      params: { ...params(header), query: { messageId } },
+    client.POST('/api/threads/{id}/split/{messageId}', {
+      params: { path: { id, messageId }, header },
     }),
   )
 const openAgain = () =>

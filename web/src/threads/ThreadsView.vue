@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { ThreadGrouping, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
 import ClosingSweep from '@/threads/ClosingSweep.vue'
+import HandOverBoard from '@/threads/HandOverBoard.vue'
 import PromiseList from '@/threads/PromiseList.vue'
 import ChaseRound from '@/threads/round/ChaseRound.vue'
 import ThreadList from '@/threads/ThreadList.vue'
@@ -15,8 +16,8 @@ import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 
 /** What has an address of its own beside the lists, so that the way back leads out of it. */
-type Room = 'round' | 'sweep' | 'promised'
-const ROOMS: readonly Room[] = ['round', 'sweep', 'promised']
+type Room = 'round' | 'sweep' | 'promised' | 'handed'
+const ROOMS: readonly Room[] = ['round', 'sweep', 'promised', 'handed']
 
 const route = useRoute()
 const router = useRouter()
@@ -77,6 +78,9 @@ useKeys(view.name, [
   bound(view.keys.promised, () => {
     enter('promised')
   }),
+  bound(view.keys.handed, () => {
+    enter('handed')
+  }),
   bound(view.keys.sweep, () => {
     enter('sweep')
   }),
@@ -119,6 +123,17 @@ const lit = 'border-kelp text-kelp bg-kelp-wash font-semibold'
           >
             I promised <span class="font-normal">{{ newest?.promised ?? 0 }}</span>
           </button>
+          <button
+            v-if="each.turn === 'WITH_OTHERS'"
+            class="btn h-7"
+            :class="room === 'handed' ? lit : ''"
+            type="button"
+            :aria-pressed="room === 'handed'"
+            data-test="to-handed"
+            @click="enter('handed')"
+          >
+            Handed over
+          </button>
         </template>
       </div>
       <label v-if="!room" class="flex items-center gap-1.5 print:hidden">
@@ -158,6 +173,7 @@ const lit = 'border-kelp text-kelp bg-kelp-wash font-semibold'
       <ChaseRound @over="enter(undefined)" @open="open" />
     </div>
     <ClosingSweep v-else-if="room === 'sweep'" @over="enter(undefined)" @open="open" />
+    <HandOverBoard v-else-if="room === 'handed'" @open="open" />
     <PromiseList v-else-if="room === 'promised'" :active="!openId" @open="open" />
     <ThreadList v-else :turn="turn" :by="by" :active="!openId" @open="open" />
     <ThreadSheet

@@ -17,6 +17,7 @@ export default defineView({
     pickDown: { key: 'ArrowDown', shift: true, does: 'Pick downwards' },
     pickUp: { key: 'ArrowUp', shift: true, does: 'Pick upwards' },
     promised: { key: 'w', does: 'What I promised' },
+    handed: { key: 'h', does: 'What was handed over' },
     round: { key: 'r', does: 'Chase round' },
     sweep: { key: 's', does: 'Closing sweep' },
     close: { key: 'c', does: 'Close' },
@@ -32,7 +33,8 @@ export default defineView({
     nothingPicked: { key: 'Escape', does: 'Pick nothing' },
   },
   listens: {
-    THREADS: ['threads', 'thread', 'chases', 'promises', 'closable'],
+    THREADS: ['threads', 'thread', 'chases', 'promises', 'closable', 'hand-overs'],
+    INTAKE: ['hand-overs'],
     FOLLOW_UPS: ['threads', 'promises', 'closable'],
     OUTBOX: ['thread', 'chases'],
   },

@@ -23,6 +23,10 @@ class EveryEndpointTest extends ServerTest {
 
     private static final Map<String, String> BODIES = Map.ofEntries(
             Map.entry("/chase", "{\"party\":\"a@x.example\",\"text\":\"Any news?\"}"),
+            Map.entry("/waiting/read", "{\"words\":\"tomorrow\"}"),
+            Map.entry("/waiting", "{\"person\":null,\"threadId\":null,\"until\":\"2026-03-09\"}"),
+            Map.entry("/hand-over/done", "{\"word\":\"Done\"}"),
+            Map.entry("/answers/", "{\"verdict\":\"NO_ANSWER\",\"missing\":\"\",\"always\":false}"),
             Map.entry("/hand-over", "{\"name\":\"\",\"address\":\"a@x.example\",\"text\":\"Hello\"}"),
             Map.entry("/invitation/answer", "{\"participation\":\"ACCEPTED\",\"note\":\"\",\"calendarId\":null}"),
             Map.entry(

@@ -55,7 +55,7 @@ class SplitsAndJoinsTest extends ServerTest {
     }
 
     private String split(String id) {
-        return change(me, HttpMethod.POST, "/api/threads/" + thread(id) + "/split?messageId=" + column("id", id), "");
+        return change(me, HttpMethod.POST, "/api/threads/" + thread(id) + "/split/" + column("id", id), "");
     }
 
     private String join(String... ids) {
@@ -142,16 +142,12 @@ class SplitsAndJoinsTest extends ServerTest {
 
     @Test
     void whatCannotBeIsRefused() {
-        assertThat(refusal(
-                        me,
-                        HttpMethod.POST,
-                        "/api/threads/" + thread("a") + "/split?messageId=" + column("id", "a"),
-                        ""))
+        assertThat(refusal(me, HttpMethod.POST, "/api/threads/" + thread("a") + "/split/" + column("id", "a"), ""))
                 .contains("begins with this message already");
         assertThat(refusal(
                         newAccount(),
                         HttpMethod.POST,
-                        "/api/threads/" + thread("a") + "/split?messageId=" + column("id", "c"),
+                        "/api/threads/" + thread("a") + "/split/" + column("id", "c"),
                         ""))
                 .contains("no such thread");
     }

@@ -88,13 +88,43 @@ class DraftStoreTest extends StoreTest {
         String address = "bo-" + stranger + "@x.example";
         sources.insert(source(UUID.randomUUID(), stranger, address));
         String identity = "h-" + stranger;
-        HandOver offered = new HandOver(identity, owner, message, address, HandOver.State.OFFERED, "", CLOCK_CHANGE);
+        HandOver offered = new HandOver(
+                identity,
+                owner,
+                message,
+                address,
+                "Bo",
+                HandOver.State.OFFERED,
+                "",
+                CLOCK_CHANGE,
+                CLOCK_CHANGE,
+                DAY,
+                null,
+                null,
+                null,
+                HandOver.Side.NOBODY);
         handOvers.insert(offered);
         assertThat(handOvers.forTaker(stranger, identity)).contains(offered);
         assertThat(handOvers.forTaker(owner, identity)).as("its giver").isEmpty();
         assertThat(handOvers.ofMessage(stranger, message)).isEmpty();
-        handOvers.settle(
-                new HandOver(identity, owner, message, address, HandOver.State.DECLINED, "no time", CLOCK_CHANGE));
+        assertThat(handOvers.given(stranger, 10)).isEmpty();
+        assertThat(handOvers.received(owner, 10)).isEmpty();
+        assertThat(handOvers.received(stranger, 10)).containsExactly(offered);
+        assertThat(handOvers.takers(owner, address)).containsExactly(stranger);
+
+        UUID followUp = UUID.randomUUID();
+        HandOver accepted = offered.to(HandOver.State.ACCEPTED, HandOver.Side.TAKER, "", CLOCK_CHANGE)
+                .taken(DAY, followUp);
+        handOvers.settle(accepted);
+        assertThat(handOvers.untold()).contains(accepted);
+        assertThat(handOvers.ofFollowUp(stranger, followUp)).contains(accepted);
+        assertThat(handOvers.ofFollowUp(owner, followUp)).isEmpty();
+        HandOver declined =
+                accepted.to(HandOver.State.DECLINED, HandOver.Side.TAKER, "no time", CLOCK_CHANGE.plusSeconds(1));
+        handOvers.settle(declined);
+        assertThat(handOvers.told(accepted)).as("it has changed since").isZero();
+        assertThat(handOvers.told(declined)).isEqualTo(1);
+        assertThat(handOvers.untold()).doesNotContain(accepted, declined);
         assertThat(handOvers.ofMessage(owner, message))
                 .extracting(HandOver::word)
                 .containsExactly("no time");

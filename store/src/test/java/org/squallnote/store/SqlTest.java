@@ -28,6 +28,7 @@ class SqlTest extends StoreTest {
             "account.PasskeyStore.byCredential",
             "account.SecondFactorStore.allOwners",
             "feed.FeedStore.byToken",
+            "handover.HandOverStore.takers",
             "installation.InstallationStore.insert",
             "installation.InstallationStore.setting",
             "installation.InstallationStore.update",

@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.chase.SentChase;
+import org.squallnote.core.handover.HandOver;
+import org.squallnote.core.handover.HandOverEnd;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -40,6 +42,7 @@ import org.squallnote.server.chase.CrossingAnswers;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.Topic;
 import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.source.SourceStore;
@@ -55,6 +58,7 @@ public class ThreadTurns {
     private final ReadingStore readings;
     private final WordsOnAnswers words;
     private final ChaseStore chases;
+    private final HandOverStore handOvers;
     private final ChaseDates chaseDates;
     private final CrossingAnswers crossing;
     private final Commands commands;
@@ -66,6 +70,7 @@ public class ThreadTurns {
             ReadingStore readings,
             WordsOnAnswers words,
             ChaseStore chases,
+            HandOverStore handOvers,
             ChaseDates chaseDates,
             CrossingAnswers crossing,
             Commands commands) {
@@ -75,6 +80,7 @@ public class ThreadTurns {
         this.readings = readings;
         this.words = words;
         this.chases = chases;
+        this.handOvers = handOvers;
         this.chaseDates = chaseDates;
         this.crossing = crossing;
         this.commands = commands;
@@ -198,6 +204,10 @@ public class ThreadTurns {
         }
         // Those of which a letter in another thread speaks have heard of me about this one too.
         reminders.values().forEach(elsewhere -> fold.add(reminder(elsewhere)));
+        // Whoever took something over says here that it is done, and not by mail.
+        if (rows.stream().anyMatch(row -> HandOver.isHandOver(row.messageId()))) {
+            handOvers.endedInThread(owner, threadId).forEach(end -> fold.add(ended(end)));
+        }
         if (rows.get(0).channel() == Channel.CHAT) {
             Set<String> mine = Set.copyOf(sources.addresses(owner));
             messages.reactionsInThread(owner, threadId).forEach(one -> fold.add(reaction(one, mine, idOf)));
@@ -207,6 +217,23 @@ public class ThreadTurns {
 
     private static List<Party> parties(List<SentChase> reminds) {
         return reminds.stream().map(each -> new Party("", each.party())).toList();
+    }
+
+    private static TurnEvent ended(HandOverEnd end) {
+        return new TurnEvent(
+                UUID.nameUUIDFromBytes(end.identity().getBytes(StandardCharsets.UTF_8)),
+                end.at(),
+                Channel.MAIL,
+                Direction.INCOMING,
+                new Party("", end.takerAddress()),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                false,
+                Optional.empty(),
+                false,
+                false,
+                Facts.SILENT);
     }
 
     private static TurnEvent reminder(List<SentChase> reminds) {

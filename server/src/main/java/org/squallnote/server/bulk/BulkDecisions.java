@@ -149,7 +149,7 @@ class BulkDecisions {
             throw Refusal.invalid("Say to whom the messages are handed over.");
         }
         for (StoredMessage message : open) {
-            handOvers.handOverWithin(me, message.id(), new Party(to.name(), to.address()), to.text(), changes);
+            handOvers.handOverWithin(me, message.id(), new Party(to.name(), to.address()), to.text(), null, changes);
         }
     }
 

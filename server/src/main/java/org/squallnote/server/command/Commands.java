@@ -83,7 +83,7 @@ public class Commands {
         }
         live.changed(owner, commandId, changes.topics());
         if (changes.announced()) {
-            live.announce(owner, commandId, changes.label());
+            live.announce(owner, commandId, changes.label(), !changes.list().isEmpty());
         }
         return new Done(commandId, changes.label(), changes.topics());
     }

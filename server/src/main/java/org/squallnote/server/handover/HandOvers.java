@@ -1,6 +1,8 @@
 package org.squallnote.server.handover;
 
 import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -8,8 +10,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.handover.HandOver;
+import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
@@ -18,6 +22,7 @@ import org.squallnote.core.source.Source;
 import org.squallnote.formats.mail.OutgoingMail;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.answer.Sending;
+import org.squallnote.server.arrival.ThreadTurns;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
@@ -28,6 +33,7 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.secret.SourceSecrets;
 import org.squallnote.server.thread.Threads;
 import org.squallnote.store.handover.HandOverStore;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
 
 /** Hands messages over by mail: forwarded with a word of mine; the thread then waits for whoever got it. */
@@ -38,6 +44,9 @@ public class HandOvers {
     private static final int LONGEST_ORIGINAL = 10_000_000;
 
     private final HandOverStore store;
+    private final MessageStore messages;
+    private final ThreadTurns turns;
+    private final HandOverNews news;
     private final Decisions decisions;
     private final Threads threads;
     private final Sending sending;
@@ -49,6 +58,9 @@ public class HandOvers {
 
     HandOvers(
             HandOverStore store,
+            MessageStore messages,
+            ThreadTurns turns,
+            HandOverNews news,
             Decisions decisions,
             Threads threads,
             Sending sending,
@@ -59,6 +71,9 @@ public class HandOvers {
             RawMails rawMails) {
         this.rawMails = rawMails;
         this.store = store;
+        this.messages = messages;
+        this.turns = turns;
+        this.news = news;
         this.decisions = decisions;
         this.threads = threads;
         this.sending = sending;
@@ -68,15 +83,20 @@ public class HandOvers {
         this.clock = clock;
     }
 
-    Done handOver(SignedIn me, UUID commandId, UUID messageId, Party to, String text) {
+    Done handOver(SignedIn me, UUID commandId, UUID messageId, Party to, String text, @Nullable LocalDate wantedDay) {
         return commands.run(me, commandId, "hand-over", changes -> {
-            StoredMessage message = handOverWithin(me, messageId, to, text, changes);
+            StoredMessage message = handOverWithin(me, messageId, to, text, wantedDay, changes);
             changes.label("Handed over to " + to.displayName() + ": " + message.subject());
         });
     }
 
-    /** Hands over as part of a command. */
-    public StoredMessage handOverWithin(SignedIn me, UUID messageId, Party to, String text, Changes changes) {
+    /**
+     * Hands over as part of a command.
+     *
+     * @param wantedDay by when it is wanted; null where that is not said
+     */
+    public StoredMessage handOverWithin(
+            SignedIn me, UUID messageId, Party to, String text, @Nullable LocalDate wantedDay, Changes changes) {
         if (text.isBlank()) {
             throw Refusal.invalid("Say in a few words what is wanted. Nothing was sent.");
         }
@@ -84,7 +104,7 @@ public class HandOvers {
         threads.noReplyOwedWithin(me.accountId(), message.threadId(), changes);
         Source source = sending.source(me.accountId(), message);
         // One command may hand over several messages.
-        String id = "over." + changes.commandId() + "." + messageId + "@" + Sending.domain(source);
+        String id = HandOver.identity("") + changes.commandId() + "." + messageId + "@" + Sending.domain(source);
         List<OutgoingMail.Attachment> attached = new ArrayList<>();
         original(me, message).ifPresent(attached::add);
         byte[] raw = new OutgoingMail(
@@ -103,10 +123,67 @@ public class HandOvers {
                         false)
                 .toBytes();
         outbox.addMail(source, changes.commandId(), id, message.id(), raw, outbox.hold());
-        store.insert(
-                new HandOver(id, me.accountId(), messageId, to.address(), HandOver.State.OFFERED, "", clock.instant()));
+        Optional<HandOver> parent = handedOn(me, message, to, changes);
+        Instant now = clock.instant();
+        store.insert(new HandOver(
+                id,
+                me.accountId(),
+                messageId,
+                to.address().toLowerCase(Locale.ROOT),
+                to.name(),
+                HandOver.State.OFFERED,
+                "",
+                now,
+                now,
+                wantedDay,
+                null,
+                null,
+                parent.map(HandOver::identity).orElse(null),
+                HandOver.Side.NOBODY));
         changes.touch(Topic.OUTBOX, Topic.THREADS);
         return message;
+    }
+
+    /** What I have taken over myself and give to somebody else stays with whoever gave it to me as handed on. */
+    private Optional<HandOver> handedOn(SignedIn me, StoredMessage message, Party to, Changes changes) {
+        Optional<HandOver> parent = message.messageId().isEmpty()
+                ? Optional.empty()
+                : store.forTaker(me.accountId(), message.messageId())
+                        .filter(open -> open.allows(HandOver.State.HANDED_ON, HandOver.Side.TAKER));
+        parent.ifPresent(old -> {
+            HandOver on = old.to(HandOver.State.HANDED_ON, HandOver.Side.TAKER, to.displayName(), clock.instant());
+            store.settle(on);
+            changes.record(
+                    SubjectType.HAND_OVER, message.id(), ReceivedHandOvers.Said.of(old), ReceivedHandOvers.Said.of(on));
+        });
+        return parent;
+    }
+
+    /** Takes a message back that was handed over and is not done. */
+    Done takeBack(SignedIn me, UUID commandId, UUID messageId) {
+        UUID owner = me.accountId();
+        decisions.get(owner, messageId);
+        HandOver given = store.ofMessage(owner, messageId).stream()
+                .filter(each -> each.state().isOpen())
+                .findFirst()
+                .orElseThrow(() -> Refusal.conflict("This is not with anybody else now. Nothing was changed."));
+        Done done = commands.run(me, commandId, "hand-over-taken-back", changes -> {
+            HandOver back = given.to(HandOver.State.TAKEN_BACK, HandOver.Side.GIVER, "", clock.instant());
+            store.settle(back);
+            StoredMessage message = decisions.backWithin(owner, messageId, changes);
+            threads.openAgainWithin(owner, message.threadId(), changes);
+            messages.withMessageId(owner, given.identity()).forEach(mail -> turns.refresh(owner, mail.threadId()));
+            boolean outside = store.takers(owner, given.takerAddress()).isEmpty();
+            changes.record(
+                            SubjectType.HAND_OVER,
+                            messageId,
+                            ReceivedHandOvers.Said.of(given),
+                            ReceivedHandOvers.Said.of(back))
+                    .label("Taken back from " + given.taker() + ": " + message.subject()
+                            + (outside ? ". They are not here, so tell them" : ""));
+        });
+        news.spread();
+        return done;
     }
 
     private Optional<OutgoingMail.Attachment> original(SignedIn me, StoredMessage message) {

@@ -70,10 +70,17 @@ public class LiveEvents {
         }
     }
 
-    /** Has the open pages say what happened by itself. */
-    public void announce(UUID owner, UUID commandId, String label) {
-        afterCommit(() ->
-                send(owner, SseEmitter.event().name("happened").data(Map.of("commandId", commandId, "label", label))));
+    /**
+     * Has the open pages say what happened by itself.
+     *
+     * @param undoable whether there is something to take back
+     */
+    public void announce(UUID owner, UUID commandId, String label, boolean undoable) {
+        afterCommit(() -> send(
+                owner,
+                SseEmitter.event()
+                        .name("happened")
+                        .data(Map.of("commandId", commandId, "label", label, "undoable", undoable))));
     }
 
     private static void afterCommit(Runnable work) {

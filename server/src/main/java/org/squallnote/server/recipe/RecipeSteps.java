@@ -156,7 +156,8 @@ class RecipeSteps {
             case ANSWER ->
                 answers.answerWithin(me, message.id(), Answers.Written.toWriter(phrase(on, step)), automatic, changes);
             case HAND_OVER ->
-                handOvers.handOverWithin(me, message.id(), new Party("", step.address()), note(on, step), changes);
+                handOvers.handOverWithin(
+                        me, message.id(), new Party("", step.address()), note(on, step), null, changes);
             case PUT_OFF -> decisions.putOff(me, message, putOffDay(on, step), changes);
             case NOTHING -> decisions.decide(me, message, Decision.NOTHING, false, changes);
             case ARCHIVE -> archiving.moveTo(owner, changes.commandId(), message.id(), Optional.empty());

@@ -203,6 +203,7 @@ class AnswersGiven implements Restorer {
             store.insert(owner, new AnswerWord(messageId, said.kind(), said.missing()));
         }
         if (said.party() != null && said.pattern() != null && said.since() != null) {
+            store.deleteRule(owner, said.party(), said.pattern());
             store.insertRule(owner, new AnswerRule(said.party(), said.pattern(), said.since()));
         }
         messages.byId(owner, messageId).ifPresent(message -> turns.refresh(owner, message.threadId()));

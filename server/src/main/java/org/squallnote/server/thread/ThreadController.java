@@ -222,12 +222,12 @@ class ThreadController {
     }
 
     /** Lets a thread of its own begin with a message. */
-    @PostMapping("/api/threads/{id}/split")
+    @PostMapping("/api/threads/{id}/split/{messageId}")
     Done split(
             @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable UUID id,
-            @RequestParam UUID messageId) {
+            @PathVariable UUID messageId) {
         return shapes.split(me, commandId, id, messageId);
     }
 

@@ -280,4 +280,7 @@ public interface MessageStore {
 
     /** The threads in which somebody has written. */
     List<UUID> threadsWith(@Param("owner") UUID owner, @Param("address") String address);
+
+    /** The messages with a Message-ID, in the order sent. */
+    List<StoredMessage> withMessageId(@Param("owner") UUID owner, @Param("messageId") String messageId);
 }
