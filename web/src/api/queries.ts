@@ -164,6 +164,15 @@ export function useThreads(turn: MaybeRefOrGetter<Turn>, by: MaybeRefOrGetter<Th
   })
 }
 
+/** What the other readers of its mailbox do about a message. */
+export function useOffice(id: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['office', toValue(id)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/messages/{id}/office', { params: { path: { id: toValue(id) } } })),
+  })
+}
+
 /** What I gave away, and what I took over. */
 export function useHandOvers() {
   return useQuery({

@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/messages/{id}/office": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_1"];
+        put: operations["take_1"];
+        post?: never;
+        delete: operations["letGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/messages/{id}/put-off": {
         parameters: {
             query?: never;
@@ -2359,6 +2375,7 @@ export interface components {
             toAll: boolean;
             cc: string[] | null;
             bcc: string[] | null;
+            anyway: boolean | null;
         };
         AnswerView: {
             /** Format: uuid */
@@ -2794,7 +2811,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "OFFICE")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -3328,6 +3345,20 @@ export interface components {
             credential: {
                 [key: string]: unknown;
             };
+        };
+        OfficeAnswer: {
+            office: components["schemas"]["OfficeView"] | null;
+        };
+        OfficeView: {
+            address: string;
+            readers: string[];
+            /** @enum {string} */
+            state: "TAKEN" | "ANSWERED" | "FREE";
+            by: string | null;
+            /** Format: date-time */
+            at: string | null;
+            mine: boolean;
+            writing: string[];
         };
         OpenView: {
             /** Format: uuid */
@@ -5794,6 +5825,78 @@ export interface operations {
                 always?: boolean;
                 subject?: boolean;
             };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    of_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfficeAnswer"];
+                };
+            };
+        };
+    };
+    take_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
             header: {
                 /** @description A UUID made by the client; the same one again changes nothing twice */
                 "Idempotency-Key": string;

@@ -56,6 +56,14 @@ async function offerToWait(messageId: string, text: string): Promise<void> {
 export type DecideMode =
   'decide' | 'follow-up' | 'add-to' | 'answer' | 'put-off' | 'hand-over' | 'recipes' | 'always'
 
+/** What is answered, and to whom besides the writer. */
+interface Content {
+  text: string
+  toAll: boolean
+  cc: string[]
+  bcc: string[]
+}
+
 /** What can be decided about the open message, each as one request with a way back. */
 export function useDecisions(options: {
   selected: ComputedRef<string | undefined>
@@ -196,26 +204,42 @@ export function useDecisions(options: {
     }
   }
 
-  async function answer(content: {
-    text: string
-    toAll: boolean
-    cc: string[]
-    bcc: string[]
-  }): Promise<void> {
+  async function answer(content: Content): Promise<void> {
     const id = options.selected.value
     if (id) {
-      const done = await options.decide(
-        (header) =>
-          client.POST('/api/messages/{id}/answer', {
-            params: { path: { id }, header },
-            body: content,
-          }),
-        [id],
+      await send(id, content, false)
+    }
+  }
+
+  async function send(id: string, content: Content, anyway: boolean): Promise<void> {
+    const done = await options.decide(
+      (header) =>
+        client.POST('/api/messages/{id}/answer', {
+          params: { path: { id }, header },
+          body: { ...content, anyway },
+        }),
+      [id],
+    )
+    if (done) {
+      forgetLocally(id)
+      await offerToWait(id, content.text)
+    } else if (!anyway) {
+      await offerToSendAnyway(id, content)
+    }
+  }
+
+  /** Somebody else of the office was faster: what was written goes out only when that is wanted. */
+  async function offerToSendAnyway(id: string, content: Content): Promise<void> {
+    const { data } = await client.GET('/api/messages/{id}/office', { params: { path: { id } } })
+    const office = data?.office
+    if (office?.state === 'ANSWERED' && !office.mine) {
+      showOffer(
+        `${office.by ?? 'Somebody'} has answered already.`,
+        'Send mine all the same',
+        () => {
+          void send(id, content, true)
+        },
       )
-      if (done) {
-        forgetLocally(id)
-        await offerToWait(id, content.text)
-      }
     }
   }
 

@@ -35,6 +35,7 @@ export default defineView({
   listens: {
     INTAKE: ['intake', 'message', 'recipe-runs', 'invitation'],
     CALENDARS: ['invitation'],
+    OFFICE: ['office'],
   },
   uses: ['message', 'threads', 'followups'],
 })

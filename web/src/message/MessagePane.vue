@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { MessageView } from '@/api/client'
 import { useThread } from '@/api/queries'
 import HandedOver from '@/message/HandedOver.vue'
+import OfficeNote from '@/message/OfficeNote.vue'
 import HtmlBody from '@/message/HtmlBody.vue'
 import MessageText from '@/message/MessageText.vue'
 import ReadingLine from '@/message/ReadingLine.vue'
@@ -113,6 +114,10 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         :message="message"
       />
       <HandedOver v-if="message.handOver" :message="message" :hand-over="message.handOver" />
+      <OfficeNote
+        v-if="message.direction === 'INCOMING' && message.channel === 'MAIL'"
+        :message-id="message.id"
+      />
       <p v-if="message.followUps.length" class="mt-2 flex flex-wrap gap-2">
         <RouterLink
           v-for="followUp in message.followUps"

@@ -23,7 +23,7 @@ async function send(): Promise<void> {
   const done = await run((header) =>
     client.POST('/api/messages/{id}/answer', {
       params: { path: { id: promise.messageId }, header },
-      body: { text: text.value, toAll: false, cc: null, bcc: null },
+      body: { text: text.value, toAll: false, cc: null, bcc: null, anyway: null },
     }),
   )
   sending.value = false

@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
@@ -90,8 +91,17 @@ abstract class ServerTest {
     }
 
     /** A fresh account with a mailbox, whose engine is not running. */
+    private final List<UUID> made = new ArrayList<>();
+
+    /** Accounts of one test read no mailbox together with those of another one. */
+    @AfterEach
+    void nobodyReadsOn() {
+        made.forEach(id -> jdbc.update("update source set removed_at = current_timestamp where owner = ?", id));
+    }
+
     SignedIn newAccount() {
         UUID id = UUID.randomUUID();
+        made.add(id);
         accounts.insert(new Account(id, "user-" + id, "Ines Calloway", "none", "Europe/London", false, MONDAY));
         sources.insert(new Source(
                 UUID.randomUUID(),

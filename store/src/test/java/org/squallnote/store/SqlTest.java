@@ -33,6 +33,11 @@ class SqlTest extends StoreTest {
             "installation.InstallationStore.setting",
             "installation.InstallationStore.update",
             "message.RawMailStore.contents",
+            // What is said in a mailbox belongs to all who read it.
+            "office.OfficeStore.insert",
+            "office.OfficeStore.told",
+            "office.OfficeStore.untold",
+            "office.OfficeStore.update",
             "plan.PlanStore.ownersOfBlocks",
             "reminder.ReminderStore.owners",
             "source.SourceStore.connected",

@@ -28,7 +28,8 @@ public enum SubjectType {
     CHASE_WISHES,
     /** What was said of later messages stands in its state only. */
     ANSWER_WORD(1, true),
-    THREAD_SHAPE(1, true);
+    THREAD_SHAPE(1, true),
+    OFFICE_WORD(1, true);
 
     private final int version;
     private final boolean whole;

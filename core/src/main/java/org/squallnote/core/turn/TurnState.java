@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -98,6 +99,14 @@ public record TurnState(
     /** The earliest day by which I owe something; absent where none was said. */
     public Optional<LocalDateTime> oweBy() {
         return debts.stream().flatMap(debt -> debt.by().stream()).min(Comparator.naturalOrder());
+    }
+
+    /** The same without what some messages made me owe, since somebody else sees to them. */
+    public TurnState without(Set<UUID> messages) {
+        List<Debt> left = debts.stream()
+                .filter(debt -> !messages.contains(debt.messageId()))
+                .toList();
+        return new TurnState(left, paused, awaited, asking, answered, given, returns, closed, reopenedBy, decidedAt);
     }
 
     /** What I have promised. */

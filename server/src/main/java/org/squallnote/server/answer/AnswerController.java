@@ -51,10 +51,11 @@ class AnswerController {
             @Size(max = LONGEST_ANSWER) String text,
             boolean toAll,
             @Nullable @Size(max = 50) List<@Email @Size(max = 320) String> cc,
-            @Nullable @Size(max = 50) List<@Email @Size(max = 320) String> bcc) {
+            @Nullable @Size(max = 50) List<@Email @Size(max = 320) String> bcc,
+            @Nullable Boolean anyway) {
 
         Answers.Written written() {
-            return new Answers.Written(text, toAll, parties(cc), parties(bcc));
+            return new Answers.Written(text, toAll, parties(cc), parties(bcc), Boolean.TRUE.equals(anyway));
         }
 
         private static List<Party> parties(@Nullable List<String> addresses) {

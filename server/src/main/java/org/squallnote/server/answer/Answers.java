@@ -27,6 +27,7 @@ import org.squallnote.server.command.Done;
 import org.squallnote.server.command.Restorer;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
+import org.squallnote.server.office.OfficeMail;
 import org.squallnote.server.outbox.Outbox;
 import org.squallnote.server.outbox.Payloads;
 import org.squallnote.server.problem.Refusal;
@@ -51,6 +52,7 @@ public class Answers implements Restorer {
     private final Sending sending;
     private final Composer composer;
     private final ServerDrafts serverDrafts;
+    private final OfficeMail office;
     private final Commands commands;
     private final Decisions decisions;
     private final Outbox outbox;
@@ -65,6 +67,7 @@ public class Answers implements Restorer {
             Sending sending,
             Composer composer,
             ServerDrafts serverDrafts,
+            OfficeMail office,
             Commands commands,
             Decisions decisions,
             Outbox outbox,
@@ -77,6 +80,7 @@ public class Answers implements Restorer {
         this.sending = sending;
         this.composer = composer;
         this.serverDrafts = serverDrafts;
+        this.office = office;
         this.commands = commands;
         this.decisions = decisions;
         this.outbox = outbox;
@@ -120,12 +124,13 @@ public class Answers implements Restorer {
      * @param toAll whether everybody gets it who got the message
      * @param copies those in Cc
      * @param hidden those in Bcc
+     * @param anyway whether it is sent although somebody else of the office has answered
      */
-    public record Written(String text, boolean toAll, List<Party> copies, List<Party> hidden) {
+    public record Written(String text, boolean toAll, List<Party> copies, List<Party> hidden, boolean anyway) {
 
         /** To the writer alone. */
         public static Written toWriter(String text) {
-            return new Written(text, false, List.of(), List.of());
+            return new Written(text, false, List.of(), List.of(), false);
         }
     }
 
@@ -154,6 +159,7 @@ public class Answers implements Restorer {
             SignedIn me, UUID messageId, Written written, boolean automatic, Changes changes) {
         String text = written.text();
         StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
+        office.answered(me, message, written.anyway(), changes);
         if (message.channel() == Channel.MAIL) {
             mail(me, message, written, automatic, changes);
         } else {
@@ -279,8 +285,10 @@ public class Answers implements Restorer {
         if (!text.isEmpty()) {
             drafts.save(new Draft(me.accountId(), messageId, text, toAll, copies, hidden, clock.instant()));
             serverDrafts.changed(message);
+            office.writing(me.accountId(), message);
         } else if (drafts.delete(me.accountId(), messageId) > 0) {
             serverDrafts.gone(message);
+            office.writing(me.accountId(), message);
         }
     }
 

@@ -130,7 +130,8 @@ class ServerDrafts implements DraftMails {
     }
 
     private static Answers.Written written(Draft draft) {
-        return new Answers.Written(draft.text(), draft.toAll(), parties(draft.copies()), parties(draft.hidden()));
+        return new Answers.Written(
+                draft.text(), draft.toAll(), parties(draft.copies()), parties(draft.hidden()), false);
     }
 
     /** What is an address already of what is being typed. */

@@ -25,6 +25,7 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.office.SettledByOffice;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
@@ -44,6 +45,7 @@ import org.squallnote.server.live.Topic;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.message.MessageStore;
+import org.squallnote.store.office.OfficeStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.source.SourceStore;
 import org.squallnote.store.thread.ThreadStore;
@@ -59,6 +61,7 @@ public class ThreadTurns {
     private final WordsOnAnswers words;
     private final ChaseStore chases;
     private final HandOverStore handOvers;
+    private final OfficeStore office;
     private final ChaseDates chaseDates;
     private final CrossingAnswers crossing;
     private final Commands commands;
@@ -71,6 +74,7 @@ public class ThreadTurns {
             WordsOnAnswers words,
             ChaseStore chases,
             HandOverStore handOvers,
+            OfficeStore office,
             ChaseDates chaseDates,
             CrossingAnswers crossing,
             Commands commands) {
@@ -81,6 +85,7 @@ public class ThreadTurns {
         this.words = words;
         this.chases = chases;
         this.handOvers = handOvers;
+        this.office = office;
         this.chaseDates = chaseDates;
         this.crossing = crossing;
         this.commands = commands;
@@ -93,8 +98,9 @@ public class ThreadTurns {
             return;
         }
         Optional<StoredThread> before = threads.byId(owner, threadId);
-        TurnFold fold = fold(owner, threadId, rows);
-        TurnState state = stateOf(fold, before);
+        List<SettledByOffice> byOffice = office.inThread(owner, threadId);
+        TurnFold fold = fold(owner, threadId, rows, byOffice);
+        TurnState state = stateOf(fold, taken(byOffice), before);
         boolean sameAwaited = before.filter(thread -> thread.awaited().list().equals(state.awaited()))
                 .isPresent();
         if (!state.answered().isEmpty() || (before.isPresent() && !sameAwaited)) {
@@ -170,16 +176,28 @@ public class ThreadTurns {
         if (rows.isEmpty()) {
             return TurnState.START;
         }
-        return stateOf(fold(owner, threadId, rows), threads.byId(owner, threadId));
+        List<SettledByOffice> byOffice = office.inThread(owner, threadId);
+        return stateOf(fold(owner, threadId, rows, byOffice), taken(byOffice), threads.byId(owner, threadId));
     }
 
-    /** In a thread that is not mine nothing is owed. */
-    private static TurnState stateOf(TurnFold fold, Optional<StoredThread> thread) {
+    /**
+     * In a thread that is not mine nothing is owed.
+     *
+     * @param taken the messages that others of the office see to
+     */
+    private static TurnState stateOf(TurnFold fold, Set<UUID> taken, Optional<StoredThread> thread) {
         boolean mine = thread.filter(each -> each.attention() != Attention.MINE).isEmpty();
-        return mine ? fold.state(thread.flatMap(StoredThread::handDecision)) : TurnState.START;
+        return mine ? fold.state(thread.flatMap(StoredThread::handDecision)).without(taken) : TurnState.START;
     }
 
-    private TurnFold fold(UUID owner, UUID threadId, List<ThreadingRow> rows) {
+    private static Set<UUID> taken(List<SettledByOffice> byOffice) {
+        return byOffice.stream()
+                .filter(each -> !each.answered())
+                .map(SettledByOffice::messageId)
+                .collect(Collectors.toSet());
+    }
+
+    private TurnFold fold(UUID owner, UUID threadId, List<ThreadingRow> rows, List<SettledByOffice> byOffice) {
         Map<UUID, Facts> facts = readings.inThread(owner, threadId).stream()
                 .collect(Collectors.toMap(StoredFacts::messageId, StoredFacts::facts));
         Map<String, UUID> idOf = new HashMap<>();
@@ -204,6 +222,8 @@ public class ThreadTurns {
         }
         // Those of which a letter in another thread speaks have heard of me about this one too.
         reminders.values().forEach(elsewhere -> fold.add(reminder(elsewhere)));
+        // Until it is found among the sent of the mailbox, what another reader of it answered counts by their word.
+        byOffice.stream().filter(SettledByOffice::answered).forEach(each -> fold.add(answered(each)));
         // Whoever took something over says here that it is done, and not by mail.
         if (rows.stream().anyMatch(row -> HandOver.isHandOver(row.messageId()))) {
             handOvers.endedInThread(owner, threadId).forEach(end -> fold.add(ended(end)));
@@ -217,6 +237,23 @@ public class ThreadTurns {
 
     private static List<Party> parties(List<SentChase> reminds) {
         return reminds.stream().map(each -> new Party("", each.party())).toList();
+    }
+
+    private static TurnEvent answered(SettledByOffice settled) {
+        return new TurnEvent(
+                UUID.nameUUIDFromBytes(("office " + settled.messageId()).getBytes(StandardCharsets.UTF_8)),
+                settled.at(),
+                Channel.MAIL,
+                Direction.OUTGOING,
+                new Party("", ""),
+                List.of(new Party("", settled.fromAddress())),
+                List.of(),
+                Optional.of(settled.messageId()),
+                false,
+                Optional.empty(),
+                false,
+                false,
+                Facts.SILENT);
     }
 
     private static TurnEvent ended(HandOverEnd end) {

@@ -28,6 +28,7 @@ import org.squallnote.server.correction.ReadAgain;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Archiving;
 import org.squallnote.server.problem.Refusal;
+import org.squallnote.store.history.HistoryStore;
 import org.squallnote.store.message.MessageStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -42,6 +43,7 @@ public class Decisions implements Restorer {
     private final Archiving archiving;
     private final ReadAgain readAgain;
     private final PartyRules rules;
+    private final HistoryStore history;
     private final Clock clock;
     private final JsonMapper json;
 
@@ -51,6 +53,7 @@ public class Decisions implements Restorer {
             Archiving archiving,
             ReadAgain readAgain,
             PartyRules rules,
+            HistoryStore history,
             Clock clock,
             JsonMapper json) {
         this.messages = messages;
@@ -58,6 +61,7 @@ public class Decisions implements Restorer {
         this.archiving = archiving;
         this.readAgain = readAgain;
         this.rules = rules;
+        this.history = history;
         this.clock = clock;
         this.json = json;
     }
@@ -104,6 +108,16 @@ public class Decisions implements Restorer {
         StoredMessage message = get(owner, messageId);
         note(owner, message, Decision.UNDECIDED, null, changes);
         return message;
+    }
+
+    /** Something else has settled a message; nothing of it is put away anywhere. */
+    public void settledElsewhere(UUID owner, StoredMessage message, Decision decision, Changes changes) {
+        note(owner, message, decision, clock.instant(), changes);
+    }
+
+    /** The kind of the command that changed a message last; absent where none did. */
+    public Optional<String> lastDecidedBy(UUID owner, UUID messageId) {
+        return history.lastKindOf(owner, SubjectType.MESSAGE, messageId);
     }
 
     Done backToIntake(SignedIn me, UUID commandId, UUID messageId) {

@@ -12,5 +12,7 @@ public enum Topic {
     SETTINGS,
     CALENDARS,
     PLAN,
-    REMINDERS
+    REMINDERS,
+    /** What other readers of a mailbox do. */
+    OFFICE
 }

@@ -10,6 +10,7 @@ import org.squallnote.core.history.ChangeOfDay;
 import org.squallnote.core.history.Command;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.HistoryLine;
+import org.squallnote.core.history.SubjectType;
 
 /** The history, which nothing rewrites; only that a command was undone is marked on it. */
 @Mapper
@@ -35,4 +36,8 @@ public interface HistoryStore {
     List<HistoryEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
 
     List<HistoryLine> ofSubject(@Param("owner") UUID owner, @Param("subjectId") UUID subjectId);
+
+    /** The kind of the command that changed something last. */
+    Optional<String> lastKindOf(
+            @Param("owner") UUID owner, @Param("type") SubjectType type, @Param("subjectId") UUID subjectId);
 }

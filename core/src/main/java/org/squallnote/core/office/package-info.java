@@ -1,0 +1,5 @@
+/** Mailboxes that several accounts of an installation read. */
+@NullMarked
+package org.squallnote.core.office;
+
+import org.jspecify.annotations.NullMarked;
