@@ -4,7 +4,7 @@ create table answer_word (
     message_id uuid not null,
     kind varchar(20) not null,
     missing varchar(2000) not null,
-    primary key (owner, message_id)
+    primary key (message_id, owner)
 );
 -- What is no answer from somebody from a moment on: a kind of message by its words, empty for bare acknowledgements.
 create table answer_rule (

@@ -31,10 +31,12 @@ import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.feed.FeedStore;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.history.HistoryStore;
 import org.squallnote.store.invitation.InvitationStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMailStore;
+import org.squallnote.store.office.OfficeStore;
 import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
@@ -42,6 +44,7 @@ import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.thread.ThreadStore;
 import org.squallnote.store.todo.TodoStore;
+import org.squallnote.store.turn.AnswerWordStore;
 
 /** Every query that a page waits for goes over an index, among a hundred thousand messages. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -100,6 +103,32 @@ class QueryPlansTest extends StoreTest {
                         + " ?, 'chase.' || x from system_range(1, 5000)",
                 owner,
                 source);
+        jdbc.update(
+                "insert into thread_party (owner, thread_id, party, mine, name, since) select ?, random_uuid(), 'writer' ||"
+                        + " mod(x, 500) || '@x.example', true, 'Writer', current_timestamp from system_range(1, 10000)",
+                owner);
+        jdbc.update(
+                "insert into answer_word (owner, message_id, kind, missing) select ?, random_uuid(), 'NO_ANSWER', '' from"
+                        + " system_range(1, 3000)",
+                owner);
+        jdbc.update(
+                "insert into hand_over (identity, giver, giver_message, taker_address, state, word, offered_at, changed_at,"
+                        + " untold) select 'over.' || x, ?, random_uuid(), 'a@x.example', 'DONE', '', current_timestamp,"
+                        + " current_timestamp, 'NOBODY' from system_range(1, 5000)",
+                owner);
+        jdbc.update(
+                "insert into office_word (address, message_id, account, state, said_at, untold) select 'a@x.example', 'm' ||"
+                        + " x, ?, 'TAKEN', current_timestamp, false from system_range(1, 5000)",
+                owner);
+        jdbc.update(
+                "insert into follow_up (id, owner, title, firm, for_reply, place, people, checklist, note, state, created_at,"
+                        + " version) select random_uuid(), ?, 'Send it', false, false, '', '{}', '{}', '', 'DONE',"
+                        + " current_timestamp, 0 from system_range(1, 3000)",
+                owner);
+        jdbc.update(
+                "insert into follow_up_message (follow_up_id, message_id, owner, linked_at, sentence, snapshot) select"
+                        + " f.id, m.id, f.owner, current_timestamp, '', '{}' from (select id, owner, rownum() as place from follow_up)"
+                        + " f join (select id, rownum() as place from message) m on m.place = f.place");
         jdbc.execute("analyze");
     }
 
@@ -124,6 +153,26 @@ class QueryPlansTest extends StoreTest {
                         ThreadStore.class,
                         "byTurn",
                         Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 100)),
+                Arguments.of(ThreadStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, ID))),
+                Arguments.of(
+                        ThreadStore.class, "byPerson", Map.of("owner", ID, "mine", true, "offset", 0, "most", 100)),
+                Arguments.of(
+                        ThreadStore.class,
+                        "byAge",
+                        Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 100)),
+                Arguments.of(ThreadStore.class, "followUps", Map.of("owner", ID, "ids", List.of(ID, ID))),
+                Arguments.of(ThreadStore.class, "openBetween", thread),
+                Arguments.of(ThreadStore.class, "promised", Map.of("owner", ID, "most", 100)),
+                Arguments.of(ThreadStore.class, "countPromised", Map.of("owner", ID, "today", DAY)),
+                Arguments.of(AnswerWordStore.class, "inThread", thread),
+                Arguments.of(FollowUpStore.class, "waiting", Map.of("owner", ID, "before", CLOCK_CHANGE)),
+                Arguments.of(HandOverStore.class, "endedInThread", Map.of("giver", ID, "threadId", ID)),
+                Arguments.of(HandOverStore.class, "given", Map.of("giver", ID, "most", 100)),
+                Arguments.of(HandOverStore.class, "untold", Map.of()),
+                Arguments.of(OfficeStore.class, "inThread", thread),
+                Arguments.of(OfficeStore.class, "untold", Map.of()),
+                Arguments.of(MessageStore.class, "withMessageId", Map.of("owner", ID, "messageId", "m")),
+                Arguments.of(MessageStore.class, "threadsWith", Map.of("owner", ID, "address", "x")),
                 Arguments.of(ChaseStore.class, "due", Map.of("owner", ID, "today", DAY, "most", 100)),
                 Arguments.of(
                         ChaseStore.class,
