@@ -127,8 +127,8 @@ class QueryPlansTest extends StoreTest {
                 owner);
         jdbc.update(
                 "insert into follow_up_message (follow_up_id, message_id, owner, linked_at, sentence, snapshot) select"
-                        + " f.id, m.id, f.owner, current_timestamp, '', '{}' from (select id, owner, rownum() as place from follow_up)"
-                        + " f join (select id, rownum() as place from message) m on m.place = f.place");
+                        + " f.id, m.id, f.owner, current_timestamp, '', '{}' from follow_up f join message m on m.owner = f.owner and"
+                        + " m.message_id = f.title || '@x.example'");
         jdbc.execute("analyze");
     }
 
