@@ -116,6 +116,11 @@ public final class AppSetUp {
         addMail("Ines", MerrowQuay.OWN, "Ines Calloway", imapPort, smtpPort);
     }
 
+    /** Connects one mailbox of somebody. */
+    public void connectMail(String address, String fromName, int imapPort, int smtpPort) {
+        addMail(fromName, address, fromName, imapPort, smtpPort);
+    }
+
     private void keepHolidays() {
         ObjectNode form = (ObjectNode)
                 call("GET", "/api/settings/working-time", null).path("form").deepCopy();
@@ -308,8 +313,13 @@ public final class AppSetUp {
 
     /** Signs in to an application that has been set up before. */
     public void signIn() {
+        signIn(SIGN_IN);
+    }
+
+    /** The same for another account with the password of the scenario. */
+    public void signIn(String name) {
         call("GET", "/api/session", null);
-        call("POST", "/api/session", object().put("signIn", SIGN_IN).put("password", MerrowQuay.PASSWORD));
+        call("POST", "/api/session", object().put("signIn", name).put("password", MerrowQuay.PASSWORD));
         call("GET", "/api/session", null);
     }
 
