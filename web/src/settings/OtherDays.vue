@@ -51,7 +51,7 @@ function remove(at: number): void {
     <input
       v-if="each.kind === 'PARTY'"
       v-model="each.whom"
-      class="field h-8 w-64 max-sm:h-11"
+      class="field h-8 w-52 max-sm:h-11"
       maxlength="320"
       required
       list="other-days-writers"
@@ -64,7 +64,7 @@ function remove(at: number): void {
     <select
       v-else
       v-model="each.whom"
-      class="field h-8 w-64 max-sm:h-11"
+      class="field h-8 w-52 max-sm:h-11"
       required
       aria-label="Category"
       data-test="other-category"

@@ -85,7 +85,7 @@ function click(row: ThreadRow, event: MouseEvent): void {
         <th v-if="turn === 'WITH_OTHERS'" class="w-28 px-3 font-normal max-sm:w-22 max-sm:px-1">
           Chase
         </th>
-        <th class="w-20 px-3 text-right font-normal">Silent</th>
+        <th class="hidden w-20 px-3 text-right font-normal sm:table-cell">Silent</th>
       </tr>
     </thead>
     <tbody>
@@ -186,7 +186,10 @@ function click(row: ThreadRow, event: MouseEvent): void {
           >
             {{ row.chase?.text }}
           </td>
-          <td class="px-3 text-right" :title="workingSpanInWords(row.line.silenceWorkingMinutes)">
+          <td
+            class="hidden px-3 text-right sm:table-cell"
+            :title="workingSpanInWords(row.line.silenceWorkingMinutes)"
+          >
             {{ workingSpan(row.line.silenceWorkingMinutes) }}
           </td>
         </tr>

@@ -15,8 +15,6 @@ import org.openqa.selenium.Keys;
 import org.squallnote.standins.mail.MailStandIn;
 import org.squallnote.standins.scenario.AppSetUp;
 import org.squallnote.standins.scenario.MerrowQuay;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Two colleagues, each in a browser: what one does of a hand-over is seen by the other. */
 class HandOverIT {
@@ -32,20 +30,6 @@ class HandOverIT {
                 + "To: Ines Calloway <" + MerrowQuay.OWN + ">\r\nSubject: " + subject + "\r\nDate: "
                 + DateTimeFormatter.RFC_1123_DATE_TIME.format(at.atZone(ZoneOffset.UTC)) + "\r\n\r\n" + text + "\r\n";
         mail.put(MerrowQuay.OWN, "INBOX", raw.getBytes(StandardCharsets.UTF_8), at);
-    }
-
-    private static void addGus(AppSetUp setUp) {
-        ObjectNode installation =
-                (ObjectNode) setUp.call("GET", "/api/installation", null).deepCopy();
-        setUp.call("PUT", "/api/installation", installation.put("localNetworkForAll", true));
-        ObjectNode account = JsonMapper.builder().build().createObjectNode();
-        setUp.call(
-                "POST",
-                "/api/accounts",
-                account.put("signIn", "gus")
-                        .put("name", "Gus Ferrant")
-                        .put("password", MerrowQuay.PASSWORD)
-                        .put("zone", Days.ZONE.getId()));
     }
 
     @Test
@@ -65,19 +49,21 @@ class HandOverIT {
                     "Could you send me the load chart?",
                     clock.instant().minus(Duration.ofHours(2)));
             Application application = new Application(data, clock, "--squallnote.outbox.hold=1s").start();
-            AppSetUp ines = new AppSetUp(application.address());
-            assertThat(ines.awaitApplication()).isTrue();
-            ines.makeAccount(Days.ZONE.getId());
-            ines.connectMail(mail.imapPort(), mail.smtpPort());
-            addGus(ines);
-            AppSetUp gus = new AppSetUp(application.address());
-            gus.signIn("gus");
-            gus.connectMail(GUS, "Gus Ferrant", mail.imapPort(), mail.smtpPort());
-            try (Browser hers = new Browser(application.address());
-                    Browser his = new Browser(application.address())) {
-                hers.signIn(AppSetUp.SIGN_IN, MerrowQuay.PASSWORD);
-                his.signIn("gus", MerrowQuay.PASSWORD);
-                toAndFro(hers, his);
+            try {
+                AppSetUp ines = new AppSetUp(application.address());
+                assertThat(ines.awaitApplication()).isTrue();
+                ines.makeAccount(Days.ZONE.getId());
+                ines.connectMail(mail.imapPort(), mail.smtpPort());
+                ines.addColleague("gus", "Gus Ferrant", Days.ZONE.getId());
+                AppSetUp gus = new AppSetUp(application.address());
+                gus.signIn("gus");
+                gus.connectMail(GUS, "Gus Ferrant", mail.imapPort(), mail.smtpPort());
+                try (Browser hers = new Browser(application.address());
+                        Browser his = new Browser(application.address())) {
+                    hers.signIn(AppSetUp.SIGN_IN, MerrowQuay.PASSWORD);
+                    his.signIn("gus", MerrowQuay.PASSWORD);
+                    toAndFro(hers, his);
+                }
             } finally {
                 application.close();
             }

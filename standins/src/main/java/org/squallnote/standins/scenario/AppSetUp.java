@@ -116,6 +116,20 @@ public final class AppSetUp {
         addMail("Ines", MerrowQuay.OWN, "Ines Calloway", imapPort, smtpPort);
     }
 
+    /** Makes the account of a colleague, and lets all accounts reach servers of this machine. */
+    public void addColleague(String signIn, String name, String zone) {
+        ObjectNode installation =
+                (ObjectNode) call("GET", "/api/installation", null).deepCopy();
+        call("PUT", "/api/installation", installation.put("localNetworkForAll", true));
+        call(
+                "POST",
+                "/api/accounts",
+                object().put("signIn", signIn)
+                        .put("name", name)
+                        .put("password", MerrowQuay.PASSWORD)
+                        .put("zone", zone));
+    }
+
     /** Connects one mailbox of somebody. */
     public void connectMail(String address, String fromName, int imapPort, int smtpPort) {
         addMail(fromName, address, fromName, imapPort, smtpPort);
@@ -260,6 +274,19 @@ public final class AppSetUp {
                 call("POST", "/api/threads/" + thread.path("id").asString("") + "/close?reason=" + reason, object());
             }
         }
+    }
+
+    /** Hands over to a colleague what is theirs to know. */
+    public void handOverSome(QuayCalendar calendar, String name, String address) {
+        JsonNode intake = call("GET", "/api/intake", null).path("lines");
+        find(intake, "Lena Okafor", "key")
+                .ifPresent(line -> call(
+                        "POST",
+                        "/api/messages/" + line.path("id").asString("") + "/hand-over",
+                        object().put("name", name)
+                                .put("address", address)
+                                .put("text", "Hello Gus,\n\ncould you tell Lena who has the key?\n\nThank you\nInes")
+                                .put("wantedDay", calendar.day(2).toString())));
     }
 
     private void followUp(

@@ -57,6 +57,13 @@ public final class Demo {
         }
         setUp.decideSome(calendar);
         new Habits(setUp).make(calendar);
+        setUp.addColleague("gus", "Gus Ferrant", zone.getId());
+        AppSetUp gus = new AppSetUp(app);
+        gus.signIn("gus");
+        gus.connectMail("gus@merrowquay.example", "Gus Ferrant", mail.imapPort(), mail.smtpPort());
+        gus.connectMail(MerrowQuay.OFFICE, "Merrow Quay office", mail.imapPort(), mail.smtpPort());
+        setUp.handOverSome(calendar, "Gus Ferrant", "gus@merrowquay.example");
+        System.out.println("A colleague signs in as gus, with the same password, in another browser.");
         System.out.println("Mail, chat and some days of work are in. The demo starts afresh each time.");
         System.out.println("People answer after a few seconds. Ctrl-C ends it.");
         new CountDownLatch(1).await();
