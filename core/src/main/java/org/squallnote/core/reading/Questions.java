@@ -73,6 +73,9 @@ final class Questions {
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
+    /** "She comes and": fewer words before a verb are no clause that it could go on. */
+    private static final int FEWEST_BEFORE = 3;
+
     private static final WordSet LAUGHTER = WordSet.of(
             "haha", "hahaha", "hahahaha", "lol", "lmao", "omg", "wow", "ugh", "argh", "hmm", "oh", "ah", "eh", "ha");
 
@@ -177,6 +180,13 @@ final class Questions {
                 || preposition;
     }
 
+    /** "She comes on Thursday and does it then": the verb belongs to whoever was named before. */
+    private boolean goesOnWithItsSubject(int i) {
+        return i >= FEWEST_BEFORE
+                && sentence.at(i - 1).is("and", "or")
+                && sentence.at(i).is("does", "has", "is", "was");
+    }
+
     private boolean isBareQuestion(int i) {
         String norm = sentence.norm(i);
         String next = sentence.norm(i + 1);
@@ -205,6 +215,7 @@ final class Questions {
         if (!AUXILIARIES.has(sentence, i)
                 || !SUBJECTS.has(sentence, i + 1)
                 || sentence.at(i + 1).followsMark()
+                || goesOnWithItsSubject(i)
                 || !isWhole(i)) {
             return false;
         }

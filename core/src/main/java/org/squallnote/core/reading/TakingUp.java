@@ -161,6 +161,11 @@ public record TakingUp(
             return true;
         }
         String before = sentence.norm(at - 1);
+        boolean will = before.equals("will") || before.equals("shall") || before.endsWith("'ll");
+        if (will && norm.equals("be")) {
+            // "They'll be ready by Wednesday"; what "will be with you" is on its way.
+            return !sentence.norm(at + 1).equals("with");
+        }
         if (SUBJECT.has(sentence, at - 1)) {
             return !SAID_BY_IT.has(sentence, at)
                     && (GO.has(sentence, at)

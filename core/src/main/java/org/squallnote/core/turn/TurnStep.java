@@ -256,7 +256,7 @@ final class TurnStep {
             if (answers || (saysSomething(facts) && facts.promises())) {
                 debts.remove(at);
             }
-        } else if (answers && answersIt(event, debt.messageId())) {
+        } else if (answers && answersItOrMyWord(event, debt)) {
             if (asking.stream().anyMatch(one -> one.party().isSameAs(debt.to()))) {
                 // What they asked back is answered, whoever did: they are awaited for the first ask again.
                 debts.remove(at);
@@ -356,6 +356,17 @@ final class TurnStep {
     private static boolean answersIt(TurnEvent event, UUID ask) {
         return event.answers().filter(ask::equals).isPresent()
                 || (event.channel() == Channel.MAIL && event.answers().isEmpty());
+    }
+
+    /** A mail that answers the ask, or what I wrote that I would do about it. */
+    private static boolean answersItOrMyWord(TurnEvent event, Debt debt) {
+        return answersIt(event, debt.messageId())
+                || (event.channel() == Channel.MAIL
+                        && debt.promise()
+                                .filter(word -> event.answers()
+                                        .filter(word.in()::equals)
+                                        .isPresent())
+                                .isPresent());
     }
 
     /** A mail that answers what I wrote later about the same ask: a reminder, or a mail to the one asked. */
