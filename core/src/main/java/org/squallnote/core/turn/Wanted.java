@@ -27,11 +27,16 @@ final class Wanted {
     private static final Pattern QUESTION = Pattern.compile("(^|[,:;.!] ?|\\bso )(and |or |but )?(" + WHAT
             + "|(is|are|am|was|were|do|does|did|has|have|had|may|shall|should|will|can|could|would|must) )");
 
+    /** As people type it in a chat. */
+    private static final Pattern SHORT_YOU = Pattern.compile("\\b(u|ya)\\b");
+
     private Wanted() {}
 
     /** Whether it wants something done; an invitation wants an answer. */
     static boolean isToBeDone(String ask) {
-        String words = ask.toLowerCase(Locale.ROOT).replace('\u2019', '\'');
+        String words = SHORT_YOU
+                .matcher(ask.toLowerCase(Locale.ROOT).replace('\u2019', '\''))
+                .replaceAll("you");
         if (OPINION.matcher(words).find()) {
             return true;
         }
