@@ -2645,6 +2645,7 @@ export interface components {
             secondText: string;
             lastText: string;
             exceptions: components["schemas"]["ChaseException"][];
+            languages: components["schemas"]["LanguageWords"][];
         };
         ChatChange: {
             name: string;
@@ -3157,6 +3158,12 @@ export interface components {
         Item: {
             text: string;
             done: boolean;
+        };
+        LanguageWords: {
+            language: string;
+            firstText: string;
+            secondText: string;
+            lastText: string;
         };
         LastChange: {
             /** Format: uuid */

@@ -14,6 +14,7 @@ beforeEach(() => {
     secondText: 'Again',
     lastText: 'Last',
     exceptions: [],
+    languages: [],
   })
   server.answers('PUT', '/api/settings/chasing', { commandId: 'c1', label: 'Done', topics: [] })
 })
@@ -36,6 +37,7 @@ describe('the settings of chasing', () => {
       secondText: 'Dear {name}, once more: {asks}',
       lastText: 'Last',
       exceptions: [],
+      languages: [],
     })
     expect(page.text()).toContain('Saved.')
   })

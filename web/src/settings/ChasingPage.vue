@@ -3,6 +3,7 @@ import { reactive, ref, watch } from 'vue'
 import { client, type ChaseSettings } from '@/api/client'
 import { run } from '@/api/commands'
 import { useChaseSettings } from '@/api/queries'
+import OtherLanguages from '@/settings/OtherLanguages.vue'
 import OtherDays from '@/settings/OtherDays.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -16,12 +17,17 @@ const form = reactive<ChaseSettings>({
   secondText: '',
   lastText: '',
   exceptions: [],
+  languages: [],
 })
 watch(
   () => settings.data.value,
   (now) => {
     if (now) {
-      Object.assign(form, { ...now, exceptions: now.exceptions.map((each) => ({ ...each })) })
+      Object.assign(form, {
+        ...now,
+        exceptions: now.exceptions.map((each) => ({ ...each })),
+        languages: now.languages.map((each) => ({ ...each })),
+      })
     }
   },
   { immediate: true },
@@ -90,6 +96,7 @@ async function save(): Promise<void> {
           :data-test="each.field"
         />
       </label>
+      <OtherLanguages v-model="form.languages" @changed="saved = false" />
     </section>
     <button class="btn btn-main max-sm:h-11" type="submit" data-test="save-chasing">Save</button>
     <span v-if="saved" class="text-ink-soft ml-3" role="status">Saved.</span>

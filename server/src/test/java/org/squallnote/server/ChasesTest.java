@@ -294,7 +294,7 @@ class ChasesTest extends ServerTest {
                 me,
                 HttpMethod.PUT,
                 "/api/settings/chasing",
-                "{\"first\":6,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}");
+                "{\"first\":6,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[],\"languages\":[]}");
         assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-05");
         assertThat(due()).isEmpty();
         assertThat(get(me, "/api/settings/chasing").path("secondText").asString(""))
@@ -304,7 +304,7 @@ class ChasesTest extends ServerTest {
                 me,
                 HttpMethod.PUT,
                 "/api/settings/chasing",
-                "{\"first\":1,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}");
+                "{\"first\":1,\"then\":2,\"afterPromise\":1,\"firstText\":\"Dear {name}: {asks}\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[],\"languages\":[]}");
         assertThat(due().path(0).path("draft").asString("")).startsWith("Dear Tilda: > on 25 February");
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         assertThat(due()).isEmpty();
@@ -313,8 +313,37 @@ class ChasesTest extends ServerTest {
                                 me,
                                 HttpMethod.PUT,
                                 "/api/settings/chasing",
-                                "{\"first\":0,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[]}"))
+                                "{\"first\":0,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\",\"exceptions\":[],\"languages\":[]}"))
                 .contains("first");
+    }
+
+    @Test
+    void somebodyIsRemindedInTheirLanguageWhereThereAreWordsInIt() {
+        askTilda("q1", "Could you send me the load chart?");
+        arrive(
+                me,
+                mail(
+                        ++count,
+                        "de@x.example",
+                        "Tilda Brandt <" + TILDA + ">",
+                        "Re: Crane q1",
+                        "<q1@x.example>",
+                        "Ich melde mich am Montag bei Ihnen und schicke Ihnen die Tabelle, sie ist noch nicht fertig.",
+                        A_WEEK_AGO.plusSeconds(600)));
+        askTilda("q2", "Could you send me the plan of the yard?");
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/settings/chasing",
+                "{\"first\":3,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\","
+                        + "\"exceptions\":[],\"languages\":[{\"language\":\"de\",\"firstText\":\"\",\"secondText\":\"\","
+                        + "\"lastText\":\"\"}]}");
+        JsonNode settings = get(me, "/api/settings/chasing");
+        assertThat(settings.path("languages").path(0).path("firstText").asString(""))
+                .startsWith("Guten Tag {name}");
+        assertThat(due().path(0).path("draft").asString(""))
+                .startsWith("Guten Tag Tilda,")
+                .contains("> 25. Februar 2026: “Could you send me the plan of the yard?”");
     }
 
     private void chasesOtherwise(String exceptions) {
@@ -323,7 +352,7 @@ class ChasesTest extends ServerTest {
                 HttpMethod.PUT,
                 "/api/settings/chasing",
                 "{\"first\":3,\"then\":2,\"afterPromise\":1,\"firstText\":\"\",\"secondText\":\"\",\"lastText\":\"\","
-                        + "\"exceptions\":[" + exceptions + "]}");
+                        + "\"exceptions\":[" + exceptions + "],\"languages\":[]}");
     }
 
     @Test

@@ -2,22 +2,30 @@ package org.squallnote.core.chase;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.text.Language;
 
 /**
  * When somebody reminds others, and with which words.
  *
  * @param exceptions for some people and categories other numbers of days
+ * @param languages the words in other languages than English, by their tags
  */
-public record ChaseWishes(ChasePolicy policy, ChaseLetter.Words words, List<OtherDays> exceptions) {
+public record ChaseWishes(
+        ChasePolicy policy,
+        ChaseLetter.Words words,
+        List<OtherDays> exceptions,
+        Map<String, ChaseLetter.Words> languages) {
 
     /** So many are enough for every office. */
     public static final int MOST_EXCEPTIONS = 200;
 
     /** Until somebody chooses otherwise. */
-    public static final ChaseWishes USUAL = new ChaseWishes(ChasePolicy.USUAL, ChaseLetter.Words.USUAL, List.of());
+    public static final ChaseWishes USUAL =
+            new ChaseWishes(ChasePolicy.USUAL, ChaseLetter.Words.USUAL, List.of(), Map.of());
 
     /** For whom another number of days holds. */
     public enum Kind {
@@ -50,11 +58,26 @@ public record ChaseWishes(ChasePolicy policy, ChaseLetter.Words words, List<Othe
      */
     public record Rule(ChasePolicy policy, Optional<Kind> by) {}
 
-    /** Copies the exceptions; what was kept before there were any has none. */
-    public ChaseWishes(ChasePolicy policy, ChaseLetter.Words words, @Nullable List<OtherDays> exceptions) {
+    /** Copies the collections; what was kept before there were any has none. */
+    public ChaseWishes(
+            ChasePolicy policy,
+            ChaseLetter.Words words,
+            @Nullable List<OtherDays> exceptions,
+            @Nullable Map<String, ChaseLetter.Words> languages) {
         this.policy = policy;
         this.words = words;
         this.exceptions = exceptions == null ? List.of() : List.copyOf(exceptions);
+        this.languages = languages == null ? Map.of() : Map.copyOf(languages);
+    }
+
+    /** The language in which somebody is reminded who writes in one: theirs where I have words in it. */
+    public Language languageFor(Optional<Language> theirs) {
+        return theirs.filter(language -> languages.containsKey(language.tag())).orElse(Language.ENGLISH);
+    }
+
+    /** The words in a language. */
+    public ChaseLetter.Words wordsIn(Language language) {
+        return languages.getOrDefault(language.tag(), words);
     }
 
     /** Whether anything depends on the category of a thread. */

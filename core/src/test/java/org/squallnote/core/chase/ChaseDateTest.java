@@ -9,10 +9,12 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.text.Language;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Awaited;
@@ -93,7 +95,13 @@ class ChaseDateTest {
     void theLetterNamesWhatIsMissingAndItsToneDependsOnHowOftenItWasAsked() {
         LocalDate by = LocalDate.of(2026, 3, 17);
         String first = ChaseLetter.draft(
-                ChaseLetter.Words.USUAL, "Felix", List.of(asked(TUESDAY)), by, OFFICE.zone(), "Ines Calloway");
+                ChaseLetter.Words.USUAL,
+                Language.ENGLISH,
+                "Felix",
+                List.of(asked(TUESDAY)),
+                by,
+                OFFICE.zone(),
+                "Ines Calloway");
         assertThat(first)
                 .startsWith("Hello Felix,")
                 .contains("> on 10 March I asked: “Which week can you dredge?”")
@@ -111,12 +119,41 @@ class ChaseDateTest {
                 1,
                 Optional.empty());
         String second = ChaseLetter.draft(
-                ChaseLetter.Words.USUAL, "", List.of(asked(TUESDAY), again), by, OFFICE.zone(), "Ines");
+                ChaseLetter.Words.USUAL,
+                Language.ENGLISH,
+                "",
+                List.of(asked(TUESDAY), again),
+                by,
+                OFFICE.zone(),
+                "Ines");
         assertThat(second)
                 .startsWith("Hello,")
                 .contains("by Tuesday, 17 March", "> You had hoped to have it by 13 March.");
         assertThat(second.split("I asked")).hasSize(3);
         assertThat(ChaseLetter.givenName("felix@amadidredging.example")).isEmpty();
         assertThat(ChaseLetter.givenName("Felix Amadi")).isEqualTo("Felix");
+    }
+
+    @Test
+    void whereThereAreWordsInTheirLanguageTheyAreRemindedInIt() {
+        ChaseWishes wishes = new ChaseWishes(
+                ChasePolicy.USUAL,
+                ChaseLetter.Words.USUAL,
+                List.of(),
+                Map.of("de", ChaseLetter.Words.usual(Language.GERMAN)));
+        assertThat(wishes.languageFor(Optional.of(Language.GERMAN))).isEqualTo(Language.GERMAN);
+        assertThat(wishes.languageFor(Optional.of(Language.FRENCH))).isEqualTo(Language.ENGLISH);
+        assertThat(wishes.languageFor(Optional.empty())).isEqualTo(Language.ENGLISH);
+        for (Language language : Language.values()) {
+            ChaseLetter.Words words = ChaseLetter.Words.usual(language);
+            assertThat(List.of(words.first(), words.second(), words.last()))
+                    .as(language.ownName())
+                    .allSatisfy(text -> assertThat(text).contains("{name}", "{asks}", "{me}"));
+            assertThat(List.of(words.second(), words.last()))
+                    .allSatisfy(text -> assertThat(text).contains("{day}"));
+            assertThat(Language.of(List.of(words.second())))
+                    .as("it is read as what it is")
+                    .contains(language);
+        }
     }
 }

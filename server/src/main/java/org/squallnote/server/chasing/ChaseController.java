@@ -6,13 +6,16 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -27,6 +30,7 @@ import org.squallnote.core.chase.ChasePolicy;
 import org.squallnote.core.chase.ChaseWishes;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.text.Language;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.server.account.CurrentAccount;
@@ -101,19 +105,20 @@ class ChaseController {
     @GetMapping("/api/chases/due")
     RoundView due(@CurrentAccount SignedIn me) {
         WorkingTime workingTime = round.workingTime(me);
-        ChaseLetter.Words words = drafts.words(me);
+        ChaseWishes words = drafts.wishes(me);
         List<DueView> due = round.due(me).stream()
                 .map(each -> view(each, workingTime, draft(me, words, each)))
                 .toList();
         return new RoundView(due, round.now());
     }
 
-    private String draft(SignedIn me, ChaseLetter.Words words, ChaseRound.Due due) {
+    private String draft(SignedIn me, ChaseWishes words, ChaseRound.Due due) {
         return drafts.draft(
                 me,
                 words,
                 due.party(),
                 due.channel(),
+                due.open().stream().map(open -> open.thread().id()).toList(),
                 due.open().stream().map(ChaseRound.Open::awaited).toList());
     }
 
@@ -183,6 +188,27 @@ class ChaseController {
         }
     }
 
+    /** The words in another language; a blank one is as usual there. */
+    record LanguageWords(
+            @NotNull @Pattern(regexp = "de|fr|nl|es|it") String language,
+            @NotNull @Size(max = LONGEST_WORDS) String firstText,
+            @NotNull @Size(max = LONGEST_WORDS) String secondText,
+            @NotNull @Size(max = LONGEST_WORDS) String lastText) {
+
+        static LanguageWords of(String language, ChaseLetter.Words words) {
+            return new LanguageWords(language, words.first(), words.second(), words.last());
+        }
+
+        ChaseLetter.Words words() {
+            ChaseLetter.Words usual =
+                    ChaseLetter.Words.usual(Language.tagged(language).orElse(Language.ENGLISH));
+            return new ChaseLetter.Words(
+                    firstText.isBlank() ? usual.first() : firstText.strip(),
+                    secondText.isBlank() ? usual.second() : secondText.strip(),
+                    lastText.isBlank() ? usual.last() : lastText.strip());
+        }
+    }
+
     /**
      * When and how somebody reminds others.
      *
@@ -191,6 +217,7 @@ class ChaseController {
      * @param afterPromise after how many after the day that was promised
      * @param firstText the words of the first reminder; blank for the usual ones
      * @param exceptions for some people and categories other numbers of days
+     * @param languages the words in other languages
      */
     record ChaseSettings(
             @Min(1) @Max(60) int first,
@@ -201,7 +228,9 @@ class ChaseController {
             @NotNull @Size(max = LONGEST_WORDS) String lastText,
 
             @NotNull @Size(max = ChaseWishes.MOST_EXCEPTIONS)
-            List<@Valid @NotNull ChaseException> exceptions) {
+            List<@Valid @NotNull ChaseException> exceptions,
+
+            @NotNull @Size(max = 10) List<@Valid @NotNull LanguageWords> languages) {
 
         static ChaseSettings of(ChaseWishes wishes) {
             return new ChaseSettings(
@@ -211,7 +240,11 @@ class ChaseController {
                     wishes.words().first(),
                     wishes.words().second(),
                     wishes.words().last(),
-                    wishes.exceptions().stream().map(ChaseException::of).toList());
+                    wishes.exceptions().stream().map(ChaseException::of).toList(),
+                    wishes.languages().entrySet().stream()
+                            .sorted(Map.Entry.comparingByKey())
+                            .map(each -> LanguageWords.of(each.getKey(), each.getValue()))
+                            .toList());
         }
 
         ChaseWishes wishes() {
@@ -222,7 +255,9 @@ class ChaseController {
                             firstText.isBlank() ? usual.first() : firstText.strip(),
                             secondText.isBlank() ? usual.second() : secondText.strip(),
                             lastText.isBlank() ? usual.last() : lastText.strip()),
-                    exceptions.stream().map(ChaseException::exception).toList());
+                    exceptions.stream().map(ChaseException::exception).toList(),
+                    languages.stream()
+                            .collect(Collectors.toMap(LanguageWords::language, LanguageWords::words, (a, b) -> b)));
         }
     }
 
