@@ -79,4 +79,16 @@ describe('the settings of chasing', () => {
     await page.find('[data-test=other-days] button').trigger('click')
     expect(page.findAll('[data-test=other-days]')).toHaveLength(0)
   })
+
+  it('keep words in another language', async () => {
+    const page = await opened(ChasingPage)
+    await page.find('[data-test=add-de]').trigger('click')
+    await page.find('[data-test=de-firstText]').setValue('Guten Tag {name}: {asks}')
+    await submitted(page)
+    const sent = server.sentTo('PUT', '/api/settings/chasing')[0]?.body as { languages: unknown }
+    expect(sent.languages).toEqual([
+      { language: 'de', firstText: 'Guten Tag {name}: {asks}', secondText: '', lastText: '' },
+    ])
+    expect(page.find('[data-test=add-de]').exists()).toBe(false)
+  })
 })

@@ -72,6 +72,14 @@ class AccessibilityIT {
         "/changes, [data-test=change]",
         "/threads, [data-test=threads]",
         "/threads, [data-row='0'] > [data-test=thread-message]",
+        "/threads, [data-test=close] > [data-test=closing]",
+        "/threads, [data-test=not-mine] > [data-test=whose]",
+        "/threads?promised, [data-test=promises]",
+        "/threads?promised, [data-test=it-takes-longer] > [data-test=holding]",
+        "/threads?sweep, [data-test=sweep]",
+        "/threads?handed, [data-test=board]",
+        "/follow-ups, [data-follow-up] > [data-test=wait] > [data-test=wait-typed]",
+        "/settings/chasing, [data-test=add-other-days] > [data-test=add-de] > [data-test=language]",
         "/settings/sources, [data-test=source]",
         "/settings/sources, [data-test=add-mail] > [data-test=mail-form]",
         "/settings/sources, [data-test=add-chat] > [data-test=chat-form]",
@@ -105,6 +113,10 @@ class AccessibilityIT {
         "/follow-ups, [data-test=follow-up]",
         "/changes, [data-test=change]",
         "/threads, [data-test=threads]",
+        "/threads?promised, [data-test=promises]",
+        "/threads?sweep, [data-test=sweep]",
+        "/threads?handed, [data-test=board]",
+        "/settings/chasing, [data-test=add-other-days]",
         "/settings/recipes, [data-test=recipe-new]",
         "/settings/keys, [data-test=key-row]"
     })
@@ -143,6 +155,7 @@ class AccessibilityIT {
         "/intake, [data-test=intake-list]",
         "/follow-ups, [data-test=follow-up]",
         "/threads, [data-test=threads]",
+        "/threads?sweep, [data-test=sweep]",
         "/changes, [data-test=change]",
         "/settings/sources, [data-test=source]"
     })
