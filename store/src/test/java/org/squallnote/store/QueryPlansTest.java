@@ -161,6 +161,7 @@ class QueryPlansTest extends StoreTest {
                         "byAge",
                         Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 100)),
                 Arguments.of(ThreadStore.class, "followUps", Map.of("owner", ID, "ids", List.of(ID, ID))),
+                Arguments.of(ThreadStore.class, "made", Map.of("owner", ID, "messageIds", List.of(ID, ID))),
                 Arguments.of(ThreadStore.class, "openBetween", thread),
                 Arguments.of(ThreadStore.class, "promised", Map.of("owner", ID, "most", 100)),
                 Arguments.of(ThreadStore.class, "countPromised", Map.of("owner", ID, "today", DAY)),

@@ -28,6 +28,7 @@ import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.thread.Age;
 import org.squallnote.core.thread.GroupedThread;
+import org.squallnote.core.thread.MadeFollowUp;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.thread.ThreadFollowUps;
 import org.squallnote.core.thread.ThreadGrouping;
@@ -108,7 +109,8 @@ class ThreadPages {
                     .forEach(row -> rows.computeIfAbsent(row.threadId(), id -> new ArrayList<>())
                             .add(row));
         }
-        ThreadLines lines = lines(owner, threads, now);
+        ThreadLines lines = lines(
+                owner, threads, rows.values().stream().flatMap(List::stream).toList(), now);
         List<ThreadLine> all = shown.stream()
                 .map(one ->
                         lines.of(one.thread(), rows.getOrDefault(one.thread().id(), List.of()), one.group()))
@@ -163,8 +165,13 @@ class ThreadPages {
                 .toList();
     }
 
+    private Map<UUID, ThreadFollowUps> made(UUID owner, List<ThreadingRow> rows) {
+        List<UUID> decided = MadeFollowUp.decided(rows);
+        return decided.isEmpty() ? Map.of() : MadeFollowUp.byThread(rows, store.made(owner, decided));
+    }
+
     /** What all rows of one answer share. */
-    private ThreadLines lines(UUID owner, List<StoredThread> shown, Instant now) {
+    private ThreadLines lines(UUID owner, List<StoredThread> shown, List<ThreadingRow> rows, Instant now) {
         WorkingTime workingTime = workingTimes.of(owner);
         List<UUID> ids = shown.stream().map(StoredThread::id).toList();
         return new ThreadLines(
@@ -174,10 +181,7 @@ class ThreadPages {
                 workingTime,
                 chaseDates.wishes(owner),
                 chaseDates.categories(owner, ids),
-                ids.isEmpty()
-                        ? Map.of()
-                        : store.followUps(owner, ids).stream()
-                                .collect(Collectors.toMap(ThreadFollowUps::threadId, Function.identity())),
+                made(owner, rows),
                 chaseDates.usual(owner, shown, workingTime),
                 now);
     }
@@ -199,10 +203,16 @@ class ThreadPages {
         }
         Instant before = day.atStartOfDay(workingTime.zone()).toInstant();
         List<StoredThread> found = store.closable(owner, before, MOST_CLOSABLE);
-        ThreadLines lines = lines(owner, found, now);
+        if (found.isEmpty()) {
+            return List.of();
+        }
+        List<ThreadingRow> all = messages.threadingInThreads(
+                owner, found.stream().map(StoredThread::id).toList());
+        Map<UUID, List<ThreadingRow>> rowsOf = all.stream().collect(Collectors.groupingBy(ThreadingRow::threadId));
+        ThreadLines lines = lines(owner, found, all, now);
         return found.stream()
                 .flatMap(thread -> {
-                    List<ThreadingRow> rows = messages.threadingInThread(owner, thread.id());
+                    List<ThreadingRow> rows = rowsOf.getOrDefault(thread.id(), List.of());
                     return rows.isEmpty()
                             ? Stream.empty()
                             : messages.byId(owner, rows.get(rows.size() - 1).id()).stream()
@@ -239,8 +249,8 @@ class ThreadPages {
     }
 
     ThreadLine line(StoredThread thread, Instant now) {
-        return lines(thread.owner(), List.of(thread), now)
-                .of(thread, messages.threadingInThread(thread.owner(), thread.id()), Optional.empty());
+        List<ThreadingRow> rows = messages.threadingInThread(thread.owner(), thread.id());
+        return lines(thread.owner(), List.of(thread), rows, now).of(thread, rows, Optional.empty());
     }
 
     /** The moment of an answer. */

@@ -11,6 +11,7 @@ import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.GroupedThread;
+import org.squallnote.core.thread.MadeFollowUp;
 import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.thread.ThreadFollowUps;
@@ -60,6 +61,9 @@ public interface ThreadStore {
 
     /** In how many that is to be kept by a day. */
     int countPromised(@Param("owner") UUID owner, @Param("today") LocalDate today);
+
+    /** The follow-ups made from each of some messages. */
+    List<MadeFollowUp> made(@Param("owner") UUID owner, @Param("messageIds") Collection<UUID> messageIds);
 
     /** What is open with each person in a thread. */
     List<OpenBetween> openBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
