@@ -49,6 +49,11 @@ public class Commands {
         return locks.write(me.accountId(), () -> within(me.accountId(), me.name(), commandId, kind, null, work));
     }
 
+    /** Runs a change that follows from what another account did; told twice it is made once. */
+    public Done runForAnother(UUID owner, UUID commandId, String kind, Consumer<Changes> work) {
+        return locks.write(owner, () -> within(owner, SYSTEM, commandId, kind, null, work));
+    }
+
     /** Runs a change within a transaction that is already open, for what follows from an arriving message. */
     public Done runWithin(UUID owner, String kind, Consumer<Changes> work) {
         return within(owner, SYSTEM, ids.next(), kind, null, work);

@@ -110,7 +110,7 @@ class HandOverNews {
             return;
         }
         UUID owner = handOver.giver();
-        commands.run(SignedIn.of(giver.get()), commandId(handOver, owner), "hand-over-news", changes -> {
+        commands.runForAnother(owner, commandId(handOver, owner), "hand-over-news", changes -> {
             boolean declined = handOver.state() == State.DECLINED;
             messages.byId(owner, handOver.giverMessage())
                     .filter(message -> declined && message.decision() == Decision.HANDED_OVER)
@@ -170,7 +170,7 @@ class HandOverNews {
     private void tellTaker(SignedIn taker, HandOver handOver) {
         UUID owner = taker.accountId();
         String giver = accounts.byId(handOver.giver()).map(Account::name).orElse("somebody");
-        commands.run(taker, commandId(handOver, owner), "hand-over-news", changes -> {
+        commands.runForAnother(owner, commandId(handOver, owner), "hand-over-news", changes -> {
             List<StoredMessage> mail = messages.withMessageId(owner, handOver.identity());
             mail.stream()
                     .filter(message -> message.decision() == Decision.UNDECIDED)

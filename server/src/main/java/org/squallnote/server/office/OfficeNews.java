@@ -13,7 +13,6 @@ import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.office.OfficeWord;
 import org.squallnote.core.office.OfficeWord.State;
-import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.ThreadTurns;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
@@ -73,7 +72,7 @@ class OfficeNews {
     }
 
     private void refresh(Account account, OfficeWord word) {
-        commands.run(SignedIn.of(account), commandId(word, account.id()), "office-news", changes -> {
+        commands.runForAnother(account.id(), commandId(word, account.id()), "office-news", changes -> {
             messages.withMessageId(account.id(), word.messageId())
                     .forEach(copy -> turns.refresh(account.id(), copy.threadId()));
             changes.label("Of the office: " + word.state()).touch(Topic.THREADS, Topic.OFFICE);
@@ -83,7 +82,7 @@ class OfficeNews {
     private void tell(Account reader, OfficeWord word) {
         UUID owner = reader.id();
         String who = accounts.byId(word.account()).map(Account::name).orElse("Somebody");
-        commands.run(SignedIn.of(reader), commandId(word, owner), "office-news", changes -> {
+        commands.runForAnother(owner, commandId(word, owner), "office-news", changes -> {
             List<StoredMessage> copies = messages.withMessageId(owner, word.messageId());
             copies.forEach(copy -> settle(owner, copy, word, changes));
             copies.forEach(copy -> turns.refresh(owner, copy.threadId()));
