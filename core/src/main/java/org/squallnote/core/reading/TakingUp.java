@@ -59,6 +59,11 @@ public record TakingUp(
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
 
+    private static final int LONGEST_FRAGMENT = 8;
+
+    /** "My insurer promises it for Thursday." */
+    private static final Set<String> FORETELLING = Set.of("promises", "expects", "announces", "plans", "says", "hopes");
+
     /** More words are no mere time. */
     private static final int LONGEST_TIME = 12;
 
@@ -112,7 +117,7 @@ public record TakingUp(
                 || lastAhead(read, context).isEmpty()) {
             return false;
         }
-        if (isOnlyATime(read)) {
+        if (isOnlyATime(read) || isWhereAndWhen(sentence)) {
             return true;
         }
         for (int i = 1; i < sentence.size(); i++) {
@@ -138,6 +143,23 @@ public record TakingUp(
         return found;
     }
 
+    /** "On my round at four", "after lunch on Monday": no clause, but when it will be. */
+    private static boolean isWhereAndWhen(Sentence sentence) {
+        if (sentence.size() > LONGEST_FRAGMENT
+                || !sentence.at(0).is("on", "at", "in", "after", "before", "during", "with", "over")) {
+            return false;
+        }
+        for (int i = 1; i < sentence.size(); i++) {
+            boolean clause = SUBJECT.has(sentence, i)
+                    || sentence.at(i).is("i", "we", "you", "he", "she", "they", "it", "is", "are", "was", "were")
+                    || PAST.has(sentence, i);
+            if (clause) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** "In an hour", "Tomorrow by noon", "Friday at the latest." */
     private static boolean isOnlyATime(ReadSentence read) {
         if (read.sentence().size() > LONGEST_TIME) {
@@ -157,7 +179,7 @@ public record TakingUp(
     /** "The post takes it along", "I bring it", "you get it", "our driver is bringing it". */
     private static boolean happens(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        if (GOING.has(sentence, at)) {
+        if (GOING.has(sentence, at) || (at > 1 && FORETELLING.contains(norm))) {
             return true;
         }
         String before = sentence.norm(at - 1);

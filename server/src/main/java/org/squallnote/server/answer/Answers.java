@@ -158,8 +158,11 @@ public class Answers implements Restorer {
     public StoredMessage answerWithin(
             SignedIn me, UUID messageId, Written written, boolean automatic, Changes changes) {
         String text = written.text();
+        if (!written.anyway()) {
+            office.refuseAnswered(me, decisions.get(me.accountId(), messageId));
+        }
         StoredMessage message = decisions.decide(me, messageId, Decision.ANSWERED, false, changes);
-        office.answered(me, message, written.anyway(), changes);
+        office.answered(me, message, changes);
         if (message.channel() == Channel.MAIL) {
             mail(me, message, written, automatic, changes);
         } else {

@@ -156,24 +156,21 @@ public class OfficeMail implements Restorer {
                 .touch(Topic.INTAKE, Topic.THREADS);
     }
 
-    /**
-     * I have answered a message: for all readers of its mailbox. Part of the command that answers.
-     *
-     * @param anyway whether I want to, although somebody else has
-     */
-    public void answered(SignedIn me, StoredMessage message, boolean anyway, Changes changes) {
-        Optional<String> address = shared(message);
-        if (address.isEmpty()) {
-            return;
-        }
-        store.of(me.accountId(), address.get(), message.messageId())
-                .filter(word -> word.state() == State.ANSWERED && word.isOthersThan(me.accountId()) && !anyway)
+    /** Refuses to answer what another reader of the mailbox has answered, before anything is changed. */
+    public void refuseAnswered(SignedIn me, StoredMessage message) {
+        shared(message)
+                .flatMap(address -> store.of(me.accountId(), address, message.messageId()))
+                .filter(word -> word.state() == State.ANSWERED && word.isOthersThan(me.accountId()))
                 .ifPresent(word -> {
                     throw Refusal.conflict(name(word.account())
                             + " has answered this already. Nothing was sent; your text is kept. Send it all the same"
                             + " only if theirs does not settle it.");
                 });
-        write(me.accountId(), address.get(), message, State.ANSWERED, changes);
+    }
+
+    /** I have answered a message: for all readers of its mailbox. Part of the command that answers. */
+    public void answered(SignedIn me, StoredMessage message, Changes changes) {
+        shared(message).ifPresent(address -> write(me.accountId(), address, message, State.ANSWERED, changes));
     }
 
     /** I have begun an answer, or given it up: the others see that. */
