@@ -2633,6 +2633,7 @@ export interface components {
             others: string[] | null;
             /** Format: email */
             to: string | null;
+            room: string | null;
         };
         ChaseSettings: {
             /** Format: int32 */
@@ -2871,6 +2872,7 @@ export interface components {
             /** Format: int64 */
             usualMinutes: number | null;
             others: components["schemas"]["Party"][];
+            room: string | null;
             exhausted: boolean;
             open: components["schemas"]["OpenView"][];
             draft: string;

@@ -4,7 +4,7 @@ import type { DueView } from '@/api/client'
 
 /** Where a reminder can go instead: somebody of the same house, or another address. */
 const { due } = defineProps<{ due: DueView }>()
-const emit = defineEmits<{ choose: [address: string]; cancel: [] }>()
+const emit = defineEmits<{ choose: [address: string]; chat: []; cancel: [] }>()
 const typed = ref('')
 </script>
 
@@ -25,6 +25,15 @@ const typed = ref('')
         @click="emit('choose', other.address)"
       >
         {{ other.name || other.address }}
+      </button>
+      <button
+        v-if="due.room"
+        class="btn max-sm:h-11"
+        type="button"
+        data-test="by-chat"
+        @click="emit('chat')"
+      >
+        {{ due.name }}, by chat
       </button>
       <label class="flex items-center gap-2"
         >{{ due.others.length ? 'or' : 'Address' }}

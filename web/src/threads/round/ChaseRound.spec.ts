@@ -32,6 +32,7 @@ function due(name: string, ...asks: OpenView[]): DueView {
     chases: 0,
     usualMinutes: null,
     others: [],
+    room: null,
     exhausted: false,
     open: asks,
     draft: `Hello ${name}, all of it?`,
@@ -192,6 +193,22 @@ describe('the chase round', () => {
     await pressedKey('Enter')
     expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({
       to: 'rolf@quay.example',
+    })
+  })
+
+  it('goes by chat where there is a room with them alone', async () => {
+    server.answers('GET', '/api/chases/due', {
+      due: [{ ...TILDA, room: '!tilda' }],
+      now: '2026-03-04T10:00:00Z',
+    })
+    const page = await opened(ChaseRound)
+    await pressedKey('w')
+    await page.find('[data-test=by-chat]').trigger('click')
+    expect(page.text()).toContain('by chat')
+    await pressedKey('Enter')
+    expect(server.sentTo('POST', '/api/threads/{id}/chase')[0]?.body).toMatchObject({
+      room: '!tilda',
+      to: null,
     })
   })
 })

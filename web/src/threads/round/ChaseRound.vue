@@ -51,6 +51,8 @@ let offered: string[] = []
 /** Something was answered of which a letter speaks that was written by hand. */
 const overtaken = ref(false)
 const to = ref<string | null>(null)
+/** Whether it goes to them by chat, where there is a room with them alone. */
+const byChat = ref(false)
 const doing = ref<'reading' | 'editing' | 'day' | 'way'>('reading')
 const area = useTemplateRef<HTMLTextAreaElement>('area')
 const idsOf = (due: DueView) => due.open.map((each) => each.threadId)
@@ -59,6 +61,7 @@ const byHand = () => text.value !== drafted.value
 function begin(due: DueView | undefined): void {
   asked.value = due && keyOf(due)
   to.value = null
+  byChat.value = false
   doing.value = 'reading'
   offered = due ? idsOf(due) : []
   drafted.value = due?.draft ?? ''
@@ -148,8 +151,8 @@ function decide(work: (due: DueView) => Promise<unknown>): void {
 
 const send = () => {
   const threads = about.value
-  const [written, another] = [text.value, to.value]
-  decide((due) => sendLetter(due, threads, written, another))
+  const [written, another, chat] = [text.value, to.value, byChat.value]
+  decide((due) => sendLetter(due, threads, written, another, chat ? due.room : null))
 }
 const edit = () => {
   doing.value = 'editing'
@@ -232,7 +235,8 @@ const kind = computed(() => {
           <b class="wrap-anywhere" data-test="whom"
             ><bdi>{{ to ?? current.name }}</bdi></b
           >
-          <span v-if="!to && current.channel === 'MAIL'" class="text-ink-soft wrap-anywhere">{{
+          <span v-if="byChat" class="text-brass-ink">by chat</span>
+          <span v-else-if="!to && current.channel === 'MAIL'" class="text-ink-soft wrap-anywhere">{{
             current.party.address
           }}</span>
           <span class="text-brass-ink font-semibold">{{ kind }}</span>
@@ -312,6 +316,14 @@ const kind = computed(() => {
           @choose="
             (address) => {
               to = address
+              byChat = false
+              doing = 'reading'
+            }
+          "
+          @chat="
+            () => {
+              to = null
+              byChat = true
               doing = 'reading'
             }
           "

@@ -41,12 +41,18 @@ export async function draftAbout(due: DueView, threads: string[]): Promise<strin
 }
 
 /** Sends a reminder; `to` where it goes another way. */
-export function sendLetter(due: DueView, threads: string[], text: string, to: string | null) {
+export function sendLetter(
+  due: DueView,
+  threads: string[],
+  text: string,
+  to: string | null,
+  room: string | null = null,
+) {
   const [first = '', ...others] = threads
   return run((header) =>
     client.POST('/api/threads/{id}/chase', {
       params: { path: { id: first }, header },
-      body: { party: due.party.address, text, others, to },
+      body: { party: due.party.address, text, others, to, room },
     }),
   )
 }

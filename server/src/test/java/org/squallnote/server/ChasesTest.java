@@ -8,13 +8,26 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Base64;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpMethod;
+import org.squallnote.core.message.Parties;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.source.ArchiveRule;
+import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceKind;
+import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.arrival.ChatArrivals;
+import org.squallnote.server.outbox.ChatSent;
+import org.squallnote.sources.chat.ChatEvent;
 import org.squallnote.sources.mail.ArrivedMail;
 import tools.jackson.databind.JsonNode;
 
@@ -23,6 +36,12 @@ class ChasesTest extends ServerTest {
 
     private static final String TILDA = "tilda@brandt-cranes.example";
     private static final Instant A_WEEK_AGO = Instant.parse("2026-02-25T10:00:00Z");
+
+    @Autowired
+    private ApplicationEventPublisher events;
+
+    @Autowired
+    private ChatArrivals chat;
 
     private SignedIn me;
     private int count;
@@ -344,6 +363,71 @@ class ChasesTest extends ServerTest {
         assertThat(due().path(0).path("draft").asString(""))
                 .startsWith("Guten Tag Tilda,")
                 .contains("> 25. Februar 2026: “Could you send me the plan of the yard?”");
+    }
+
+    @Test
+    void aReminderByChatGoesToThemAloneAndCountsInTheirMailThread() {
+        Source homeserver = new Source(
+                UUID.randomUUID(),
+                me.accountId(),
+                SourceKind.CHAT,
+                "Chat",
+                "@ines:quay.example",
+                "{}",
+                new byte[0],
+                90,
+                ArchiveRule.NEVER,
+                A_WEEK_AGO,
+                SourceStatus.LIVE,
+                "",
+                0,
+                0,
+                null,
+                0);
+        sources.insert(homeserver);
+        sources.saveRoom(
+                me.accountId(),
+                homeserver.id(),
+                new ChatRoom(
+                        "!tilda",
+                        "Tilda",
+                        true,
+                        new Parties(List.of(
+                                new Party("Tilda Brandt", "@tilda:quay.example"),
+                                new Party("Ines Calloway", "@ines:quay.example")))));
+        String thread = askTilda("q1", "Could you send me the load chart?");
+        assertThat(due().path(0).path("room").asString("")).isEqualTo("!tilda");
+        chase(thread, ",\"room\":\"!tilda\"");
+        String identity = jdbc.queryForObject(
+                "select identity from outbox where owner = ? and kind = 'SEND_CHAT'", String.class, me.accountId());
+        assertThat(due()).as("it is on its way").isEmpty();
+        jdbc.update("update outbox set state = 'DONE' where owner = ?", me.accountId());
+
+        events.publishEvent(new ChatSent(me.accountId(), identity, "$sent"));
+        locks.write(
+                me.accountId(),
+                () -> chat.takeIn(
+                        homeserver,
+                        List.of(new ChatEvent.Message(
+                                "$sent",
+                                "!tilda",
+                                "@ines:quay.example",
+                                Instant.parse("2026-03-04T10:00:00Z"),
+                                "Any news?",
+                                false,
+                                Optional.empty(),
+                                Optional.empty(),
+                                List.of(),
+                                Optional.empty(),
+                                "{}"))));
+        assertThat(awaited(thread).path("chases").asInt(0)).isEqualTo(1);
+        assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-06");
+        assertThat(refusal(
+                        me,
+                        HttpMethod.POST,
+                        "/api/threads/" + thread + "/chase",
+                        "{\"party\":\"" + TILDA + "\",\"text\":\"Any news?\",\"room\":\"!other\"}"))
+                .contains("no such room");
     }
 
     private void chasesOtherwise(String exceptions) {

@@ -513,8 +513,7 @@ final class TurnStep {
         Facts facts = event.facts();
         if (event.reminder()) {
             // It asks nothing anew: whoever has answered meanwhile, though I had not seen it, owes nothing.
-            awaited.replaceAll(
-                    one -> event.isAddressedTo(one.party().address()) ? one.writtenTo(event.sentAt(), true) : one);
+            awaited.replaceAll(one -> isReminded(event, one) ? one.writtenTo(event.sentAt(), true) : one);
             return;
         }
         if (facts.withdraws()) {
@@ -538,6 +537,13 @@ final class TurnStep {
             }
         }
         ask(event);
+    }
+
+    /** In a room everybody reads it, and only those are reminded whom it is meant for. */
+    private static boolean isReminded(TurnEvent event, Awaited one) {
+        return event.channel() == Channel.CHAT
+                ? event.to().stream().anyMatch(one.party()::isSameAs)
+                : event.isAddressedTo(one.party().address());
     }
 
     /** What somebody else has answered is taken with thanks, or by going on without asking again. */

@@ -122,6 +122,9 @@ public class ChatArrivals {
         }
         freshByRoom.forEach((room, fresh) -> {
             Set<UUID> touched = rethread(owner, room, fresh);
+            fresh.stream()
+                    .filter(message -> message.direction() == Direction.OUTGOING)
+                    .forEach(message -> turns.reminded(owner, message.messageId()));
             gate.decide(owner, source.id(), fresh, touched, false);
         });
         live.changed(owner, List.of(Topic.THREADS));

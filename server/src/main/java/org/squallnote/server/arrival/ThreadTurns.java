@@ -166,7 +166,7 @@ public class ThreadTurns {
     }
 
     /** A reminder has gone out: everybody of whom it speaks has heard of me, in whatever thread it was written. */
-    void reminded(UUID owner, String messageId) {
+    public void reminded(UUID owner, String messageId) {
         chases.threadsOf(owner, messageId).forEach(threadId -> refresh(owner, threadId));
     }
 
@@ -305,8 +305,8 @@ public class ThreadTurns {
                 row.channel(),
                 row.direction(),
                 new Party(row.fromName(), row.fromAddress()),
-                chat && !direct
-                        ? List.of()
+                chat && (!direct || !reminds.isEmpty())
+                        ? reminds
                         : Stream.concat(row.recipients().to().stream(), reminds.stream())
                                 .toList(),
                 row.recipients().cc(),
@@ -314,7 +314,8 @@ public class ThreadTurns {
                 false,
                 Optional.empty(),
                 row.listAddress() != null,
-                row.direction() == Direction.OUTGOING && ChaseLetter.isReminder(row.messageId()),
+                row.direction() == Direction.OUTGOING
+                        && (ChaseLetter.isReminder(row.messageId()) || (chat && !reminds.isEmpty())),
                 facts);
     }
 

@@ -85,6 +85,7 @@ class ChaseController {
      * @param chases how often they were
      * @param usualMinutes how long they usually take, in working time; null until that is known
      * @param others people of the same organisation seen in these threads
+     * @param room a room with them alone, by which they can be reached too
      * @param exhausted whether another reminder is likely to be no use
      * @param draft the letter about all
      */
@@ -95,6 +96,7 @@ class ChaseController {
             int chases,
             @Nullable Long usualMinutes,
             List<Party> others,
+            @Nullable String room,
             boolean exhausted,
             List<OpenView> open,
             String draft) {}
@@ -130,6 +132,7 @@ class ChaseController {
                 due.chases(),
                 due.usual().map(usual -> usual.median().toMinutes()).orElse(null),
                 due.others(),
+                due.room().orElse(null),
                 due.chases() >= ChaseDate.LAST_CHASE,
                 due.open().stream().map(open -> view(due, open, workingTime)).toList(),
                 draft);
@@ -278,12 +281,14 @@ class ChaseController {
      * @param text null for the draft
      * @param others further threads that it speaks of
      * @param to another address that it goes to; null for theirs
+     * @param room a room with them alone in which it goes to them; null for none
      */
     record ChaseRequest(
             @Nullable @Size(max = 320) String party,
             @Nullable @Size(max = LONGEST) String text,
             @Nullable @Size(max = 50) List<UUID> others,
-            @Nullable @Email @Size(max = 320) String to) {}
+            @Nullable @Email @Size(max = 320) String to,
+            @Nullable @Size(max = 300) String room) {}
 
     @PostMapping("/api/threads/{id}/chase")
     Done chase(
@@ -298,6 +303,6 @@ class ChaseController {
         Optional<Party> to = Optional.ofNullable(body.to())
                 .filter(address -> !address.isBlank())
                 .map(address -> new Party("", address));
-        return chases.chase(me, commandId, about, party, to, text);
+        return chases.chase(me, commandId, about, party, to, Optional.ofNullable(body.room()), text);
     }
 }

@@ -20,6 +20,7 @@ import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.source.DirectRoom;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Awaited;
@@ -41,6 +42,7 @@ class ChaseRound {
     private final MessageStore messages;
     private final SourceStore sources;
     private final ChaseDates dates;
+    private final ChatWays ways;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
@@ -49,12 +51,14 @@ class ChaseRound {
             MessageStore messages,
             SourceStore sources,
             ChaseDates dates,
+            ChatWays ways,
             WorkingTimes workingTimes,
             Clock clock) {
         this.store = store;
         this.messages = messages;
         this.sources = sources;
         this.dates = dates;
+        this.ways = ways;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -66,8 +70,15 @@ class ChaseRound {
      * Somebody who is to be reminded, in one letter.
      *
      * @param others people of the same organisation who have written in these threads
+     * @param room a room with them alone
      */
-    record Due(Party party, Channel channel, List<Open> open, Optional<UsualTime> usual, List<Party> others) {
+    record Due(
+            Party party,
+            Channel channel,
+            List<Open> open,
+            Optional<UsualTime> usual,
+            List<Party> others,
+            Optional<String> room) {
 
         /** How often they were reminded. */
         int chases() {
@@ -124,11 +135,18 @@ class ChaseRound {
         Map<UUID, List<ThreadingRow>> rows = messages.threadingInThreads(owner, List.copyOf(ids)).stream()
                 .collect(Collectors.groupingBy(ThreadingRow::threadId));
         Set<String> mine = Set.copyOf(sources.addresses(owner));
-        return letters.stream().map(open -> due(open, rows, mine, usual)).toList();
+        List<DirectRoom> direct = ways.rooms(owner);
+        return letters.stream()
+                .map(open -> due(open, rows, mine, usual, direct))
+                .toList();
     }
 
-    private static Due due(
-            List<Open> open, Map<UUID, List<ThreadingRow>> rows, Set<String> mine, Map<String, UsualTime> usual) {
+    private Due due(
+            List<Open> open,
+            Map<UUID, List<ThreadingRow>> rows,
+            Set<String> mine,
+            Map<String, UsualTime> usual,
+            List<DirectRoom> direct) {
         List<ThreadingRow> theirs = open.stream()
                 .map(each -> each.thread().id())
                 .distinct()
@@ -140,7 +158,12 @@ class ChaseRound {
                 open.get(0).thread().channel(),
                 open,
                 Optional.ofNullable(usual.get(party.address())),
-                others(party, theirs, mine));
+                others(party, theirs, mine),
+                open.get(0).thread().channel() == Channel.CHAT
+                        ? Optional.empty()
+                        : ways.of(direct, party).stream()
+                                .map(ChatWays.Way::roomId)
+                                .findFirst());
     }
 
     private static List<Party> others(Party party, List<ThreadingRow> rows, Set<String> mine) {

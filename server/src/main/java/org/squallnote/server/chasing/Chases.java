@@ -41,6 +41,7 @@ class Chases {
     private final SourceStore sources;
     private final ChaseStore store;
     private final Threads decisions;
+    private final ChatWays ways;
     private final Sending sending;
     private final SourceSecrets secrets;
     private final Outbox outbox;
@@ -52,6 +53,7 @@ class Chases {
             SourceStore sources,
             ChaseStore store,
             Threads decisions,
+            ChatWays ways,
             Sending sending,
             SourceSecrets secrets,
             Outbox outbox,
@@ -61,6 +63,7 @@ class Chases {
         this.sources = sources;
         this.store = store;
         this.decisions = decisions;
+        this.ways = ways;
         this.sending = sending;
         this.secrets = secrets;
         this.outbox = outbox;
@@ -74,8 +77,16 @@ class Chases {
      * @param about the threads that it speaks of; it is written in the first
      * @param party whom, by address
      * @param to where it goes instead, null for where they are awaited
+     * @param room a direct room in which it goes to them instead; null for none
      */
-    Done chase(SignedIn me, UUID commandId, List<UUID> about, String party, Optional<Party> to, String text) {
+    Done chase(
+            SignedIn me,
+            UUID commandId,
+            List<UUID> about,
+            String party,
+            Optional<Party> to,
+            Optional<String> room,
+            String text) {
         if (text.isBlank()) {
             throw Refusal.invalid("The reminder is empty. Write something. Nothing was sent.");
         }
@@ -87,9 +98,11 @@ class Chases {
             StoredThread thread = decisions.get(owner, threadId);
             Party whom = to.orElseGet(() -> stillAwaited(owner, threadId, party));
             StoredMessage last = lastOf(owner, thread);
-            ChaseOnItsWay sent = thread.channel() == Channel.MAIL
-                    ? mail(me, last, whom, text, changes)
-                    : chat(me, last, text, changes);
+            ChaseOnItsWay sent = room.isPresent()
+                    ? inRoom(me, room.get(), named(owner, all, whom), last, text, changes)
+                    : thread.channel() == Channel.MAIL
+                            ? mail(me, last, whom, text, changes)
+                            : chat(me, last, text, changes);
             for (UUID id : all) {
                 store.insertChase(owner, new ChaseOnItsWay(id, party, sent.sourceId(), sent.identity()));
                 // A day that was chosen by hand has served.
@@ -154,6 +167,30 @@ class Chases {
                 .toBytes();
         outbox.addMail(source, changes.commandId(), identity, last.id(), raw, outbox.hold());
         return new ChaseOnItsWay(last.threadId(), whom.address(), source.id(), identity);
+    }
+
+    private Party named(UUID owner, Set<UUID> threadIds, Party whom) {
+        return ChaseDrafts.named(whom, messages.threadingInThreads(owner, threadIds));
+    }
+
+    /** Into a room with them alone, where it answers nothing. */
+    private ChaseOnItsWay inRoom(
+            SignedIn me, String roomId, Party whom, StoredMessage last, String text, Changes changes) {
+        ChatWays.Way way = ways.of(me.accountId(), whom).stream()
+                .filter(each -> each.roomId().equals(roomId))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("room"));
+        String identity = "sn-" + changes.commandId();
+        outbox.add(
+                me.accountId(),
+                way.sourceId(),
+                changes.commandId(),
+                OutboxKind.SEND_CHAT,
+                identity,
+                last.id(),
+                new Payloads.Chat(roomId, text.strip(), "", "", null, List.of()),
+                outbox.hold());
+        return new ChaseOnItsWay(last.threadId(), whom.address(), way.sourceId(), identity);
     }
 
     private ChaseOnItsWay chat(SignedIn me, StoredMessage last, String text, Changes changes) {

@@ -2,6 +2,7 @@ package org.squallnote.server.outbox;
 
 import java.util.Base64;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.squallnote.core.outbox.OutboxEntry;
 import org.squallnote.core.outbox.OutboxKind;
 import org.squallnote.sources.chat.ChatAnswer;
@@ -16,9 +17,11 @@ final class ChatWork {
 
     private final OutboxStore store;
     private final MessageStore messages;
+    private final ApplicationEventPublisher events;
     private final JsonMapper json;
 
-    ChatWork(OutboxStore store, MessageStore messages, JsonMapper json) {
+    ChatWork(OutboxStore store, MessageStore messages, ApplicationEventPublisher events, JsonMapper json) {
+        this.events = events;
         this.messages = messages;
         this.store = store;
         this.json = json;
@@ -47,8 +50,9 @@ final class ChatWork {
     }
 
     private void send(ChatClient client, OutboxEntry entry, Payloads.Chat chat) throws ChatProblem {
-        client.sendMessage(
+        String event = client.sendMessage(
                 chat.roomId(), entry.identity(), ChatAnswer.text(chat.text(), chat.to(), chat.whoMayBeMentioned()));
+        events.publishEvent(new ChatSent(entry.owner(), entry.identity(), event));
     }
 
     private void sendFile(ChatClient client, OutboxEntry entry, Payloads.ChatFile file) throws ChatProblem {

@@ -1,6 +1,7 @@
 package org.squallnote.server.outbox;
 
 import java.time.Clock;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.squallnote.server.arrival.MailArrivals;
@@ -30,9 +31,10 @@ class OutboxConfiguration {
             JsonMapper json,
             Claims claims,
             DraftMails drafts,
-            CalendarWork calendars) {
+            CalendarWork calendars,
+            ApplicationEventPublisher events) {
         return new OutboxRunner.Tools(
                 store, outbox, locks, arrivals, messages, rawMails, secrets, live, clock, json, claims, drafts,
-                calendars);
+                calendars, events);
     }
 }

@@ -12,6 +12,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
 import org.squallnote.core.chase.ChaseLetter;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.outbox.OutboxEntry;
@@ -69,7 +70,8 @@ public final class OutboxRunner implements AutoCloseable {
             JsonMapper json,
             Claims claims,
             DraftMails drafts,
-            CalendarWork calendars) {}
+            CalendarWork calendars,
+            ApplicationEventPublisher events) {}
 
     private final Source source;
     private final Tools tools;
@@ -356,7 +358,7 @@ public final class OutboxRunner implements AutoCloseable {
             return;
         }
         try {
-            new ChatWork(tools.store(), tools.messages(), tools.json())
+            new ChatWork(tools.store(), tools.messages(), tools.events(), tools.json())
                     .run(chat.orElseThrow().client(), entry);
             finish(entry);
         } catch (ChatProblem e) {

@@ -24,7 +24,7 @@ public final class ChatAnswer {
     /**
      * What is answered.
      *
-     * @param event the event that is answered
+     * @param event the event that is answered; empty for none
      * @param sender who wrote it, mentioned by the answer
      * @param threadRoot the protocol's thread that it belongs to
      */
@@ -74,12 +74,16 @@ public final class ChatAnswer {
     }
 
     private static ObjectNode relate(ObjectNode content, Answered answered) {
-        ObjectNode relation = content.putObject("m.relates_to");
-        answered.threadRoot()
-                .ifPresent(root -> relation.put("rel_type", "m.thread").put("event_id", root));
-        relation.putObject("m.in_reply_to").put("event_id", answered.event());
+        ArrayNode mentionedIds = JSON.createArrayNode();
+        if (!answered.event().isEmpty()) {
+            ObjectNode relation = content.putObject("m.relates_to");
+            answered.threadRoot()
+                    .ifPresent(root -> relation.put("rel_type", "m.thread").put("event_id", root));
+            relation.putObject("m.in_reply_to").put("event_id", answered.event());
+            mentionedIds.add(answered.sender());
+        }
         ObjectNode mentioned = content.putObject("m.mentions");
-        mentioned.putArray("user_ids").add(answered.sender());
+        mentioned.set("user_ids", mentionedIds);
         return mentioned;
     }
 

@@ -52,6 +52,9 @@ public interface ChaseStore {
     /** Those of a thread that have gone out, the oldest first. */
     List<SentChase> sent(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
+    /** A reminder is known under another name, since it has gone out. */
+    int rename(@Param("owner") UUID owner, @Param("identity") String identity, @Param("now") String now);
+
     /** Of which threads a reminder speaks. */
     List<UUID> threadsOf(@Param("owner") UUID owner, @Param("identity") String identity);
 

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Param;
 import org.squallnote.core.source.ChatGap;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.source.Cursor;
+import org.squallnote.core.source.DirectRoom;
 import org.squallnote.core.source.Source;
 import org.squallnote.core.source.SourceStatus;
 
@@ -65,6 +66,9 @@ public interface SourceStore {
     void deleteGap(@Param("owner") UUID owner, @Param("id") UUID id, @Param("gap") ChatGap gap);
 
     List<ChatRoom> rooms(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    /** The rooms with somebody alone of what is connected. */
+    List<DirectRoom> directRooms(UUID owner);
 
     List<ChatRoom> allRooms(UUID owner);
 
