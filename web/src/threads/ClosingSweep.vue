@@ -109,7 +109,7 @@ async function close(): Promise<void> {
           </label>
           <div class="min-w-0 flex-1 sm:flex sm:items-baseline sm:gap-4">
             <button
-              class="print block truncate text-left font-semibold sm:w-72 sm:shrink-0"
+              class="print block truncate text-left font-semibold max-sm:min-h-11 max-sm:w-full sm:w-72 sm:shrink-0"
               type="button"
               @click="emit('open', one.line.id)"
             >

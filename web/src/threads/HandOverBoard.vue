@@ -71,7 +71,7 @@ function standing(one: Given): string {
             data-test="received"
           >
             <button
-              class="print min-w-0 truncate text-left font-semibold"
+              class="print min-w-0 truncate text-left font-semibold max-sm:min-h-11"
               type="button"
               @click="emit('open', one.threadId)"
             >
@@ -112,7 +112,7 @@ function standing(one: Given): string {
             data-test="given"
           >
             <button
-              class="print w-72 truncate text-left font-semibold max-sm:w-full"
+              class="print w-72 truncate text-left font-semibold max-sm:min-h-11 max-sm:w-full"
               type="button"
               @click="emit('open', one.threadId)"
             >

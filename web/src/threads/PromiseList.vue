@@ -138,7 +138,7 @@ useKeys(view.name, [
           <td class="px-3 max-sm:px-2" :class="standing(one).color">{{ standing(one).text }}</td>
           <td class="px-3 py-1 max-sm:px-2">
             <button
-              class="print block w-full truncate text-left"
+              class="print block w-full truncate text-left max-sm:min-h-8"
               type="button"
               :data-promise="i"
               :tabindex="one === current ? 0 : -1"

@@ -73,7 +73,7 @@ class HandOverIT {
     private static void toAndFro(Browser hers, Browser his) {
         hers.open("/intake");
         hers.untilText("Crane on Friday");
-        hers.press("h");
+        hers.click("[data-test=decide-hand-over]");
         hers.type("[data-test=hand-over-to]", "Gus");
         hers.type("[data-test=hand-over-to]", Keys.ENTER);
         hers.click("[data-test=hand-over-give]");
