@@ -93,8 +93,11 @@ final class Application implements AutoCloseable {
         return data.resolve("application.log");
     }
 
-    /** Ends it as a power cut would. */
+    /** Ends it as a power cut would; nothing where it was never started. */
     void kill() {
+        if (process == null) {
+            return;
+        }
         process.destroyForcibly();
         awaitEnd();
     }

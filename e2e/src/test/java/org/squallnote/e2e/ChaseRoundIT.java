@@ -73,7 +73,7 @@ class ChaseRoundIT {
                 setUp.connectMail(mail.imapPort(), mail.smtpPort());
                 AppSetUp first = setUp;
                 until(() -> due(first) == PEOPLE, "ten people to be due");
-                byKeyboard(application);
+                byKeyboard(application, setUp);
                 assertThat(due(setUp)).isZero();
                 application.kill();
                 int sent = 0;
@@ -108,7 +108,7 @@ class ChaseRoundIT {
         }
     }
 
-    private static void byKeyboard(Application application) {
+    private static void byKeyboard(Application application, AppSetUp setUp) {
         try (Browser browser = new Browser(application.address())) {
             browser.signIn(AppSetUp.SIGN_IN, MerrowQuay.PASSWORD);
             int keys = 0;
@@ -137,6 +137,8 @@ class ChaseRoundIT {
             }
             browser.untilText("Everybody who is due was looked at.");
             System.out.printf("Chase round: %.2f keys a letter%n", (double) keys / PEOPLE);
+            // The page goes on before the last letter is answered: whoever closes it at once would lose that one.
+            browser.until(() -> due(setUp) == 0 ? Boolean.TRUE : null, "the last letter to be kept");
             assertThat((double) keys / PEOPLE).isLessThanOrEqualTo(2.2);
         }
     }
