@@ -13,6 +13,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.repetition.Occurrence;
 import org.squallnote.core.repetition.RepetitionWords;
 import org.squallnote.core.repetition.TypedRepetition;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.core.time.ReplyBy;
 
 /**
@@ -79,7 +80,7 @@ public final class CaptureLine {
                     Matcher.quoteReplacement(person.shortName()));
         }
         String title = capital(rest.isBlank() ? parts.line() : rest);
-        return title.length() > LONGEST_TITLE ? title.substring(0, LONGEST_TITLE - 1) + "…" : title;
+        return Beginning.of(title, LONGEST_TITLE);
     }
 
     private static String capital(String words) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.core.text.Language;
 import org.squallnote.core.turn.Awaited;
 
@@ -212,8 +213,7 @@ public final class ChaseLetter {
     }
 
     private static String quoted(String ask) {
-        String line = ask.replaceAll("\\s+", " ").strip();
-        return line.length() > LONGEST_ASK ? line.substring(0, LONGEST_ASK - 1) + "…" : line;
+        return Beginning.onOneLine(ask, LONGEST_ASK);
     }
 
     /** Their given name, where they are known by name; else nothing that could be wrong. */

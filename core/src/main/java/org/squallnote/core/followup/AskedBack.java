@@ -8,6 +8,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.core.time.WorkingTime;
 
 /**
@@ -46,6 +47,6 @@ public record AskedBack(
 
     private static String shown(Ask ask, Reading mine) {
         String sentence = ask.sentence().foldedIn(mine.words().text());
-        return sentence.length() > LONGEST_SENTENCE ? sentence.substring(0, LONGEST_SENTENCE - 1) + "…" : sentence;
+        return Beginning.of(sentence, LONGEST_SENTENCE);
     }
 }

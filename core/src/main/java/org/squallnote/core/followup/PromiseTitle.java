@@ -2,6 +2,7 @@ package org.squallnote.core.followup;
 
 import java.util.regex.Pattern;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.text.Beginning;
 
 /** What a follow-up is called that keeps a promise: "I'll send it on Friday" to Tilda becomes "Send it (for Tilda)". */
 public final class PromiseTitle {
@@ -39,6 +40,6 @@ public final class PromiseTitle {
     }
 
     private static String cut(String text) {
-        return text.length() <= WANTED ? text : text.substring(0, WANTED - 1) + "…";
+        return Beginning.of(text, WANTED);
     }
 }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.text.Beginning;
 
 /**
  * What a follow-up waits for: it is out of sight until the first of it comes, and then back on top.
@@ -61,8 +62,7 @@ public record Waiting(
 
     /** The same after something has come. */
     public Waiting ended(UUID messageId, String from, String text, Instant at) {
-        String line = text.replaceAll("\\s+", " ").strip();
-        String words = line.length() > LONGEST_WORDS ? line.substring(0, LONGEST_WORDS - 1) + "…" : line;
+        String words = Beginning.onOneLine(text, LONGEST_WORDS);
         return new Waiting(person, threadId, until, since, new Come(messageId, from, words, at));
     }
 }

@@ -2,6 +2,7 @@ package org.squallnote.core.message;
 
 import java.util.List;
 import java.util.regex.Pattern;
+import org.squallnote.core.text.Beginning;
 
 /** What a chat message is called where a mail has its subject. */
 public final class ChatText {
@@ -21,7 +22,7 @@ public final class ChatText {
         String line = text.replaceAll("\\s+", " ").strip();
         String said = withoutMention(line, people);
         String shown = said.isBlank() ? line : said;
-        return shown.length() > LONGEST ? shown.substring(0, LONGEST - 1) + "…" : shown;
+        return Beginning.of(shown, LONGEST);
     }
 
     private static String withoutMention(String line, List<Party> people) {

@@ -104,6 +104,12 @@ public record OwnWords(String text, List<Line> lines) {
         return joined(true);
     }
 
+    /** The writer's own words; all of the text where it has none. */
+    public String ownOrAll() {
+        String own = own();
+        return own.isEmpty() ? text : own;
+    }
+
     /** Everything else, in its order. */
     public String carried() {
         return joined(false);

@@ -9,23 +9,16 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
-/** The languages that are told apart by their small words, each with what it calls itself. */
+/** The languages that are told apart by their small words. */
 public enum Language {
-    ENGLISH("en", "English", "the and is are you to of for with that this have not we will please could it on in"),
+    ENGLISH("en", "the and is are you to of for with that this have not we will please could it on in"),
     GERMAN(
             "de",
-            "Deutsch",
             "der die das und ist nicht ich sie wir mit f\u00fcr auf ein eine zu den von bitte k\u00f6nnen noch uns am"),
-    FRENCH(
-            "fr",
-            "Fran\u00e7ais",
-            "le la les et est pas nous vous je pour avec une un des du de que sur dans au bonjour merci"),
-    DUTCH("nl", "Nederlands", "de het een en is niet ik u wij voor met van op dat kunt kan graag ons nog bij aan"),
-    SPANISH(
-            "es",
-            "Espa\u00f1ol",
-            "el la los las y es no usted nosotros para con una un del de que por gracias puede en me"),
-    ITALIAN("it", "Italiano", "il la i le e non noi lei per con una un del di che grazie pu\u00f2 in sono si alla");
+    FRENCH("fr", "le la les et est pas nous vous je pour avec une un des du de que sur dans au bonjour merci"),
+    DUTCH("nl", "de het een en is niet ik u wij voor met van op dat kunt kan graag ons nog bij aan"),
+    SPANISH("es", "el la los las y es no usted nosotros para con una un del de que por gracias puede en me"),
+    ITALIAN("it", "il la i le e non noi lei per con una un del di che grazie pu\u00f2 in sono si alla");
 
     /** Fewer of its words say nothing. */
     private static final int FEWEST = 3;
@@ -34,24 +27,17 @@ public enum Language {
     private static final Pattern WORD = Pattern.compile("\\p{L}+");
 
     private final String tag;
-    private final String own;
     /** Between blanks. */
     private final String words;
 
-    Language(String tag, String own, String words) {
+    Language(String tag, String words) {
         this.tag = tag;
-        this.own = own;
         this.words = " " + words + " ";
     }
 
     /** Its tag (BCP 47). */
     public String tag() {
         return tag;
-    }
-
-    /** What it calls itself. */
-    public String ownName() {
-        return own;
     }
 
     /** For dates as they are written in it. */

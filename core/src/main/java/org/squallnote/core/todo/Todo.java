@@ -14,6 +14,7 @@ import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.followup.Priority;
+import org.squallnote.core.text.Beginning;
 
 /**
  * What a follow-up and a task of a task list both can say.
@@ -146,7 +147,7 @@ public record Todo(
 
     /** The same with another note, which is cut where it is too long. */
     Todo noting(String other) {
-        String kept = other.length() > LONGEST_NOTE ? other.substring(0, LONGEST_NOTE - 1) + "…" : other;
+        String kept = Beginning.of(other, LONGEST_NOTE);
         return new Todo(title, dueDay, dueAt, startDay, priority, state, kept, category, place);
     }
 }

@@ -147,7 +147,7 @@ class ChaseDateTest {
         for (Language language : Language.values()) {
             ChaseLetter.Words words = ChaseLetter.Words.usual(language);
             assertThat(List.of(words.first(), words.second(), words.last()))
-                    .as(language.ownName())
+                    .as(language.tag())
                     .allSatisfy(text -> assertThat(text).contains("{name}", "{asks}", "{me}"));
             assertThat(List.of(words.second(), words.last()))
                     .allSatisfy(text -> assertThat(text).contains("{day}"));

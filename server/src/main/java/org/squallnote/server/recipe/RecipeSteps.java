@@ -21,6 +21,7 @@ import org.squallnote.core.phrase.SavedPhrase;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.recipe.Fields;
 import org.squallnote.core.recipe.Step;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.answer.Answers;
 import org.squallnote.server.command.Changes;
@@ -139,8 +140,7 @@ class RecipeSteps {
     }
 
     private static String beginning(String text) {
-        String folded = text.replaceAll("\\s+", " ").strip();
-        return folded.length() > 60 ? folded.substring(0, 59) + "…" : folded;
+        return Beginning.onOneLine(text, 60);
     }
 
     /** Does a step as part of a command. */
@@ -180,7 +180,7 @@ class RecipeSteps {
         @Nullable LocalTime time = own ? proposal.replyTime() : null;
         String title = step.title().isBlank() ? proposal.title() : Fields.fill(step.title(), on.fields());
         return new Content(
-                title.length() > 300 ? title.substring(0, 299) + "…" : title,
+                Beginning.of(title, 300),
                 day,
                 time,
                 own && proposal.firm(),

@@ -22,6 +22,7 @@ import org.squallnote.core.recipe.Recipe;
 import org.squallnote.core.recipe.RecipeCandidate;
 import org.squallnote.core.recipe.RecipeRun;
 import org.squallnote.core.recipe.Step;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.arrival.FreshMessages;
 import org.squallnote.server.command.Changes;
@@ -111,7 +112,7 @@ class Recipes implements FreshMessages {
                 recipe.name(),
                 message.id(),
                 automatic,
-                about.length() > LONGEST_ABOUT ? about.substring(0, LONGEST_ABOUT - 1) + "…" : about,
+                Beginning.of(about, LONGEST_ABOUT),
                 clock.instant(),
                 null));
         changes.label("Recipe " + recipe.name() + ": " + message.from().displayName() + ", " + about);
