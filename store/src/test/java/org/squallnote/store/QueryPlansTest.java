@@ -173,6 +173,8 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(OfficeStore.class, "inThread", thread),
                 Arguments.of(OfficeStore.class, "untold", Map.of()),
                 Arguments.of(MessageStore.class, "withMessageId", Map.of("owner", ID, "messageId", "m")),
+                Arguments.of(
+                        MessageStore.class, "withMessageIds", Map.of("owner", ID, "messageIds", List.of("m", "n"))),
                 Arguments.of(MessageStore.class, "threadsWith", Map.of("owner", ID, "address", "x")),
                 Arguments.of(ChaseStore.class, "due", Map.of("owner", ID, "today", DAY, "most", 100)),
                 Arguments.of(

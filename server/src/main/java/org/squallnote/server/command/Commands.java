@@ -1,5 +1,6 @@
 package org.squallnote.server.command;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.EnumSet;
@@ -49,8 +50,13 @@ public class Commands {
         return locks.write(me.accountId(), () -> within(me.accountId(), me.name(), commandId, kind, null, work));
     }
 
-    /** Runs a change that follows from what another account did; told twice it is made once. */
-    public Done runForAnother(UUID owner, UUID commandId, String kind, Consumer<Changes> work) {
+    /**
+     * Runs a change that follows from what another account did.
+     *
+     * @param news what was done, the same words for the same deed: told twice it is made once
+     */
+    public Done runForAnother(UUID owner, String kind, String news, Consumer<Changes> work) {
+        UUID commandId = UUID.nameUUIDFromBytes((news + " " + owner).getBytes(StandardCharsets.UTF_8));
         return locks.write(owner, () -> within(owner, SYSTEM, commandId, kind, null, work));
     }
 

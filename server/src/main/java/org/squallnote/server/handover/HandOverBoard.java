@@ -2,13 +2,17 @@ package org.squallnote.server.handover;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import org.squallnote.core.account.Account;
 import org.squallnote.core.handover.HandOver;
 import org.squallnote.core.handover.HandOver.State;
 import org.squallnote.core.message.Decision;
@@ -86,35 +90,70 @@ class HandOverBoard {
 
     List<Given> given(SignedIn me) {
         UUID owner = me.accountId();
-        return store.given(owner, MOST).stream()
-                .flatMap(handOver -> messages.byId(owner, handOver.giverMessage()).stream()
+        List<HandOver> all = store.given(owner, MOST);
+        if (all.isEmpty()) {
+            return List.of();
+        }
+        Map<UUID, StoredMessage> messageOf =
+                messages.byIds(owner, all.stream().map(HandOver::giverMessage).collect(Collectors.toSet())).stream()
+                        .collect(Collectors.toMap(StoredMessage::id, Function.identity()));
+        Map<String, StoredMessage> mails = mails(owner, all);
+        Set<UUID> threadIds = Stream.concat(messageOf.values().stream(), mails.values().stream())
+                .map(StoredMessage::threadId)
+                .collect(Collectors.toSet());
+        Map<UUID, StoredThread> threadOf = threadIds.isEmpty()
+                ? Map.of()
+                : threads.byIds(owner, threadIds).stream()
+                        .collect(Collectors.toMap(StoredThread::id, Function.identity()));
+        Map<String, String> colleagues = new HashMap<>();
+        all.stream()
+                .map(HandOver::takerAddress)
+                .distinct()
+                .forEach(address -> store.takers(owner, address).stream()
+                        .flatMap(id -> accounts.byId(id).stream())
+                        .forEach(account -> colleagues.putIfAbsent(address, account.name())));
+        return all.stream()
+                .flatMap(handOver -> Optional.ofNullable(messageOf.get(handOver.giverMessage())).stream()
                         // One that was undone before it went out was never given.
                         .filter(message ->
                                 handOver.state() != State.OFFERED || message.decision() == Decision.HANDED_OVER)
-                        .map(message -> given(owner, handOver, message)))
+                        .map(message -> {
+                            UUID threadId = mails.getOrDefault(handOver.identity(), message)
+                                    .threadId();
+                            return given(
+                                    handOver,
+                                    message,
+                                    threadId,
+                                    Optional.ofNullable(threadOf.get(threadId)),
+                                    Optional.ofNullable(colleagues.get(handOver.takerAddress())));
+                        }))
                 .toList();
     }
 
-    private Given given(UUID owner, HandOver handOver, StoredMessage message) {
-        UUID threadId = messages.withMessageId(owner, handOver.identity()).stream()
-                .map(StoredMessage::threadId)
-                .findFirst()
-                .orElse(message.threadId());
-        Optional<StoredThread> thread = threads.byId(owner, threadId);
+    /** The mails by which something was handed over, as they came to or went out from an account, by their identity. */
+    private Map<String, StoredMessage> mails(UUID owner, List<HandOver> all) {
+        return messages
+                .withMessageIds(owner, all.stream().map(HandOver::identity).toList())
+                .stream()
+                .collect(Collectors.toMap(StoredMessage::messageId, Function.identity(), (first, next) -> first));
+    }
+
+    private static Given given(
+            HandOver handOver,
+            StoredMessage message,
+            UUID threadId,
+            Optional<StoredThread> thread,
+            Optional<String> colleague) {
         boolean waiting = thread.stream()
                 .flatMap(each -> each.awaited().list().stream())
                 .anyMatch(one -> one.party().address().equals(handOver.takerAddress()));
-        List<String> colleagues = store.takers(owner, handOver.takerAddress()).stream()
-                .flatMap(id -> accounts.byId(id).stream())
-                .map(Account::name)
-                .toList();
         return new Given(
                 message.id(),
                 threadId,
                 message.subject(),
-                colleagues.isEmpty() ? handOver.taker() : colleagues.get(0),
+                colleague.orElse(handOver.taker()),
                 handOver.takerAddress(),
-                !colleagues.isEmpty(),
+                colleague.isPresent(),
                 handOver.state(),
                 handOver.word(),
                 handOver.wantedDay(),
@@ -128,25 +167,30 @@ class HandOverBoard {
 
     List<Received> received(SignedIn me) {
         UUID owner = me.accountId();
-        return store.received(owner, MOST).stream()
-                .flatMap(handOver -> received(owner, handOver))
+        List<HandOver> all = store.received(owner, MOST);
+        if (all.isEmpty()) {
+            return List.of();
+        }
+        Map<String, StoredMessage> mails = mails(owner, all);
+        Map<UUID, String> givers = new HashMap<>();
+        all.stream()
+                .map(HandOver::giver)
+                .distinct()
+                .forEach(id -> accounts.byId(id).ifPresent(account -> givers.put(id, account.name())));
+        return all.stream()
+                .flatMap(handOver -> Optional.ofNullable(mails.get(handOver.identity())).stream()
+                        .map(message -> new Received(
+                                message.id(),
+                                message.threadId(),
+                                message.subject(),
+                                givers.getOrDefault(handOver.giver(), ""),
+                                handOver.state(),
+                                handOver.word(),
+                                handOver.wantedDay(),
+                                handOver.theirDay(),
+                                handOver.followUp(),
+                                handOver.offeredAt(),
+                                handOver.changedAt())))
                 .toList();
-    }
-
-    private Stream<Received> received(UUID owner, HandOver handOver) {
-        return messages.withMessageId(owner, handOver.identity()).stream()
-                .limit(1)
-                .map(message -> new Received(
-                        message.id(),
-                        message.threadId(),
-                        message.subject(),
-                        accounts.byId(handOver.giver()).map(Account::name).orElse(""),
-                        handOver.state(),
-                        handOver.word(),
-                        handOver.wantedDay(),
-                        handOver.theirDay(),
-                        handOver.followUp(),
-                        handOver.offeredAt(),
-                        handOver.changedAt()));
     }
 }

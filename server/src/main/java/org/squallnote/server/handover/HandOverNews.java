@@ -1,6 +1,5 @@
 package org.squallnote.server.handover;
 
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
@@ -98,10 +97,8 @@ class HandOverNews {
         }
     }
 
-    /** The same news again are the same command. */
-    private static UUID commandId(HandOver handOver, UUID account) {
-        String news = handOver.identity() + " " + handOver.state() + " " + handOver.changedAt() + " " + account;
-        return UUID.nameUUIDFromBytes(news.getBytes(StandardCharsets.UTF_8));
+    private static String news(HandOver handOver) {
+        return handOver.identity() + " " + handOver.state() + " " + handOver.changedAt();
     }
 
     private void tellGiver(HandOver handOver) {
@@ -110,7 +107,7 @@ class HandOverNews {
             return;
         }
         UUID owner = handOver.giver();
-        commands.runForAnother(owner, commandId(handOver, owner), "hand-over-news", changes -> {
+        commands.runForAnother(owner, "hand-over-news", news(handOver), changes -> {
             boolean declined = handOver.state() == State.DECLINED;
             messages.byId(owner, handOver.giverMessage())
                     .filter(message -> declined && message.decision() == Decision.HANDED_OVER)
@@ -170,7 +167,7 @@ class HandOverNews {
     private void tellTaker(SignedIn taker, HandOver handOver) {
         UUID owner = taker.accountId();
         String giver = accounts.byId(handOver.giver()).map(Account::name).orElse("somebody");
-        commands.runForAnother(owner, commandId(handOver, owner), "hand-over-news", changes -> {
+        commands.runForAnother(owner, "hand-over-news", news(handOver), changes -> {
             List<StoredMessage> mail = messages.withMessageId(owner, handOver.identity());
             mail.stream()
                     .filter(message -> message.decision() == Decision.UNDECIDED)

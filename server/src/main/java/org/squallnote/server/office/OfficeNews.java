@@ -1,6 +1,5 @@
 package org.squallnote.server.office;
 
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -72,7 +71,7 @@ class OfficeNews {
     }
 
     private void refresh(Account account, OfficeWord word) {
-        commands.runForAnother(account.id(), commandId(word, account.id()), "office-news", changes -> {
+        commands.runForAnother(account.id(), "office-news", news(word), changes -> {
             messages.withMessageId(account.id(), word.messageId())
                     .forEach(copy -> turns.refresh(account.id(), copy.threadId()));
             changes.label("Of the office: " + word.state()).touch(Topic.THREADS, Topic.OFFICE);
@@ -82,7 +81,7 @@ class OfficeNews {
     private void tell(Account reader, OfficeWord word) {
         UUID owner = reader.id();
         String who = accounts.byId(word.account()).map(Account::name).orElse("Somebody");
-        commands.runForAnother(owner, commandId(word, owner), "office-news", changes -> {
+        commands.runForAnother(owner, "office-news", news(word), changes -> {
             List<StoredMessage> copies = messages.withMessageId(owner, word.messageId());
             copies.forEach(copy -> settle(owner, copy, word, changes));
             copies.forEach(copy -> turns.refresh(owner, copy.threadId()));
@@ -114,9 +113,7 @@ class OfficeNews {
         };
     }
 
-    /** The same news again are the same command. */
-    private static UUID commandId(OfficeWord word, UUID account) {
-        String news = word.address() + " " + word.messageId() + " " + word.at() + " " + account;
-        return UUID.nameUUIDFromBytes(news.getBytes(StandardCharsets.UTF_8));
+    private static String news(OfficeWord word) {
+        return word.address() + " " + word.messageId() + " " + word.at();
     }
 }

@@ -283,4 +283,7 @@ public interface MessageStore {
 
     /** The messages with a Message-ID, in the order sent. */
     List<StoredMessage> withMessageId(@Param("owner") UUID owner, @Param("messageId") String messageId);
+
+    /** The same of several. */
+    List<StoredMessage> withMessageIds(@Param("owner") UUID owner, @Param("messageIds") Collection<String> messageIds);
 }
