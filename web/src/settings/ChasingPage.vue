@@ -5,6 +5,7 @@ import { run } from '@/api/commands'
 import { useChaseSettings } from '@/api/queries'
 import OtherLanguages from '@/settings/OtherLanguages.vue'
 import OtherDays from '@/settings/OtherDays.vue'
+import { REMINDER_TEXTS } from '@/settings/reminderTexts'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
@@ -36,11 +37,6 @@ const DAYS = [
   { field: 'first', before: 'After', after: 'working days without an answer', from: 1 },
   { field: 'then', before: 'then after', after: 'working days each time', from: 1 },
   { field: 'afterPromise', before: 'A promise:', after: 'working days after its day', from: 0 },
-] as const
-const TEXTS = [
-  { field: 'firstText', name: 'The first reminder' },
-  { field: 'secondText', name: 'The second one' },
-  { field: 'lastText', name: 'Every further one' },
 ] as const
 const saved = ref(false)
 
@@ -87,7 +83,7 @@ async function save(): Promise<void> {
         <code>{day}</code> the day by which it is wanted, <code>{me}</code> your name. Left empty, a
         text is as it was in the beginning.
       </p>
-      <label v-for="each in TEXTS" :key="each.field" class="block max-w-2xl">
+      <label v-for="each in REMINDER_TEXTS" :key="each.field" class="block max-w-2xl">
         <span class="block">{{ each.name }}</span>
         <textarea
           v-model="form[each.field]"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { ChaseSettings } from '@/api/client'
+import { REMINDER_TEXTS } from '@/settings/reminderTexts'
 
 type Words = ChaseSettings['languages'][number]
 
@@ -14,11 +15,6 @@ const NAMES: Record<string, string> = {
   es: 'Español',
   it: 'Italiano',
 }
-const TEXTS = [
-  { field: 'firstText', name: 'The first reminder' },
-  { field: 'secondText', name: 'The second one' },
-  { field: 'lastText', name: 'Every further one' },
-] as const
 const free = computed(() =>
   Object.keys(NAMES).filter((tag) => !all.value.some((each) => each.language === tag)),
 )
@@ -47,7 +43,12 @@ function remove(language: string): void {
         Remove
       </button>
     </legend>
-    <label v-for="text in TEXTS" :key="text.field" class="block max-w-2xl" :lang="each.language">
+    <label
+      v-for="text in REMINDER_TEXTS"
+      :key="text.field"
+      class="block max-w-2xl"
+      :lang="each.language"
+    >
       <span class="block" lang="en">{{ text.name }}</span>
       <textarea
         v-model="each[text.field]"

@@ -50,54 +50,83 @@ function decide(choice: ThreadChoice): void {
   emit('decide', choice)
 }
 
-const choosing = () => active && lines.length > 0 && mode.value === 'choose'
-useKeys(view.name, [
+/** What can be done, each with its key and its button. */
+const actions: readonly {
+  key: keyof typeof view.keys
+  test: string
+  text: () => string
+  possible: () => boolean
+  run: () => void
+}[] = [
   {
-    ...view.keys.close,
+    key: 'close',
+    test: 'close',
+    text: () => 'Close',
+    possible: () => !closed.value,
     run: () => (mode.value = 'close'),
-    when: () => choosing() && !closed.value,
   },
   {
-    ...view.keys.noReply,
+    key: 'noReply',
+    test: 'no-reply',
+    text: () => 'No reply owed',
+    possible: () => !closed.value && owing.value,
     run: () => {
       decide({ choice: 'NO_REPLY_OWED' })
     },
-    when: () => choosing() && owing.value,
   },
   {
-    ...view.keys.theirTurn,
+    key: 'theirTurn',
+    test: 'their-turn',
+    text: () => 'It is their turn',
+    possible: () => !closed.value && owing.value,
     run: () => {
       decide({ choice: 'THEIR_TURN' })
     },
-    when: () => choosing() && owing.value,
   },
   {
-    ...view.keys.notBefore,
+    key: 'notBefore',
+    test: 'not-before',
+    text: () => 'Chase not before',
+    possible: () => !closed.value && waiting.value,
     run: () => (mode.value = 'day'),
-    when: () => choosing() && waiting.value,
   },
   {
-    ...view.keys.join,
-    run: () => {
-      emit('join')
-    },
-    when: () => choosing() && joinable.value,
-  },
-  {
-    ...view.keys.notMine,
+    key: 'notMine',
+    test: 'not-mine',
+    text: () => 'Not for me',
+    possible: () => !closed.value && !notMine.value,
     run: () => (mode.value = 'mine'),
-    when: () => choosing() && !closed.value && !notMine.value,
   },
   {
-    ...view.keys.openAgain,
+    key: 'openAgain',
+    test: 'open-all-again',
+    text: () => (notMine.value && !closed.value ? 'It is mine again' : 'Open again'),
+    possible: () => closed.value || notMine.value,
     run: () => {
       decide({ choice: 'OPEN_AGAIN' })
     },
-    when: () => choosing() && (closed.value || notMine.value),
   },
-])
+  {
+    key: 'join',
+    test: 'join',
+    text: () => 'Join into one',
+    possible: () => joinable.value,
+    run: () => {
+      emit('join')
+    },
+  },
+]
+useKeys(
+  view.name,
+  actions.map((each) => ({
+    ...view.keys[each.key],
+    run: each.run,
+    when: () => active && lines.length > 0 && mode.value === 'choose' && each.possible(),
+  })),
+)
 
-function closingKey(event: KeyboardEvent): void {
+/** In what is asked further, a letter is a button there. */
+function furtherKey(event: KeyboardEvent): void {
   followLetter(event, event.currentTarget as HTMLElement)
 }
 </script>
@@ -116,65 +145,20 @@ function closingKey(event: KeyboardEvent): void {
       >{{ lines[0]?.subject }}</bdi
     >
     <template v-if="mode === 'choose'">
-      <template v-if="!closed">
-        <button class="btn h-8 max-sm:h-11" type="button" data-test="close" @click="mode = 'close'">
-          Close <KeyHint :group="view.name" :does="view.keys.close.does" or="C" />
-        </button>
-        <button
-          v-if="owing"
-          class="btn h-8 max-sm:h-11"
-          type="button"
-          data-test="no-reply"
-          @click="decide({ choice: 'NO_REPLY_OWED' })"
-        >
-          No reply owed <KeyHint :group="view.name" :does="view.keys.noReply.does" or="N" />
-        </button>
-        <button
-          v-if="owing"
-          class="btn h-8 max-sm:h-11"
-          type="button"
-          data-test="their-turn"
-          @click="decide({ choice: 'THEIR_TURN' })"
-        >
-          It is their turn <KeyHint :group="view.name" :does="view.keys.theirTurn.does" or="T" />
-        </button>
-        <button
-          v-if="waiting"
-          class="btn h-8 max-sm:h-11"
-          type="button"
-          data-test="not-before"
-          @click="mode = 'day'"
-        >
-          Chase not before <KeyHint :group="view.name" :does="view.keys.notBefore.does" or="P" />
-        </button>
-        <button
-          v-if="!notMine"
-          class="btn h-8 max-sm:h-11"
-          type="button"
-          data-test="not-mine"
-          @click="mode = 'mine'"
-        >
-          Not for me <KeyHint :group="view.name" :does="view.keys.notMine.does" or="I" />
-        </button>
-      </template>
       <button
-        v-if="closed || notMine"
+        v-for="each in actions.filter((one) => one.possible())"
+        :key="each.key"
         class="btn h-8 max-sm:h-11"
         type="button"
-        data-test="open-all-again"
-        @click="decide({ choice: 'OPEN_AGAIN' })"
+        :data-test="each.test"
+        @click="each.run()"
       >
-        {{ notMine && !closed ? 'It is mine again' : 'Open again' }}
-        <KeyHint :group="view.name" :does="view.keys.openAgain.does" or="A" />
-      </button>
-      <button
-        v-if="joinable"
-        class="btn h-8 max-sm:h-11"
-        type="button"
-        data-test="join"
-        @click="emit('join')"
-      >
-        Join into one <KeyHint :group="view.name" :does="view.keys.join.does" or="G" />
+        {{ each.text() }}
+        <KeyHint
+          :group="view.name"
+          :does="view.keys[each.key].does"
+          :or="view.keys[each.key].key.toUpperCase()"
+        />
       </button>
       <button
         v-if="picked"
@@ -192,7 +176,7 @@ function closingKey(event: KeyboardEvent): void {
       v-else-if="mode === 'close'"
       class="flex flex-wrap items-center gap-2"
       data-test="closing"
-      @keydown="closingKey"
+      @keydown="furtherKey"
       @keydown.esc.stop="mode = 'choose'"
     >
       <span class="font-semibold">Close as</span>
@@ -231,7 +215,7 @@ function closingKey(event: KeyboardEvent): void {
       v-else-if="mode === 'mine'"
       class="flex flex-wrap items-center gap-2"
       data-test="whose"
-      @keydown="closingKey"
+      @keydown="furtherKey"
       @keydown.esc.stop="mode = 'choose'"
     >
       <button

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { client, type CloseReason } from '@/api/client'
+import { client } from '@/api/client'
 import { run } from '@/api/commands'
 import { useThread } from '@/api/queries'
 import AnswersGiven from '@/threads/AnswersGiven.vue'
+import { decideThreads, type ThreadChoice } from '@/threads/decide'
 import Owed from '@/threads/Owed.vue'
 import { beginnings, CLOSED_AS, turnText } from '@/threads/words'
 import ThreadMessages from '@/message/ThreadMessages.vue'
@@ -21,23 +22,13 @@ const line = computed(() => thread.data.value?.line)
 
 const begun = computed(() => beginnings(thread.data.value?.messages ?? []))
 
-const params = (header: { 'Idempotency-Key': string }) => ({ path: { id }, header })
-const close = (reason: CloseReason) =>
-  run((header) =>
-    client.POST('/api/threads/{id}/close', { params: { ...params(header), query: { reason } } }),
-  )
-const noReply = () =>
-  run((header) => client.POST('/api/threads/{id}/no-reply-owed', { params: params(header) }))
-const handTurn = () =>
-  run((header) => client.POST('/api/threads/{id}/hand-turn', { params: params(header) }))
+const decide = (choice: ThreadChoice) => decideThreads([id], choice)
 const split = (messageId: string) =>
   run((header) =>
     client.POST('/api/threads/{id}/split/{messageId}', {
       params: { path: { id, messageId }, header },
     }),
   )
-const openAgain = () =>
-  run((header) => client.POST('/api/threads/{id}/open-again', { params: params(header) }))
 </script>
 
 <template>
@@ -67,7 +58,7 @@ const openAgain = () =>
           :thread-id="id"
           :answers="thread.data.value.answers"
           :closed="line.turn === 'CLOSED'"
-          @close="void close('ANSWERED')"
+          @close="void decide({ choice: 'CLOSE', reason: 'ANSWERED' })"
           @point="(messageId) => emit('point', messageId)"
         />
         <p v-if="line.closingWord" class="text-brass-ink mt-1" data-test="last-word">
@@ -77,7 +68,9 @@ const openAgain = () =>
           {{
             line.attention === 'WATCHED' ? 'You only watch this one.' : 'This one is not for you.'
           }}
-          <button class="btn h-7" type="button" @click="void openAgain()">It is mine again</button>
+          <button class="btn h-7" type="button" @click="void decide({ choice: 'OPEN_AGAIN' })">
+            It is mine again
+          </button>
         </p>
         <p v-if="line.openedAgain" class="text-brass-ink mt-1">
           Opened again, since they ask something.
@@ -91,7 +84,7 @@ const openAgain = () =>
               class="btn h-7"
               type="button"
               :data-test="`close-${reason}`"
-              @click="void close(reason)"
+              @click="void decide({ choice: 'CLOSE', reason })"
             >
               {{ text }}
             </button>
@@ -101,14 +94,18 @@ const openAgain = () =>
             class="btn h-7"
             type="button"
             data-test="open-again"
-            @click="void openAgain()"
+            @click="void decide({ choice: 'OPEN_AGAIN' })"
           >
             Open again
           </button>
         </div>
         <div v-if="line.turn === 'WITH_ME'" class="mt-2 flex flex-wrap gap-2">
-          <button class="btn h-7" type="button" @click="void noReply()">No reply owed</button>
-          <button class="btn h-7" type="button" @click="void handTurn()">It is their turn</button>
+          <button class="btn h-7" type="button" @click="void decide({ choice: 'NO_REPLY_OWED' })">
+            No reply owed
+          </button>
+          <button class="btn h-7" type="button" @click="void decide({ choice: 'THEIR_TURN' })">
+            It is their turn
+          </button>
         </div>
       </div>
       <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest>

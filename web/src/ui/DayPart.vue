@@ -5,11 +5,23 @@ import Floating from '@/ui/Floating.vue'
 import { day as dayText } from '@/ui/time'
 
 /** A day in a sentence, or none. */
-const { choices, none, test } = defineProps<{
+const {
+  choices,
+  none,
+  test,
+  before = '',
+  about = '',
+  letter = '',
+} = defineProps<{
   choices: readonly QuickChoice[]
   /** What stands there without one. */
   none: string
   test: string
+  /** A word in front of the day. */
+  before?: string
+  /** What is chosen, above the days. */
+  about?: string
+  letter?: string
 }>()
 const chosen = defineModel<string | null>({ required: true })
 
@@ -20,10 +32,11 @@ function choose(isoDay: string | null, close: () => void): void {
 </script>
 
 <template>
-  <Floating :test="test">
-    <template #button>{{ chosen ? dayText(chosen) : none }}</template>
+  <Floating :test="test" :letter="letter">
+    <template #button>{{ chosen ? `${before} ${dayText(chosen)}`.trim() : none }}</template>
     <template #default="{ close }">
       <div class="w-64">
+        <p v-if="about" class="text-ink-soft mb-1">{{ about }}</p>
         <DayChooser
           :choices="choices"
           :chosen="chosen"

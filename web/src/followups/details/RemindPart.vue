@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { Bell } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { client, newId, unwrap } from '@/api/client'
 import { run } from '@/api/commands'
 import { useRemindersOf } from '@/api/queries'
-import { vFocus } from '@/ui/focus'
-import { useReadWhileTyped } from '@/ui/readWhileTyped'
+import TypedPart from '@/followups/details/TypedPart.vue'
 
 /** The reminders of a follow-up, set in words. */
 const { followUpId, dated } = defineProps<{ followUpId: string; dated: boolean }>()
 
 const reminders = useRemindersOf(() => followUpId)
 const waiting = computed(() => (reminders.data.value ?? []).filter((each) => !each.shown))
-const typed = ref('')
 const usual = computed(() => [
   'in 1 h',
   'tomorrow 9',
@@ -21,11 +18,9 @@ const usual = computed(() => [
   'when somebody answers',
 ])
 
-const { read, problem } = useReadWhileTyped(typed, (words) =>
-  unwrap(client.POST('/api/reminders/read', { body: { words } })),
-)
+const read = (words: string) => unwrap(client.POST('/api/reminders/read', { body: { words } }))
 
-async function set(words: string, close: () => void): Promise<void> {
+async function set(words: string): Promise<boolean> {
   const reminderId = newId()
   const done = await run((header) =>
     client.POST('/api/follow-ups/{id}/reminders/{reminderId}', {
@@ -33,10 +28,7 @@ async function set(words: string, close: () => void): Promise<void> {
       body: { words },
     }),
   )
-  if (done) {
-    typed.value = ''
-    close()
-  }
+  return done !== undefined
 }
 
 function remove(id: string): void {
@@ -45,21 +37,26 @@ function remove(id: string): void {
 </script>
 
 <template>
-  <Popover class="relative inline-block">
-    <PopoverButton class="part inline-flex items-center gap-1" data-test="remind">
+  <TypedPart
+    test="remind"
+    about="Remind me"
+    example="tomorrow 9, 1 hour before"
+    :most="80"
+    missing="No time ahead yet."
+    :usual="usual"
+    :read="read"
+    :set="set"
+  >
+    <template #button>
       <Bell v-if="waiting.length" :size="13" aria-hidden="true" />
       {{ waiting.length ? waiting.map((each) => each.words).join(' · ') : 'no reminder' }}
-    </PopoverButton>
-    <PopoverPanel
-      v-slot="{ close }"
-      class="floating absolute top-full left-0 z-30 mt-1 w-72 max-w-[90vw] p-3"
-      data-keys="own"
-    >
+    </template>
+    <template #set>
       <ul v-if="waiting.length" class="border-line mb-2 border-b pb-2">
         <li v-for="each in waiting" :key="each.id" class="flex items-center justify-between gap-2">
           {{ each.words }}
           <button
-            class="btn btn-quiet h-7 px-1.5"
+            class="btn btn-quiet h-7 px-1.5 max-sm:h-11"
             type="button"
             :aria-label="`No reminder ${each.words}`"
             @click="remove(each.id)"
@@ -68,32 +65,6 @@ function remove(id: string): void {
           </button>
         </li>
       </ul>
-      <label>
-        <span class="text-ink-soft">Remind me</span>
-        <input
-          v-model="typed"
-          v-focus
-          class="field mt-1"
-          maxlength="80"
-          placeholder="tomorrow 9, 1 hour before"
-          data-test="remind-typed"
-          @keydown.enter.prevent.stop="void set(typed, close)"
-        />
-      </label>
-      <p class="mt-1 mb-1 min-h-5 text-sm" aria-live="polite" data-test="remind-read">
-        <template v-if="read?.words">{{ read.words }} <span class="key">Enter</span></template>
-        <span v-else-if="read" class="text-brass-ink">No time ahead yet.</span>
-        <span v-else-if="problem !== ''" class="text-brass-ink">{{ problem }}</span>
-      </p>
-      <button
-        v-for="words in usual"
-        :key="words"
-        type="button"
-        class="hover:bg-kelp-wash block h-8 w-full truncate rounded px-2 text-left"
-        @click="void set(words, close)"
-      >
-        {{ words }}
-      </button>
-    </PopoverPanel>
-  </Popover>
+    </template>
+  </TypedPart>
 </template>

@@ -50,8 +50,7 @@ beforeEach(() => {
     now: '2026-03-04T10:00:00Z',
   })
   server.answers('POST', '/api/threads/{id}/chase', DONE)
-  server.answers('POST', '/api/threads/{id}/close', DONE)
-  server.answers('PUT', '/api/threads/{id}/chase-date', DONE)
+  server.answers('POST', '/api/threads/decisions', DONE)
   server.answers('GET', '/api/chases/draft', { text: 'Hello Bo, only one?' })
 })
 afterEach(() => {
@@ -161,9 +160,13 @@ describe('the chase round', () => {
     await opened(ChaseRound)
     await pressedKey('a')
     await flushPromises()
-    const closed = server.sentTo('POST', '/api/threads/{id}/close')
-    expect(closed).toHaveLength(2)
-    expect(closed[0]?.params).toMatchObject({ query: { reason: 'ANSWERED' } })
+    const decided = server.sentTo('POST', '/api/threads/decisions')
+    expect(decided, 'with one way back').toHaveLength(1)
+    expect(decided[0]?.body).toMatchObject({
+      choice: 'CLOSE',
+      reason: 'ANSWERED',
+      threadIds: BO.open.map((each) => each.threadId),
+    })
   })
 
   it('says when nobody is left', async () => {

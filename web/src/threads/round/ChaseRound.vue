@@ -5,12 +5,11 @@ import type { DueView } from '@/api/client'
 import { useChases, useIntake } from '@/api/queries'
 import AnotherWay from '@/threads/round/AnotherWay.vue'
 import {
-  closeAll,
+  decideAbout,
   draftAbout,
   keepLetter,
   keptLetter,
   keyOf,
-  notBefore,
   sendLetter,
 } from '@/threads/round/letters'
 import { usually } from '@/threads/words'
@@ -175,7 +174,7 @@ useKeys(GROUP, [
     key: 'a',
     does: 'It was answered',
     run: () => {
-      decide((due) => closeAll(due, 'ANSWERED'))
+      decide((due) => decideAbout(due, { choice: 'CLOSE', reason: 'ANSWERED' }))
     },
     when: idle,
   },
@@ -183,7 +182,7 @@ useKeys(GROUP, [
     key: 'g',
     does: 'Give up',
     run: () => {
-      decide((due) => closeAll(due, 'GIVEN_UP'))
+      decide((due) => decideAbout(due, { choice: 'CLOSE', reason: 'GIVEN_UP' }))
     },
     when: idle,
   },
@@ -305,7 +304,9 @@ const kind = computed(() => {
           v-if="doing === 'day'"
           :choices="intake.data.value?.quickChoices ?? []"
           :from="shiftDay(today(), 1)"
-          @choose="(isoDay) => decide((due) => notBefore(due, isoDay))"
+          @choose="
+            (isoDay) => decide((due) => decideAbout(due, { choice: 'NOT_BEFORE', day: isoDay }))
+          "
           @cancel="doing = 'reading'"
         >
           <p class="mb-1 font-semibold">Not to be chased before</p>
@@ -364,7 +365,7 @@ const kind = computed(() => {
             <button
               class="btn max-sm:h-11"
               type="button"
-              @click="decide((due) => closeAll(due, 'ANSWERED'))"
+              @click="decide((due) => decideAbout(due, { choice: 'CLOSE', reason: 'ANSWERED' }))"
             >
               <Check :size="15" aria-hidden="true" /> It was answered
               <KeyHint :group="GROUP" does="It was answered" or="a" />
@@ -372,7 +373,7 @@ const kind = computed(() => {
             <button
               class="btn max-sm:h-11"
               type="button"
-              @click="decide((due) => closeAll(due, 'GIVEN_UP'))"
+              @click="decide((due) => decideAbout(due, { choice: 'CLOSE', reason: 'GIVEN_UP' }))"
             >
               Give up <KeyHint :group="GROUP" does="Give up" or="g" />
             </button>

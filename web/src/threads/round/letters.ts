@@ -1,5 +1,6 @@
 import { client, unwrap, type DueView } from '@/api/client'
 import { run } from '@/api/commands'
+import { decideThreads, type ThreadChoice } from '@/threads/decide'
 
 const KEPT = 'chase-letter '
 
@@ -57,29 +58,10 @@ export function sendLetter(
   )
 }
 
-/** Ends the wait in all threads of a letter. */
-export async function closeAll(due: DueView, reason: 'ANSWERED' | 'GIVEN_UP') {
-  let last
-  for (const each of due.open) {
-    last = await run((header) =>
-      client.POST('/api/threads/{id}/close', {
-        params: { path: { id: each.threadId }, query: { reason }, header },
-      }),
-    )
-  }
-  return last
-}
-
-/** Reminds on another day. */
-export async function notBefore(due: DueView, day: string) {
-  let last
-  for (const each of due.open) {
-    last = await run((header) =>
-      client.PUT('/api/threads/{id}/chase-date', {
-        params: { path: { id: each.threadId }, header },
-        body: { day },
-      }),
-    )
-  }
-  return last
+/** Decides about all threads of a letter. */
+export function decideAbout(due: DueView, choice: ThreadChoice) {
+  return decideThreads(
+    due.open.map((each) => each.threadId),
+    choice,
+  )
 }

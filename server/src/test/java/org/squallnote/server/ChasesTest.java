@@ -227,7 +227,7 @@ class ChasesTest extends ServerTest {
             assertThat(awaited(thread).path("why").asString("")).isEqualTo("REMINDED");
             assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-06");
         }
-        change(me, HttpMethod.POST, "/api/threads/" + second + "/open-again", "");
+        decide(me, "OPEN_AGAIN", "", second);
         assertThat(awaited(second).path("chases").asInt())
                 .as("whatever else happens there")
                 .isEqualTo(1);
@@ -282,13 +282,12 @@ class ChasesTest extends ServerTest {
     @Test
     void aDayChosenByHandHoldsUntilItHasServed() {
         String thread = askTilda("q1", "Could you send me the load chart?");
-        String command =
-                change(me, HttpMethod.PUT, "/api/threads/" + thread + "/chase-date", "{\"day\":\"2026-03-20\"}");
+        String command = decide(me, "NOT_BEFORE", "\"day\":\"2026-03-20\"", thread);
         assertThat(awaited(thread).path("chaseOn").asString("")).isEqualTo("2026-03-20");
         assertThat(due()).isEmpty();
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         assertThat(due()).hasSize(1);
-        change(me, HttpMethod.PUT, "/api/threads/" + thread + "/chase-date", "{\"day\":\"2026-03-04\"}");
+        decide(me, "NOT_BEFORE", "\"day\":\"2026-03-04\"", thread);
         chase(thread, "");
         assertThat(awaited(thread).path("why").asString("")).isEqualTo("SILENT");
     }

@@ -69,10 +69,7 @@ class DecisionsTest extends ServerTest {
                         ? ""
                         : "/api/follow-ups/" + open.path(0).path("id").asString("") + "/state?state=DONE&version="
                                 + open.path(0).path("version").asInt(0);
-            case 4 ->
-                threads.isEmpty()
-                        ? ""
-                        : "/api/threads/" + threads.path(0).path("id").asString("") + "/close?reason=NOT_NEEDED";
+            case 4 -> threads.isEmpty() ? "" : "/api/threads/decisions";
             case 5 ->
                 "/api/categories/" + category + "/retired?retired=" + random.nextBoolean() + "&version="
                         + categories.path(0).path("version").asInt(0);
@@ -99,6 +96,12 @@ class DecisionsTest extends ServerTest {
             body = "{\"followUps\":[" + one(body) + "," + one(body) + "]}";
         } else if (path.endsWith("/hand-over")) {
             body = "{\"name\":\"Gus\",\"address\":\"gus@merrowquay.example\",\"text\":\"Could you take this over?\"}";
+        }
+        if (path.equals("/api/threads/decisions")) {
+            body = decision(
+                    "CLOSE",
+                    "\"reason\":\"NOT_NEEDED\"",
+                    threads.path(0).path("id").asString(""));
         }
         boolean put = path.startsWith("PUT ");
         var result = call(me, put ? HttpMethod.PUT : HttpMethod.POST, put ? path.substring(4) : path, body);

@@ -90,11 +90,11 @@ class PromisesTest extends ServerTest {
 
     @Test
     void isGoneWhenItsThreadIsClosed() {
-        change(
+        decide(
                 me,
-                HttpMethod.POST,
-                "/api/threads/" + promise().path("threadId").asString("") + "/close?reason=NOT_NEEDED",
-                "");
+                "CLOSE",
+                "\"reason\":\"NOT_NEEDED\"",
+                promise().path("threadId").asString(""));
         assertThat(get(me, "/api/promises").path("open").size()).isZero();
     }
 }

@@ -11,9 +11,11 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
@@ -217,6 +219,18 @@ abstract class ServerTest {
             throw new AssertionError(method + " " + path + ": " + new String(answer, StandardCharsets.UTF_8));
         }
         return json.readTree(answer).path("commandId").asString("");
+    }
+
+    /** A decision about some threads; answers its command id. */
+    String decide(SignedIn me, String choice, String more, String... threads) {
+        return change(me, HttpMethod.POST, "/api/threads/decisions", decision(choice, more, threads));
+    }
+
+    /** @param more such as {@code "reason":"ANSWERED"}; may be empty */
+    static String decision(String choice, String more, String... threads) {
+        return "{\"threadIds\":["
+                + Arrays.stream(threads).map(id -> '"' + id + '"').collect(Collectors.joining(","))
+                + "],\"choice\":\"" + choice + "\",\"endFollowUps\":false" + (more.isEmpty() ? "" : "," + more) + "}";
     }
 
     /** A change that may be refused; answers its command id, nothing when it was. */

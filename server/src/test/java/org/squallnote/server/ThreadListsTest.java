@@ -3,7 +3,6 @@ package org.squallnote.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Instant;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -46,16 +45,6 @@ class ThreadListsTest extends ServerTest {
                         + line.path("group").path("size").asInt(0) + ": "
                         + line.path("subject").asString(""))
                 .collect(Collectors.toList());
-    }
-
-    private String decide(String more, String... threads) {
-        return change(
-                me,
-                HttpMethod.POST,
-                "/api/threads/decisions",
-                "{\"threadIds\":["
-                        + Arrays.stream(threads).map(id -> '"' + id + '"').collect(Collectors.joining(",")) + "],"
-                        + more + "}");
     }
 
     @Test
@@ -138,8 +127,12 @@ class ThreadListsTest extends ServerTest {
         String ropes = asked(2, "Bob Hale <bob@hale.example>", "Ropes", "Could you send the list?");
         followUp("ropes@x.example", category("Rigging"));
 
-        String command =
-                decide("\"choice\":\"CLOSE\",\"reason\":\"DONE_ELSEWHERE\",\"endFollowUps\":true", crane, ropes);
+        String command = change(
+                me,
+                HttpMethod.POST,
+                "/api/threads/decisions",
+                decision("CLOSE", "\"reason\":\"DONE_ELSEWHERE\"", crane, ropes)
+                        .replace("\"endFollowUps\":false", "\"endFollowUps\":true"));
         assertThat(get(me, "/api/commands/last").path("last").path("label").asString(""))
                 .isEqualTo("Closed as done elsewhere: 2 threads. A follow-up is done");
         assertThat(list("turn=CLOSED").size()).isEqualTo(2);
@@ -198,7 +191,9 @@ class ThreadListsTest extends ServerTest {
         assertThat(one.path("words").asString("")).isEqualTo("Thanks, that's all I need.");
         assertThat(get(me, "/api/threads").path("closable").asInt(0)).isEqualTo(1);
         decide(
-                "\"choice\":\"CLOSE\",\"reason\":\"ANSWERED\",\"endFollowUps\":false",
+                me,
+                "CLOSE",
+                "\"reason\":\"ANSWERED\"",
                 one.path("line").path("id").asString(""));
         assertThat(closable(1).size()).isZero();
         assertThat(get(me, "/api/threads").path("closable").asInt(1)).isZero();
@@ -208,7 +203,7 @@ class ThreadListsTest extends ServerTest {
     void aThreadThatIsNotForMeOwesNothingAndPassesByIntake() {
         String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
         int waiting = get(me, "/api/intake").path("total").asInt(0);
-        String command = decide("\"choice\":\"NOT_MINE\",\"endFollowUps\":false", crane);
+        String command = decide(me, "NOT_MINE", "", crane);
         assertThat(list("turn=WITH_ME").size()).isZero();
         assertThat(get(me, "/api/intake").path("total").asInt(0)).isEqualTo(waiting - 1);
         arrive(
@@ -232,11 +227,34 @@ class ThreadListsTest extends ServerTest {
     void aWatchedThreadOwesNothingButItsMessagesCome() {
         String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
         int waiting = get(me, "/api/intake").path("total").asInt(0);
-        decide("\"choice\":\"WATCH\",\"endFollowUps\":false", crane);
+        decide(me, "WATCH", "", crane);
         assertThat(list("turn=WITH_ME").size()).isZero();
         assertThat(get(me, "/api/intake").path("total").asInt(0)).isEqualTo(waiting);
-        decide("\"choice\":\"OPEN_AGAIN\",\"endFollowUps\":false", crane);
+        decide(me, "OPEN_AGAIN", "", crane);
         assertThat(list("turn=WITH_ME").size()).isEqualTo(1);
+    }
+
+    @Test
+    void aWatchedThreadThatIsClosedIsNotMineWhenItsPeopleGoOn() {
+        String crane = asked(1, "Tilda Brandt <tilda@brandt-cranes.example>", "Crane", "Could you send the plan?");
+        decide(me, "WATCH", "", crane);
+        decide(me, "CLOSE", "\"reason\":\"NOT_NEEDED\"", crane);
+        assertThat(list("turn=CLOSED").path(0).path("attention").asString("")).isEqualTo("WATCHED");
+        arrive(
+                me,
+                mail(
+                        2,
+                        "again@x.example",
+                        "Tilda Brandt <tilda@brandt-cranes.example>",
+                        "Re: Crane",
+                        "<crane@x.example>",
+                        "Could you send it today?",
+                        NINE.plusSeconds(120)));
+        assertThat(list("turn=WITH_ME").size()).isZero();
+        decide(me, "OPEN_AGAIN", "", crane);
+        assertThat(list("turn=WITH_ME").path(0).path("trace").size())
+                .as("both of its messages")
+                .isEqualTo(2);
     }
 
     private String category(String name) {

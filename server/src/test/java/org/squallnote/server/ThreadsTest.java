@@ -41,19 +41,19 @@ class ThreadsTest extends ServerTest {
 
     @Test
     void isClosedWithAReasonAndOpensByHandOrByUndo() {
-        String command = change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=DONE_ELSEWHERE", "");
+        String command = decide(me, "CLOSE", "\"reason\":\"DONE_ELSEWHERE\"", thread);
         assertThat(turn()).isEqualTo("CLOSED");
         assertThat(line().path("closedAs").asString("")).isEqualTo("DONE_ELSEWHERE");
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         assertThat(turn()).isEqualTo("WITH_ME");
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/open-again", "");
+        decide(me, "CLOSE", "\"reason\":\"ANSWERED\"", thread);
+        decide(me, "OPEN_AGAIN", "", thread);
         assertThat(turn()).isEqualTo("WITH_ME");
     }
 
     @Test
     void opensAgainByItselfAndSaysSo() {
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
+        decide(me, "CLOSE", "\"reason\":\"ANSWERED\"", thread);
         arrive(me, mail(9, "b@x.example", "Re: Crane quote", "<a@x.example>", "One more question?"));
 
         assertThat(turn()).isEqualTo("WITH_ME");
@@ -65,7 +65,7 @@ class ThreadsTest extends ServerTest {
 
     @Test
     void anOlderMessageThatArrivesLateLeavesItClosed() {
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/close?reason=ANSWERED", "");
+        decide(me, "CLOSE", "\"reason\":\"ANSWERED\"", thread);
         arrive(me, mail(0, "older@x.example", "Crane quote", "", "Earlier words"));
         arrive(me, mail(0, "older2@x.example", "Re: Crane quote", "<a@x.example>", "Sent before, seen later"));
 
@@ -74,10 +74,10 @@ class ThreadsTest extends ServerTest {
 
     @Test
     void theTurnIsHandedOverOrDropped() {
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/hand-turn", "");
+        decide(me, "THEIR_TURN", "", thread);
         assertThat(turn()).isEqualTo("WITH_OTHERS");
         assertThat(line().path("awaited").path(0).path("name").asString("")).isEqualTo("Tilda Brandt");
-        change(me, HttpMethod.POST, "/api/threads/" + thread + "/no-reply-owed", "");
+        decide(me, "NO_REPLY_OWED", "", thread);
         assertThat(turn()).isEqualTo("NOBODY");
     }
 

@@ -181,13 +181,14 @@ public class ThreadTurns {
     }
 
     /**
-     * In a thread that is not mine nothing is owed.
+     * In a thread that is not mine nothing is owed; it may be closed, and no question opens it again.
      *
      * @param taken the messages that others of the office see to
      */
     private static TurnState stateOf(TurnFold fold, Set<UUID> taken, Optional<StoredThread> thread) {
+        TurnState state = fold.state(thread.flatMap(StoredThread::handDecision));
         boolean mine = thread.filter(each -> each.attention() != Attention.MINE).isEmpty();
-        return mine ? fold.state(thread.flatMap(StoredThread::handDecision)).without(taken) : TurnState.START;
+        return mine ? state.without(taken) : state.closed() ? state : TurnState.START;
     }
 
     private static Set<UUID> taken(List<SettledByOffice> byOffice) {

@@ -47,7 +47,7 @@ class WordsOnAnswers {
         }
         List<AnswerWord> all = new ArrayList<>(said);
         for (StoredMessage message : messages.byIds(owner, concerned)) {
-            String own = OwnWords.of(message.body(), message.from().name()).own();
+            String own = OwnWords.of(message.body(), message.from().name()).ownOrAll();
             Facts its = facts.getOrDefault(message.id(), Facts.SILENT);
             boolean ruled = rules.stream()
                     .filter(rule -> rule.party().equals(message.from().address())

@@ -45,9 +45,11 @@ class WaitingFollowUps implements FreshMessages {
     }
 
     private void back(UUID owner, FollowUp followUp, Waiting what, StoredMessage message) {
-        String own = OwnWords.of(message.body(), message.from().name()).own();
         Waiting ended = what.ended(
-                message.id(), message.from().displayName(), own.isEmpty() ? message.body() : own, message.sentAt());
+                message.id(),
+                message.from().displayName(),
+                OwnWords.of(message.body(), message.from().name()).ownOrAll(),
+                message.sentAt());
         commands.runWithin(owner, "follow-up-back", changes -> {
             followUps.changeWithin(owner, followUp, followUp.waitingFor(ended), changes);
             changes.label(message.from().displayName() + " has written: back on top: " + followUp.title())

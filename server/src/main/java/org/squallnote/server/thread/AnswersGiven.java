@@ -16,6 +16,7 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.AnswerPattern;
 import org.squallnote.core.turn.AnswerRule;
@@ -101,23 +102,16 @@ class AnswersGiven implements Restorer {
                         message.from().displayName(),
                         message.sentAt(),
                         answers.map(Given::what).orElse(""),
-                        beginning(own(message)),
+                        Beginning.onOneLine(
+                                OwnWords.of(message.body(), message.from().name())
+                                        .ownOrAll(),
+                                LONGEST_SHOWN),
                         word.map(AnswerWord::kind).orElse(AnswerWord.Kind.ANSWER),
                         word.map(AnswerWord::missing).orElse("")));
             }
         }
         views.sort(Comparator.comparing(AnswerView::at).reversed());
         return views;
-    }
-
-    private static String own(StoredMessage message) {
-        String own = OwnWords.of(message.body(), message.from().name()).own();
-        return own.isEmpty() ? message.body() : own;
-    }
-
-    private static String beginning(String text) {
-        String line = text.replaceAll("\\s+", " ").strip();
-        return line.length() > LONGEST_SHOWN ? line.substring(0, LONGEST_SHOWN - 1) + "…" : line;
     }
 
     /**
@@ -166,7 +160,12 @@ class AnswersGiven implements Restorer {
                             kind,
                             "",
                             message.from().address(),
-                            AnswerPattern.of(facts(owner, messageId), own(message))
+                            AnswerPattern.of(
+                                            facts(owner, messageId),
+                                            OwnWords.of(
+                                                            message.body(),
+                                                            message.from().name())
+                                                    .ownOrAll())
                                     .text(),
                             message.sentAt())
                     : new SaidOfAnswer(kind, word.missing(), null, null, null);

@@ -29,6 +29,11 @@ record HandState(
                 thread.attention() == Attention.MINE ? null : thread.attention());
     }
 
+    /** The same with another turn. What was chosen for an earlier wait is over with it; whose it is stays. */
+    HandState decided(Turn other, @Nullable CloseReason why, Instant now, Instant known) {
+        return new HandState(other, why, now, known, null, attention);
+    }
+
     /** The same with another day on which those awaited are to be reminded. */
     HandState chasedOn(@Nullable LocalDate day) {
         return new HandState(turn, reason, at, lastKnown, day, attention);

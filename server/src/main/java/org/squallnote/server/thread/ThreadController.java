@@ -146,7 +146,7 @@ class ThreadController {
                 message.nature(),
                 message.from().shown(),
                 message.sentAt(),
-                words.own().isEmpty() ? message.body() : words.own(),
+                words.ownOrAll(),
                 !words.own().isEmpty() && !words.carried().isEmpty(),
                 message.files().list().stream().map(file -> file.name()).toList(),
                 reactions,
@@ -178,27 +178,8 @@ class ThreadController {
         return answers.say(me, commandId, id, messageId, body.verdict(), body.missing(), body.always());
     }
 
-    @PostMapping("/api/threads/{id}/close")
-    Done close(
-            @CurrentAccount SignedIn me,
-            @CommandId UUID commandId,
-            @PathVariable UUID id,
-            @RequestParam CloseReason reason) {
-        return threads.close(me, commandId, id, reason);
-    }
-
-    @PostMapping("/api/threads/{id}/no-reply-owed")
-    Done noReplyOwed(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
-        return threads.noReplyOwed(me, commandId, id);
-    }
-
-    @PostMapping("/api/threads/{id}/hand-turn")
-    Done handTurn(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
-        return threads.handTurn(me, commandId, id);
-    }
-
     /**
-     * One decision about several threads.
+     * One decision about one or several threads.
      *
      * @param reason why they are closed; null for another decision
      * @param day when those awaited are to be chased; null for another decision
@@ -211,10 +192,10 @@ class ThreadController {
             @Nullable LocalDate day,
             boolean endFollowUps) {}
 
-    /** Decides about several threads at once, with one way back. */
+    /** Decides about one or several threads, with one way back. */
     @PostMapping("/api/threads/decisions")
     Done decide(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ThreadDecisions body) {
-        return threads.decideAll(
+        return threads.decide(
                 me,
                 commandId,
                 body.threadIds(),
@@ -238,23 +219,5 @@ class ThreadController {
     @PostMapping("/api/threads/join")
     Done join(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ThreadsToJoin body) {
         return shapes.join(me, commandId, body.threadIds());
-    }
-
-    /** @param day null for that which follows from the messages */
-    record ChaseDay(@Nullable LocalDate day) {}
-
-    /** Chooses when those awaited are to be reminded. */
-    @PutMapping("/api/threads/{id}/chase-date")
-    Done chaseOn(
-            @CurrentAccount SignedIn me,
-            @CommandId UUID commandId,
-            @PathVariable UUID id,
-            @Valid @RequestBody ChaseDay body) {
-        return threads.chaseOn(me, commandId, id, body.day());
-    }
-
-    @PostMapping("/api/threads/{id}/open-again")
-    Done openAgain(@CurrentAccount SignedIn me, @CommandId UUID commandId, @PathVariable UUID id) {
-        return threads.openAgain(me, commandId, id);
     }
 }

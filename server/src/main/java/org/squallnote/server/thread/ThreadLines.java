@@ -32,7 +32,6 @@ import org.squallnote.server.chase.ChaseDates;
  * @param rooms chat rooms by their id
  * @param workingTime in which silence is counted
  * @param wishes after how many days somebody is to be reminded
- * @param categories the categories of threads, where those days depend on them
  * @param made the follow-ups made from threads, by thread
  * @param usual how long those awaited usually take, by address, where that is known
  * @param now the moment of the answer
@@ -42,7 +41,6 @@ record ThreadLines(
         Map<String, ChatRoom> rooms,
         WorkingTime workingTime,
         ChaseWishes wishes,
-        Map<UUID, UUID> categories,
         Map<UUID, ThreadFollowUps> made,
         Map<String, UsualTime> usual,
         Instant now) {
@@ -54,7 +52,6 @@ record ThreadLines(
     ThreadLines {
         mine = Set.copyOf(mine);
         rooms = Map.copyOf(rooms);
-        categories = Map.copyOf(categories);
         made = Map.copyOf(made);
         usual = Map.copyOf(usual);
     }
@@ -88,13 +85,13 @@ record ThreadLines(
                         !row.nature().isPersonal(),
                         row.direction() == Direction.OUTGOING && ChaseLetter.isReminder(row.messageId())))
                 .toList();
+        Optional<ThreadFollowUps> followUps = Optional.ofNullable(made.get(thread.id()));
         ChaseDates.Days days = new ChaseDates.Days(
                 wishes,
-                Optional.ofNullable(categories.get(thread.id())),
+                followUps.flatMap(each -> Optional.ofNullable(each.categoryId())),
                 usual,
                 Optional.ofNullable(thread.chaseHand()),
                 workingTime);
-        Optional<ThreadFollowUps> followUps = Optional.ofNullable(made.get(thread.id()));
         return new ThreadLine(
                 thread.id(),
                 thread.channel(),

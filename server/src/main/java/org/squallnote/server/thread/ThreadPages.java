@@ -17,7 +17,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
@@ -26,6 +25,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.reading.OwnWords;
 import org.squallnote.core.source.ChatRoom;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.core.thread.Age;
 import org.squallnote.core.thread.GroupedThread;
 import org.squallnote.core.thread.MadeFollowUp;
@@ -173,14 +173,12 @@ class ThreadPages {
     /** What all rows of one answer share. */
     private ThreadLines lines(UUID owner, List<StoredThread> shown, List<ThreadingRow> rows, Instant now) {
         WorkingTime workingTime = workingTimes.of(owner);
-        List<UUID> ids = shown.stream().map(StoredThread::id).toList();
         return new ThreadLines(
                 Set.copyOf(sources.addresses(owner)),
                 sources.allRooms(owner).stream()
                         .collect(Collectors.toMap(ChatRoom::roomId, Function.identity(), (a, b) -> a)),
                 workingTime,
                 chaseDates.wishes(owner),
-                chaseDates.categories(owner, ids),
                 made(owner, rows),
                 chaseDates.usual(owner, shown, workingTime),
                 now);
@@ -210,26 +208,25 @@ class ThreadPages {
                 owner, found.stream().map(StoredThread::id).toList());
         Map<UUID, List<ThreadingRow>> rowsOf = all.stream().collect(Collectors.groupingBy(ThreadingRow::threadId));
         ThreadLines lines = lines(owner, found, all, now);
+        List<UUID> lastIds = rowsOf.values().stream()
+                .map(rows -> rows.get(rows.size() - 1).id())
+                .toList();
+        Map<UUID, StoredMessage> lastOf = messages.byIds(owner, lastIds).stream()
+                .collect(Collectors.toMap(StoredMessage::threadId, Function.identity()));
         return found.stream()
-                .flatMap(thread -> {
-                    List<ThreadingRow> rows = rowsOf.getOrDefault(thread.id(), List.of());
-                    return rows.isEmpty()
-                            ? Stream.empty()
-                            : messages.byId(owner, rows.get(rows.size() - 1).id()).stream()
-                                    .map(last -> closable(lines.of(thread, rows, Optional.empty()), last));
-                })
+                .flatMap(thread -> Optional.ofNullable(lastOf.get(thread.id())).stream()
+                        .map(last -> closable(
+                                lines.of(thread, rowsOf.getOrDefault(thread.id(), List.of()), Optional.empty()), last)))
                 .toList();
     }
 
     private static Closable closable(ThreadLine line, StoredMessage last) {
-        String own = OwnWords.of(last.body(), last.from().name()).own();
-        String text =
-                (own.isEmpty() ? last.body() : own).replaceAll("\\s+", " ").strip();
+        String words = OwnWords.of(last.body(), last.from().name()).ownOrAll();
         return new Closable(
                 line,
                 last.direction() == Direction.OUTGOING,
                 last.from().displayName(),
-                text.length() > LONGEST_WORDS ? text.substring(0, LONGEST_WORDS - 1) + "…" : text);
+                Beginning.onOneLine(words, LONGEST_WORDS));
     }
 
     /** How many have a closing word. */

@@ -78,7 +78,7 @@ public class Threads implements Restorer {
         this.json = json;
     }
 
-    /** What can be decided about several threads. */
+    /** What can be decided about threads. */
     enum Choice {
         CLOSE,
         NO_REPLY_OWED,
@@ -91,15 +91,20 @@ public class Threads implements Restorer {
         OPEN_AGAIN
     }
 
-    /** One decision for several threads. */
+    /** One decision for some threads. */
     record Wanted(
             Choice choice,
             @Nullable CloseReason reason,
             @Nullable LocalDate day,
-            boolean endFollowUps) {}
+            boolean endFollowUps) {
 
-    /** Decides about several threads at once. */
-    Done decideAll(SignedIn me, UUID commandId, List<UUID> ids, Wanted wanted) {
+        static Wanted of(Choice choice) {
+            return new Wanted(choice, null, null, false);
+        }
+    }
+
+    /** Decides about threads, with one way back. */
+    Done decide(SignedIn me, UUID commandId, List<UUID> ids, Wanted wanted) {
         if (wanted.choice() == Choice.CLOSE && wanted.reason() == null) {
             throw Refusal.field("reason", "Say why they are closed. Nothing was changed.");
         }
@@ -136,9 +141,9 @@ public class Threads implements Restorer {
     private HandState decision(StoredThread thread, Wanted wanted) {
         Instant now = clock.instant();
         return switch (wanted.choice()) {
-            case CLOSE -> new HandState(Turn.CLOSED, wanted.reason(), now, thread.lastMessageAt(), null, null);
-            case NO_REPLY_OWED -> new HandState(Turn.NOBODY, null, now, thread.lastMessageAt(), null, null);
-            case THEIR_TURN -> new HandState(Turn.WITH_OTHERS, null, now, thread.lastMessageAt(), null, null);
+            case CLOSE -> HandState.of(thread).decided(Turn.CLOSED, wanted.reason(), now, thread.lastMessageAt());
+            case NO_REPLY_OWED -> HandState.of(thread).decided(Turn.NOBODY, null, now, thread.lastMessageAt());
+            case THEIR_TURN -> HandState.of(thread).decided(Turn.WITH_OTHERS, null, now, thread.lastMessageAt());
             case NOT_BEFORE -> HandState.of(thread).chasedOn(wanted.day());
             case WATCH -> HandState.of(thread).attended(Attention.WATCHED);
             case NOT_MINE -> HandState.of(thread).attended(Attention.NOT_MINE);
@@ -158,33 +163,9 @@ public class Threads implements Restorer {
         };
     }
 
-    Done close(SignedIn me, UUID commandId, UUID id, CloseReason reason) {
-        StoredThread thread = get(me.accountId(), id);
-        return decide(
-                me,
-                commandId,
-                id,
-                new HandState(Turn.CLOSED, reason, clock.instant(), thread.lastMessageAt(), null, null),
-                CLOSED.getOrDefault(reason, "Closed: ") + thread.subject());
-    }
-
-    Done noReplyOwed(SignedIn me, UUID commandId, UUID id) {
-        StoredThread thread = get(me.accountId(), id);
-        return decide(
-                me,
-                commandId,
-                id,
-                new HandState(Turn.NOBODY, null, clock.instant(), thread.lastMessageAt(), null, null),
-                "No reply owed: " + thread.subject());
-    }
-
     /** As part of a command that says it in its own words. */
     public void noReplyOwedWithin(UUID owner, UUID id, Changes changes) {
-        decideWithin(
-                owner,
-                id,
-                new HandState(Turn.NOBODY, null, clock.instant(), get(owner, id).lastMessageAt(), null, null),
-                changes);
+        decideWithin(owner, id, decision(get(owner, id), Wanted.of(Choice.NO_REPLY_OWED)), changes);
     }
 
     /** Takes a decision back as part of a command. */
@@ -199,47 +180,9 @@ public class Threads implements Restorer {
                 .touch(Topic.THREADS);
     }
 
-    Done handTurn(SignedIn me, UUID commandId, UUID id) {
-        StoredThread thread = get(me.accountId(), id);
-        return decide(
-                me,
-                commandId,
-                id,
-                new HandState(Turn.WITH_OTHERS, null, clock.instant(), thread.lastMessageAt(), null, null),
-                "With others: " + thread.subject());
-    }
-
-    Done openAgain(SignedIn me, UUID commandId, UUID id) {
-        return decide(
-                me,
-                commandId,
-                id,
-                HandState.NONE,
-                "Open again: " + get(me.accountId(), id).subject());
-    }
-
-    /** Chooses the day on which those awaited in a thread are to be reminded; null for that which follows by itself. */
-    Done chaseOn(SignedIn me, UUID commandId, UUID id, @Nullable LocalDate day) {
-        StoredThread thread = get(me.accountId(), id);
-        return commands.run(me, commandId, "chase-date", changes -> {
-            chaseOnWithin(me.accountId(), id, day, changes);
-            changes.label(
-                    day == null
-                            ? "To be chased as usual: " + thread.subject()
-                            : "Not to be chased before " + DAY.format(day) + ": " + thread.subject());
-        });
-    }
-
-    /** The same as part of a command. */
+    /** Chooses the day on which those awaited in a thread are to be reminded, as part of a command; null for that which follows by itself. */
     public void chaseOnWithin(UUID owner, UUID id, @Nullable LocalDate day, Changes changes) {
         decideWithin(owner, id, HandState.of(get(owner, id)).chasedOn(day), changes);
-    }
-
-    private Done decide(SignedIn me, UUID commandId, UUID id, HandState decision, String label) {
-        return commands.run(me, commandId, "thread-decided", changes -> {
-            decideWithin(me.accountId(), id, decision, changes);
-            changes.label(label);
-        });
     }
 
     private void write(UUID owner, UUID id, HandState decision) {
