@@ -271,7 +271,10 @@ public final class AppSetUp {
                     ? "NOT_NEEDED"
                     : subject.startsWith("Surveyor") || subject.startsWith("Mast") ? "ANSWERED" : "";
             if (!reason.isEmpty()) {
-                call("POST", "/api/threads/" + thread.path("id").asString("") + "/close?reason=" + reason, object());
+                ObjectNode body =
+                        object().put("choice", "CLOSE").put("reason", reason).put("endFollowUps", false);
+                body.putArray("threadIds").add(thread.path("id").asString(""));
+                call("POST", "/api/threads/decisions", body);
             }
         }
     }
