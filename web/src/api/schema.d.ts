@@ -2180,86 +2180,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/threads/{id}/chase-date": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["chaseOn"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/{id}/close": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["close"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/{id}/hand-turn": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["handTurn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/{id}/no-reply-owed": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["noReplyOwed"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/threads/{id}/open-again": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["openAgain"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/threads/{id}/split/{messageId}": {
         parameters: {
             query?: never;
@@ -2526,10 +2446,11 @@ export interface components {
         CandidateView: {
             line: components["schemas"]["FollowUpLine"];
             /** @enum {string} */
-            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "HAS_COME" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "PREPARES_MEETING" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
+            why: "LATE_FIRM" | "LATE" | "DUE_TODAY_FIRM" | "DUE_TODAY" | "PROMISED" | "HAS_COME" | "LEFT_OVER" | "PUT_OFF_UNTIL_TODAY" | "CHASE_DUE" | "PREPARES_MEETING" | "DUE_NEXT_WORKING_DAY" | "DUE_LATER" | "UNDATED";
             /** Format: date */
             day: string | null;
             meeting: string | null;
+            who: string | null;
             /** Format: int32 */
             minutes: number;
         };
@@ -2611,10 +2532,6 @@ export interface components {
             /** Format: date */
             day: string;
             changes: components["schemas"]["ChangeView"][];
-        };
-        ChaseDay: {
-            /** Format: date */
-            day: string | null;
         };
         ChaseException: {
             /** @enum {string} */
@@ -3039,6 +2956,8 @@ export interface components {
             text: string;
             /** Format: date */
             wantedDay: string | null;
+            /** Format: uuid */
+            followUpId: string | null;
         };
         HandOverTo: {
             name: string;
@@ -8131,137 +8050,6 @@ export interface operations {
                 "application/json": components["schemas"]["ChaseRequest"];
             };
         };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-        };
-    };
-    chaseOn: {
-        parameters: {
-            query?: never;
-            header: {
-                /** @description A UUID made by the client; the same one again changes nothing twice */
-                "Idempotency-Key": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ChaseDay"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-        };
-    };
-    close: {
-        parameters: {
-            query: {
-                reason: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP";
-            };
-            header: {
-                /** @description A UUID made by the client; the same one again changes nothing twice */
-                "Idempotency-Key": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-        };
-    };
-    handTurn: {
-        parameters: {
-            query?: never;
-            header: {
-                /** @description A UUID made by the client; the same one again changes nothing twice */
-                "Idempotency-Key": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-        };
-    };
-    noReplyOwed: {
-        parameters: {
-            query?: never;
-            header: {
-                /** @description A UUID made by the client; the same one again changes nothing twice */
-                "Idempotency-Key": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Done"];
-                };
-            };
-        };
-    };
-    openAgain: {
-        parameters: {
-            query?: never;
-            header: {
-                /** @description A UUID made by the client; the same one again changes nothing twice */
-                "Idempotency-Key": string;
-            };
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

@@ -52,6 +52,14 @@ async function offerToWait(messageId: string, text: string): Promise<void> {
   }
 }
 
+/** To whom something is handed over, and what is said with it. */
+interface Given {
+  name: string
+  address: string
+  text: string
+  wantedDay: string | null
+}
+
 /** Which decision about the open message is being made. */
 export type DecideMode =
   'decide' | 'follow-up' | 'add-to' | 'answer' | 'put-off' | 'hand-over' | 'recipes' | 'always'
@@ -172,19 +180,14 @@ export function useDecisions(options: {
     }
   }
 
-  function handOver(to: {
-    name: string
-    address: string
-    text: string
-    wantedDay: string | null
-  }): void {
+  function handOver(to: Given): void {
     const id = options.selected.value
     if (id) {
       void options.decide(
         (header) =>
           client.POST('/api/messages/{id}/hand-over', {
             params: { path: { id }, header },
-            body: to,
+            body: { ...to, followUpId: null },
           }),
         [id],
       )

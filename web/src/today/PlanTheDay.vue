@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { CalendarClock, Check, Sun, Trash2 } from '@lucide/vue'
+import { ArrowRightFromLine, CalendarClock, Check, Sun, Trash2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { CandidateView, CategoryView, QuickChoice, TodayData } from '@/api/client'
-import { useFollowUp } from '@/api/queries'
+import { useFollowUp, useMessage } from '@/api/queries'
 import { setState } from '@/followups/changes'
-import { planFor, putOff } from '@/today/plan'
+import HandOver from '@/intake/HandOver.vue'
+import { giveAway, planFor, putOff } from '@/today/plan'
 import { reason, standing } from '@/today/words'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import DayPanel from '@/ui/DayPanel.vue'
@@ -27,6 +28,8 @@ const { today, candidates, categories, choices, into, intoName } = defineProps<{
 const emit = defineEmits<{ over: [] }>()
 
 const choosing = ref(false)
+/** Somebody else shall do it. */
+const givingAway = ref(false)
 /** A day after the firm date: it is asked again before that is done. */
 const past = ref<string>()
 const skipped = ref(new Set<string>())
@@ -50,6 +53,7 @@ watch(
     if (!now.some((each) => each.line.id === asked.value)) {
       asked.value = now[0]?.line.id
       choosing.value = false
+      givingAway.value = false
       past.value = undefined
     }
   },
@@ -58,6 +62,9 @@ watch(
 const current = computed(() => left.value.find((each) => each.line.id === asked.value))
 const next = computed(() => left.value.filter((each) => each.line.id !== asked.value).slice(0, 5))
 const source = useFollowUp(() => current.value?.line.id ?? '')
+const message = useMessage(() =>
+  givingAway.value ? source.data.value?.messages[0]?.messageId : undefined,
+)
 const sentence = computed(() => {
   const origin = source.data.value?.messages[0]
   return origin ? origin.sentence || origin.snapshot.subject : ''
@@ -84,6 +91,13 @@ const done = () => {
   decide(({ line }) => setState(line, 'DONE'))
 }
 
+function handOver(to: Parameters<typeof giveAway>[2]): void {
+  const id = message.data.value?.id
+  if (id !== undefined) {
+    decide(({ line }) => giveAway(line.id, id, to))
+  }
+}
+
 function skip(): void {
   if (current.value) {
     skipped.value.add(current.value.line.id)
@@ -100,7 +114,8 @@ function postpone(until: string): void {
   decide((candidate) => putOff(candidate.line, until, sure))
 }
 
-const idle = () => current.value !== undefined && !choosing.value
+const idle = () => current.value !== undefined && !choosing.value && !givingAway.value
+const hasMessage = () => (source.data.value?.messages.length ?? 0) > 0
 useKeys('Plan the day', [
   { key: 'i', does: 'Into the day', run: take, when: idle },
   {
@@ -111,6 +126,14 @@ useKeys('Plan the day', [
     },
     when: idle,
   },
+  {
+    key: 'h',
+    does: 'Hand over',
+    run: () => {
+      givingAway.value = true
+    },
+    when: () => idle() && hasMessage(),
+  },
   { key: 'd', does: 'Done already', run: done, when: idle },
   { key: 'x', does: 'Drop', run: drop, when: idle },
   { key: 's', does: 'Leave it for now', run: skip, when: idle },
@@ -120,6 +143,7 @@ useKeys('Plan the day', [
     run: () => {
       emit('over')
     },
+    when: () => !givingAway.value,
   },
 ])
 </script>
@@ -194,6 +218,13 @@ useKeys('Plan the day', [
         </p>
         <p v-else class="mb-1 font-semibold">Out of sight until</p>
       </DayPanel>
+      <HandOver
+        v-else-if="givingAway && message.data.value"
+        class="mt-3"
+        :message="message.data.value"
+        @give="handOver"
+        @cancel="givingAway = false"
+      />
       <div v-else class="mt-3 flex flex-wrap gap-2">
         <button class="btn btn-main max-sm:h-11" type="button" data-test="into" @click="take">
           <Sun :size="15" aria-hidden="true" />
@@ -203,6 +234,16 @@ useKeys('Plan the day', [
         <button class="btn max-sm:h-11" type="button" @click="choosing = true">
           <CalendarClock :size="15" aria-hidden="true" /> Put off
           <KeyHint group="Plan the day" does="Put off" or="o" />
+        </button>
+        <button
+          v-if="hasMessage()"
+          class="btn max-sm:h-11"
+          type="button"
+          data-test="give-away"
+          @click="givingAway = true"
+        >
+          <ArrowRightFromLine :size="15" aria-hidden="true" /> Hand over
+          <KeyHint group="Plan the day" does="Hand over" or="h" />
         </button>
         <button class="btn max-sm:h-11" type="button" @click="done">
           <Check :size="15" aria-hidden="true" /> Done already

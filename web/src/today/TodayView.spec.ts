@@ -18,6 +18,7 @@ const LATE: CandidateView = {
   why: 'DUE_LATER',
   day: '2026-03-06',
   meeting: null,
+  who: null,
   minutes: 20,
 }
 const OTHER: CandidateView = {
@@ -25,6 +26,7 @@ const OTHER: CandidateView = {
   why: 'DUE_TODAY',
   day: '2026-03-04',
   meeting: null,
+  who: null,
   minutes: 5,
 }
 let server: ReturnType<typeof fakeServer>

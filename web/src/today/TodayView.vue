@@ -60,6 +60,7 @@ const leftOver = computed<CandidateView[]>(() =>
     why: 'LEFT_OVER',
     day: today.value?.day ?? null,
     meeting: null,
+    who: null,
     minutes: entry.minutesLeft,
   })),
 )

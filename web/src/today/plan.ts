@@ -102,3 +102,17 @@ export function putOff(
     }),
   )
 }
+
+/** Hands one over to somebody, with the message that it came from: it ends here, and their answer is waited for. */
+export function giveAway(
+  followUpId: string,
+  messageId: string,
+  to: { name: string; address: string; text: string; wantedDay: string | null },
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/messages/{id}/hand-over', {
+      params: { path: { id: messageId }, header },
+      body: { ...to, followUpId },
+    }),
+  )
+}

@@ -29,5 +29,5 @@ export default defineView({
     CALENDARS: ['today', 'calendars', 'day'],
     SETTINGS: ['today'],
   },
-  uses: ['followups'],
+  uses: ['followups', 'intake'],
 })

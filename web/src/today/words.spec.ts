@@ -9,6 +9,7 @@ function candidate(why: CandidateView['why'], more = {}): CandidateView {
     why,
     day: '2026-03-03',
     meeting: 'Harbour meeting',
+    who: 'Tilda',
     minutes: 15,
   }
 }
@@ -20,6 +21,8 @@ describe('the words of the day', () => {
     expect(reason(candidate('DUE_TODAY'))).toBe('due today')
     expect(reason(candidate('DUE_TODAY', { replyTime: '15:00:00' }))).toBe('due at 15:00')
     expect(reason(candidate('DUE_TODAY_FIRM'))).toBe('firm and due today')
+    expect(reason(candidate('PROMISED'))).toMatch(/^promised to Tilda for Tue 3 Mar/)
+    expect(reason(candidate('CHASE_DUE'))).toBe('Tilda is to be reminded')
     expect(reason(candidate('LEFT_OVER'))).toMatch(/^planned for Tue 3 Mar/)
     expect(reason(candidate('PUT_OFF_UNTIL_TODAY'))).toBe('put off until today')
     expect(reason(candidate('DUE_LATER', { firm: true }))).toMatch(/^due Tue 3 Mar.*, firm$/)

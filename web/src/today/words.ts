@@ -1,6 +1,6 @@
 import type { CandidateView, MoveView, TodayData } from '@/api/client'
 import { effortText } from '@/ui/effort'
-import { day, replyBy } from '@/ui/time'
+import { day, replyBy, today } from '@/ui/time'
 
 /** Why something comes up, in one clause. */
 export function reason(candidate: CandidateView): string {
@@ -15,6 +15,10 @@ export function reason(candidate: CandidateView): string {
       return line.replyTime ? `firm and due at ${line.replyTime.slice(0, 5)}` : 'firm and due today'
     case 'DUE_TODAY':
       return line.replyTime ? `due at ${line.replyTime.slice(0, 5)}` : 'due today'
+    case 'PROMISED':
+      return `promised${candidate.who ? ` to ${candidate.who}` : ''} for ${candidate.day === today() ? 'today' : on}`
+    case 'CHASE_DUE':
+      return `${candidate.who || 'somebody'} is to be reminded`
     case 'HAS_COME':
       return line.waiting?.come
         ? `${line.waiting.come.from} has written: “${line.waiting.come.words}”`

@@ -85,6 +85,7 @@ final class PlanBench {
                     plans,
                     Map.of(),
                     Preparations.of(open, meetings, WorkingTime.officeHours(ZONE), NOW),
+                    Map.of(),
                     TODAY.plusDays(28));
             if (Today.of(horizon).entries().isEmpty()
                     || Ahead.of(horizon).days().isEmpty()) {

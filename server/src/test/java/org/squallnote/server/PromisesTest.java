@@ -82,6 +82,35 @@ class PromisesTest extends ServerTest {
     }
 
     @Test
+    void comesUpWhileTheDayIsPlannedAndIsGivenAwayWithItsFollowUp() {
+        UUID followUp = UUID.randomUUID();
+        String message = promise().path("messageId").asString("");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message + "/follow-ups/" + followUp,
+                "{\"title\":\"Send the list\",\"replyDay\":\"2026-03-20\",\"firm\":true}");
+        JsonNode candidate = get(me, "/api/today").path("candidates").path(0);
+        assertThat(candidate.path("why").asString("")).isEqualTo("PROMISED");
+        assertThat(candidate.path("who").asString("")).isEqualTo("Tilda");
+        assertThat(candidate.path("day").asString("")).isEqualTo("2026-03-03");
+        String words = "{\"name\":\"Bob\",\"address\":\"bob@merrow.example\",\"text\":\"Please\",\"followUpId\":\"";
+        String path = "/api/messages/" + message + "/hand-over";
+        assertThat(tryChange(me, HttpMethod.POST, path, words + UUID.randomUUID() + "\"}"))
+                .as("no follow-up of that message")
+                .isEmpty();
+        String command = change(me, HttpMethod.POST, path, words + followUp + "\"}");
+        assertThat(get(me, "/api/today").path("candidates").size()).isZero();
+        assertThat(get(me, "/api/follow-ups/" + followUp)
+                        .path("line")
+                        .path("state")
+                        .asString(""))
+                .isEqualTo("DROPPED");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(get(me, "/api/today").path("candidates").size()).isEqualTo(1);
+    }
+
+    @Test
     void isGoneWhenItIsKept() {
         arrive(me, mine(4, "k@x.example", "q@x.example", "The berth list is attached.", NINE.plusSeconds(7_200)));
         assertThat(get(me, "/api/promises").path("open").size()).isZero();

@@ -14,11 +14,9 @@ import org.squallnote.core.time.WorkingTime;
  */
 public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
 
-    /** The same for the sake of a meeting, unless something presses more. */
-    Candidate preparing(LocalDate dayOfMeeting) {
-        return why.compareTo(Why.PREPARES_MEETING) < 0
-                ? this
-                : new Candidate(followUp, Why.PREPARES_MEETING, Optional.of(dayOfMeeting));
+    /** The same for another reason, unless the one that it has presses more. */
+    Candidate because(Why other, LocalDate ofDay) {
+        return why.compareTo(other) <= 0 ? this : new Candidate(followUp, other, Optional.of(ofDay));
     }
 
     /** Why something comes up; what presses first. */
@@ -27,12 +25,16 @@ public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
         LATE,
         DUE_TODAY_FIRM,
         DUE_TODAY,
+        /** I said in its thread that I would by today, or by a day that is over. */
+        PROMISED,
         /** What it waited for has come. */
         HAS_COME,
         /** It was planned for an earlier day and not done. */
         LEFT_OVER,
         /** It was out of sight until today. */
         PUT_OFF_UNTIL_TODAY,
+        /** Somebody is to be reminded in its thread. */
+        CHASE_DUE,
         /** A meeting of today or of the next working day needs it. */
         PREPARES_MEETING,
         DUE_NEXT_WORKING_DAY,
@@ -60,7 +62,7 @@ public record Candidate(FollowUp followUp, Why why, Optional<LocalDate> day) {
             return Optional.empty();
         }
         return Optional.of(dated(followUp, now, workingTime)
-                .filter(candidate -> candidate.why().compareTo(Why.HAS_COME) < 0)
+                .filter(candidate -> candidate.why().compareTo(Why.PROMISED) < 0)
                 .or(() -> followUp.isBack(today)
                         ? Optional.of(new Candidate(followUp, Why.HAS_COME, Optional.empty()))
                         : Optional.empty())

@@ -20,6 +20,7 @@ import org.squallnote.core.time.WorkingTime;
  * @param plans what is planned for them, of days that are over too
  * @param spent how long was worked at each, in minutes
  * @param prepared the meetings of the next hours that follow-ups prepare
+ * @param fromThreads why the threads of follow-ups want them done today
  * @param last the last day that is looked at
  */
 public record Horizon(
@@ -29,6 +30,7 @@ public record Horizon(
         Map<UUID, Planned> plans,
         Map<UUID, Integer> spent,
         Map<UUID, Meeting> prepared,
+        Map<UUID, ThreadReason> fromThreads,
         LocalDate last) {
 
     /** The day it is. */

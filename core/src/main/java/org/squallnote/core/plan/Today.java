@@ -88,8 +88,15 @@ public record Today(
                 .flatMap(Optional::stream)
                 .map(each -> Optional.ofNullable(
                                 horizon.prepared().get(each.followUp().id()))
-                        .map(meeting -> each.preparing(LocalDate.ofInstant(
-                                meeting.fromInclusive(), horizon.workingTime().zone())))
+                        .map(meeting -> each.because(
+                                Candidate.Why.PREPARES_MEETING,
+                                LocalDate.ofInstant(
+                                        meeting.fromInclusive(),
+                                        horizon.workingTime().zone())))
+                        .orElse(each))
+                .map(each -> Optional.ofNullable(
+                                horizon.fromThreads().get(each.followUp().id()))
+                        .map(reason -> each.because(reason.why(), reason.day()))
                         .orElse(each))
                 .toList();
         List<Candidate> pressingFirst = new ArrayList<>(

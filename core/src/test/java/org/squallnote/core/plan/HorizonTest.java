@@ -48,10 +48,11 @@ class HorizonTest {
     }
 
     private final Map<UUID, Meeting> prepared = new HashMap<>();
+    private final Map<UUID, ThreadReason> fromThreads = new HashMap<>();
 
     private Horizon horizon(FollowUp... open) {
         FreeTime free = FreeTime.of(WorkingTime.officeHours(LONDON), 20, List.of());
-        return new Horizon(NINE, free, List.of(open), plans, spent, prepared, FRIDAY.plusDays(10));
+        return new Horizon(NINE, free, List.of(open), plans, spent, prepared, fromThreads, FRIDAY.plusDays(10));
     }
 
     private static Meeting meeting(String title, Instant from) {
@@ -105,6 +106,22 @@ class HorizonTest {
         assertThat(Preparations.of(open, List.of(meeting("Harbour meeting", NINE)), office, NINE))
                 .as("begun already")
                 .isEmpty();
+    }
+
+    @Test
+    void aThreadGivesAReasonUnlessSomethingPressesMore() {
+        FollowUp late = followUp("Late", FRIDAY.minusDays(3), 20);
+        FollowUp promised = followUp("Promised", FRIDAY.plusDays(9), 20);
+        FollowUp toRemind = followUp("To remind", null, 20);
+        for (FollowUp each : List.of(late, promised)) {
+            fromThreads.put(each.id(), new ThreadReason(Candidate.Why.PROMISED, FRIDAY, "Tilda"));
+        }
+        fromThreads.put(toRemind.id(), new ThreadReason(Candidate.Why.CHASE_DUE, FRIDAY, "Bob"));
+        Today today = Today.of(horizon(late, promised, toRemind));
+        assertThat(today.candidates())
+                .extracting(Candidate::why)
+                .containsExactly(Candidate.Why.LATE, Candidate.Why.PROMISED, Candidate.Why.CHASE_DUE);
+        assertThat(today.pressing()).isEqualTo(3);
     }
 
     @Test

@@ -312,6 +312,21 @@ public class FollowUps implements Restorer {
         return beside;
     }
 
+    /**
+     * One that came from a message is somebody else's from now on, as part of a command.
+     *
+     * @throws Refusal where it did not come from that message
+     */
+    public void givenAway(UUID owner, UUID id, UUID messageId, Changes changes) {
+        FollowUp old = get(owner, id);
+        if (store.links(owner, id).stream().noneMatch(link -> link.messageId().equals(messageId))) {
+            throw Refusal.invalid("This follow-up did not come from that message. Nothing was handed over.");
+        }
+        if (old.state() == FollowUpState.OPEN) {
+            changeWithin(owner, old, old.ended(FollowUpState.DROPPED, clock.instant()), changes);
+        }
+    }
+
     /** @return what is said of it behind the title */
     private String hasEnded(UUID owner, UUID id, Changes changes) {
         for (FollowUpLink link : store.links(owner, id)) {

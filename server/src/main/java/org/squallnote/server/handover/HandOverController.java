@@ -38,11 +38,13 @@ class HandOverController {
         this.taking = taking;
     }
 
+    /** @param followUpId my follow-up about it, which ends with this */
     record HandOverRequest(
             @NotNull @Size(max = 200) String name,
             @NotBlank @Email @Size(max = 320) String address,
             @NotBlank @Size(max = 20_000) String text,
-            @Nullable LocalDate wantedDay) {}
+            @Nullable LocalDate wantedDay,
+            @Nullable UUID followUpId) {}
 
     /** The others of this installation. */
     @GetMapping("/api/colleagues")
@@ -125,6 +127,12 @@ class HandOverController {
             @PathVariable UUID id,
             @Valid @RequestBody HandOverRequest body) {
         return handOvers.handOver(
-                me, commandId, id, new Party(body.name(), body.address()), body.text(), body.wantedDay());
+                me,
+                commandId,
+                id,
+                new Party(body.name(), body.address()),
+                body.text(),
+                body.wantedDay(),
+                body.followUpId());
     }
 }

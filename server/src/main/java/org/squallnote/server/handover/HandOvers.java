@@ -26,6 +26,7 @@ import org.squallnote.server.arrival.ThreadTurns;
 import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.followup.FollowUps;
 import org.squallnote.server.intake.Decisions;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.outbox.Outbox;
@@ -49,6 +50,7 @@ public class HandOvers {
     private final HandOverNews news;
     private final Decisions decisions;
     private final Threads threads;
+    private final FollowUps followUps;
     private final Sending sending;
     private final SourceSecrets secrets;
     private final Outbox outbox;
@@ -63,6 +65,7 @@ public class HandOvers {
             HandOverNews news,
             Decisions decisions,
             Threads threads,
+            FollowUps followUps,
             Sending sending,
             SourceSecrets secrets,
             Outbox outbox,
@@ -76,6 +79,7 @@ public class HandOvers {
         this.news = news;
         this.decisions = decisions;
         this.threads = threads;
+        this.followUps = followUps;
         this.sending = sending;
         this.secrets = secrets;
         this.outbox = outbox;
@@ -83,9 +87,20 @@ public class HandOvers {
         this.clock = clock;
     }
 
-    Done handOver(SignedIn me, UUID commandId, UUID messageId, Party to, String text, @Nullable LocalDate wantedDay) {
+    /** @param followUpId mine about it, which ends with this; null where there is none */
+    Done handOver(
+            SignedIn me,
+            UUID commandId,
+            UUID messageId,
+            Party to,
+            String text,
+            @Nullable LocalDate wantedDay,
+            @Nullable UUID followUpId) {
         return commands.run(me, commandId, "hand-over", changes -> {
-            StoredMessage message = handOverWithin(me, messageId, to, text, wantedDay, changes);
+            StoredMessage message = give(me, messageId, to, text, wantedDay, followUpId != null, changes);
+            if (followUpId != null) {
+                followUps.givenAway(me.accountId(), followUpId, messageId, changes);
+            }
             changes.label("Handed over to " + to.displayName() + ": " + message.subject());
         });
     }
@@ -97,10 +112,24 @@ public class HandOvers {
      */
     public StoredMessage handOverWithin(
             SignedIn me, UUID messageId, Party to, String text, @Nullable LocalDate wantedDay, Changes changes) {
+        return give(me, messageId, to, text, wantedDay, false, changes);
+    }
+
+    /** @param decided whether the message may have been decided before */
+    private StoredMessage give(
+            SignedIn me,
+            UUID messageId,
+            Party to,
+            String text,
+            @Nullable LocalDate wantedDay,
+            boolean decided,
+            Changes changes) {
         if (text.isBlank()) {
             throw Refusal.invalid("Say in a few words what is wanted. Nothing was sent.");
         }
-        StoredMessage message = decisions.decide(me, messageId, Decision.HANDED_OVER, false, changes);
+        StoredMessage message = decided
+                ? decisions.decideAgain(me, messageId, Decision.HANDED_OVER, changes)
+                : decisions.decide(me, messageId, Decision.HANDED_OVER, false, changes);
         threads.noReplyOwedWithin(me.accountId(), message.threadId(), changes);
         Source source = sending.source(me.accountId(), message);
         // One command may hand over several messages.

@@ -145,6 +145,14 @@ public class Decisions implements Restorer {
         archiving.decided(message, changes.commandId(), followUpOpen);
     }
 
+    /** Decides one otherwise than before, since its follow-up goes another way. */
+    public StoredMessage decideAgain(SignedIn me, UUID messageId, Decision decision, Changes changes) {
+        StoredMessage message = get(me.accountId(), messageId);
+        note(me.accountId(), message, decision, clock.instant(), changes);
+        archiving.decided(message, changes.commandId(), false);
+        return message;
+    }
+
     Done putOff(SignedIn me, UUID commandId, UUID messageId, LocalDate until) {
         return commands.run(me, commandId, "put-off", changes -> {
             StoredMessage message = get(me.accountId(), messageId);

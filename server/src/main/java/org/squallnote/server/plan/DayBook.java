@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.FollowUp;
@@ -19,6 +20,8 @@ import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.plan.Preparations;
 import org.squallnote.core.plan.Stint;
+import org.squallnote.core.plan.ThreadReason;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.calendar.Calendars;
@@ -27,15 +30,20 @@ import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.repetition.SeriesStore;
+import org.squallnote.store.thread.ThreadStore;
 
 /** Gathers what planning needs to know. */
 @Component
 class DayBook {
 
+    /** Of more threads than these no reasons are given. */
+    private static final int MOST_THREADS = 300;
+
     private final FollowUpStore followUps;
     private final PlanStore plans;
     private final SeriesStore series;
     private final ChaseStore chases;
+    private final ThreadStore threads;
     private final Calendars calendars;
     private final Clock clock;
 
@@ -44,12 +52,14 @@ class DayBook {
             PlanStore plans,
             SeriesStore series,
             ChaseStore chases,
+            ThreadStore threads,
             Calendars calendars,
             Clock clock) {
         this.followUps = followUps;
         this.plans = plans;
         this.series = series;
         this.chases = chases;
+        this.threads = threads;
         this.calendars = calendars;
         this.clock = clock;
     }
@@ -121,8 +131,17 @@ class DayBook {
                 planned,
                 spent,
                 Preparations.of(open, days.meetings(), days.freeTime().workingTime(), now),
+                ThreadReason.of(origins.values(), pressing(me, today), today),
                 last);
         return new Opened(horizon, days.meetings(), stints, origins, series.currents(me.accountId()));
+    }
+
+    /** The threads in which I promised something for a day that has come, or somebody is to be reminded. */
+    private List<StoredThread> pressing(SignedIn me, LocalDate today) {
+        return Stream.concat(
+                        threads.promised(me.accountId(), MOST_THREADS).stream(),
+                        chases.due(me.accountId(), today, MOST_THREADS).stream())
+                .toList();
     }
 
     private LocalDate last(SignedIn me, LocalDate today, int workingDays) {

@@ -17,6 +17,7 @@ import org.squallnote.core.plan.Band;
 import org.squallnote.core.plan.Candidate;
 import org.squallnote.core.plan.Horizon;
 import org.squallnote.core.plan.Stint;
+import org.squallnote.core.plan.ThreadReason;
 import org.squallnote.core.plan.Today;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.CurrentAccount;
@@ -96,12 +97,18 @@ class TodayController {
             boolean fits,
             boolean underWay) {}
 
-    /** @param meeting which it prepares */
+    /**
+     * Something that could be done.
+     *
+     * @param meeting which it prepares
+     * @param who to whom it was promised, or who is to be reminded
+     */
     record CandidateView(
             FollowUpLine line,
             Candidate.Why why,
             @Nullable LocalDate day,
             @Nullable String meeting,
+            @Nullable String who,
             int minutes) {}
 
     @GetMapping("/api/today")
@@ -151,6 +158,10 @@ class TodayController {
                                 Optional.ofNullable(horizon.prepared()
                                                 .get(candidate.followUp().id()))
                                         .map(Meeting::title)
+                                        .orElse(null),
+                                Optional.ofNullable(horizon.fromThreads()
+                                                .get(candidate.followUp().id()))
+                                        .map(ThreadReason::who)
                                         .orElse(null),
                                 candidate.followUp().expectedMinutes()))
                         .toList(),
