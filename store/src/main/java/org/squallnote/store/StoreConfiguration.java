@@ -26,6 +26,7 @@ import org.squallnote.core.recipe.RecipeCandidate;
 import org.squallnote.core.recipe.Steps;
 import org.squallnote.core.repetition.Occurrence;
 import org.squallnote.core.repetition.Repetition;
+import org.squallnote.core.search.Filter;
 import org.squallnote.core.settings.AccountSettings;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
@@ -33,6 +34,7 @@ import org.squallnote.core.todo.Todo;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.store.migration.DecomposeBaseSubjects;
 import org.squallnote.store.migration.MendMailIdentities;
+import org.squallnote.store.search.SearchMarks;
 import org.squallnote.store.type.StoreTypes;
 
 /** Makes the stores of this module beans. */
@@ -50,6 +52,12 @@ public class StoreConfiguration {
     @Bean
     public JavaMigration decomposeBaseSubjects() {
         return new DecomposeBaseSubjects();
+    }
+
+    /** What changes is marked for the index. */
+    @Bean
+    public SearchMarks searchMarks() {
+        return new SearchMarks();
     }
 
     /** The mapping of types and names. */
@@ -75,7 +83,8 @@ public class StoreConfiguration {
                             Occurrence.class,
                             Content.class,
                             Scheduling.class,
-                            Todo.class));
+                            Todo.class,
+                            Filter.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

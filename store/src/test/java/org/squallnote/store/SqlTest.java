@@ -40,6 +40,8 @@ class SqlTest extends StoreTest {
             "office.OfficeStore.update",
             "plan.PlanStore.ownersOfBlocks",
             "reminder.ReminderStore.owners",
+            "search.SearchStore.pending",
+            "search.SearchStore.taken",
             "source.SourceStore.connected",
             "todo.TodoStore.havingChosen");
 

@@ -28,6 +28,7 @@ public enum SubjectType {
     CHASE_WISHES,
     /** What was said of later messages stands in its state only. */
     ANSWER_WORD(1, true),
+    KEPT_SEARCH,
     THREAD_SHAPE(1, true),
     OFFICE_WORD(1, true);
 

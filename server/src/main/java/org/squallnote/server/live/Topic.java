@@ -13,6 +13,8 @@ public enum Topic {
     CALENDARS,
     PLAN,
     REMINDERS,
+    /** Searches that are kept, and what they find. */
+    SEARCHES,
     /** What other readers of a mailbox do. */
     OFFICE
 }
