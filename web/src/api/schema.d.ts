@@ -1668,6 +1668,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kept"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save_3"];
+        post?: never;
+        delete: operations["delete_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/second-factor": {
         parameters: {
             query?: never;
@@ -1852,7 +1900,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["settings_1"];
-        put: operations["save_3"];
+        put: operations["save_4"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1868,7 +1916,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["wishes"];
-        put: operations["save_4"];
+        put: operations["save_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1900,7 +1948,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workingTime"];
-        put: operations["save_5"];
+        put: operations["save_6"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2730,7 +2778,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "OFFICE")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "SEARCHES" | "OFFICE")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -2825,6 +2873,24 @@ export interface components {
             /** Format: int64 */
             size: number;
             viewable: boolean;
+        };
+        Filter: {
+            /** @enum {string|null} */
+            kind: "MESSAGE" | "FOLLOW_UP" | "PERSON" | "FILE" | null;
+            person: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: uuid */
+            sourceId: string | null;
+            roomId: string | null;
+            /** @enum {string|null} */
+            standing: "UNDECIDED" | "OPEN" | "ENDED" | "DECIDED" | null;
+            /** Format: date */
+            fromDay: string | null;
+            /** Format: date */
+            toDay: string | null;
+            withFile: boolean | null;
+            linked: boolean | null;
         };
         FollowUpDetail: {
             line: components["schemas"]["FollowUpLine"];
@@ -3079,6 +3145,20 @@ export interface components {
         Item: {
             text: string;
             done: boolean;
+        };
+        KeptForm: {
+            name: string;
+            words: string;
+            filter: components["schemas"]["Filter"];
+        };
+        KeptView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            words: string;
+            filter: components["schemas"]["Filter"];
+            /** Format: int32 */
+            count: number;
         };
         LanguageWords: {
             language: string;
@@ -6970,6 +7050,114 @@ export interface operations {
             };
         };
     };
+    search: {
+        parameters: {
+            query?: {
+                q?: string;
+                kind?: "MESSAGE" | "FOLLOW_UP" | "PERSON" | "FILE";
+                person?: string;
+                category?: string;
+                source?: string;
+                room?: string;
+                standing?: "UNDECIDED" | "OPEN" | "ENDED" | "DECIDED";
+                from?: string;
+                to?: string;
+                file?: boolean;
+                linked?: boolean;
+                newest?: boolean;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Answer"];
+                };
+            };
+        };
+    };
+    kept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptView"][];
+                };
+            };
+        };
+    };
+    save_3: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    delete_2: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     state: {
         parameters: {
             query?: never;
@@ -7319,7 +7507,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    save_4: {
         parameters: {
             query?: never;
             header: {
@@ -7366,7 +7554,7 @@ export interface operations {
             };
         };
     };
-    save_4: {
+    save_5: {
         parameters: {
             query?: never;
             header: {
@@ -7460,7 +7648,7 @@ export interface operations {
             };
         };
     };
-    save_5: {
+    save_6: {
         parameters: {
             query?: never;
             header: {

@@ -125,6 +125,17 @@ public final class OwnerIndex implements AutoCloseable {
         writer.deleteDocuments(new Term("of", messageId.toString()));
     }
 
+    /** Whether files of a message are known. */
+    public boolean hasFilesOf(UUID messageId) throws IOException {
+        searchers.maybeRefresh();
+        IndexSearcher searcher = searchers.acquire();
+        try {
+            return searcher.count(new TermQuery(new Term("of", messageId.toString()))) > 0;
+        } finally {
+            searchers.release(searcher);
+        }
+    }
+
     /** Keeps what was put and taken out, also when the machine fails. */
     public void commit() throws IOException {
         writer.commit();

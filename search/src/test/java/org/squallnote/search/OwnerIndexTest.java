@@ -185,6 +185,39 @@ class OwnerIndexTest {
     }
 
     @Test
+    void aFileIsFoundByTheTextThatIsKeptOfIt() throws IOException {
+        UUID message = new UUID(5, 5);
+        String id = message + ":1";
+        index.put(List.of(file(id, "")));
+        assertThat(found("certificate.html")).containsExactly(id);
+        assertThat(found("\"the gantry\"")).isEmpty();
+        index.put(List.of(file(id, "Certificate of the gantry")));
+        assertThat(found("\"the gantry\"")).containsExactly(id);
+        assertThat(index.kept(Kind.FILE, id)).isEqualTo("Certificate of the gantry");
+        assertThat(index.hasFilesOf(message)).isTrue();
+        index.removeFilesOf(message);
+        assertThat(found("certificate.html")).isEmpty();
+    }
+
+    private static Entry file(String id, String text) {
+        return new Entry(
+                Kind.FILE,
+                id,
+                "certificate.html",
+                "",
+                text,
+                List.of(TILDA),
+                NOW,
+                null,
+                null,
+                null,
+                null,
+                true,
+                false,
+                Set.of());
+    }
+
+    @Test
     void whatWasCommittedIsThereWhenItIsOpenedAgain() throws IOException {
         Path place = folder.resolve("a");
         try (OwnerIndex first = OwnerIndex.in(place)) {

@@ -52,6 +52,7 @@ import tools.jackson.databind.json.JsonMapper;
             "squallnote.reminders.every=100000000",
             "squallnote.blocks.every=100000000",
             "squallnote.tasks.every=100000000",
+            "squallnote.search.every=100000000",
             "springdoc.api-docs.enabled=true",
             "springdoc.api-docs.path=/v3/api-docs",
             "springdoc.default-produces-media-type=application/json",

@@ -127,8 +127,9 @@ class SearchStoreTest extends StoreTest {
         search.markMessages(stranger);
         assertThat(mine())
                 .extracting(Pending::what)
-                .as("files wait for everything else")
-                .containsExactly(Pending.What.MESSAGE, Pending.What.FOLLOW_UP, Pending.What.FILES);
+                .as("files are read apart")
+                .containsExactly(Pending.What.MESSAGE, Pending.What.FOLLOW_UP);
+        assertThat(search.pendingFiles(9)).extracting(Pending::what).contains(Pending.What.FILES);
         assertThat(search.count(owner)).isEqualTo(3);
         assertThat(search.count(stranger)).isZero();
     }

@@ -41,6 +41,7 @@ class SqlTest extends StoreTest {
             "plan.PlanStore.ownersOfBlocks",
             "reminder.ReminderStore.owners",
             "search.SearchStore.pending",
+            "search.SearchStore.pendingFiles",
             "search.SearchStore.taken",
             "source.SourceStore.connected",
             "todo.TodoStore.havingChosen");

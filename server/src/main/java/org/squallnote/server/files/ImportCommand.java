@@ -26,6 +26,7 @@ import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.problem.Refusal;
+import org.squallnote.server.search.Indexes;
 import org.squallnote.store.account.AccountStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -47,6 +48,7 @@ public class ImportCommand implements ApplicationRunner {
     private final FileImport files;
     private final Rebuild rebuild;
     private final Calendars calendars;
+    private final Indexes indexes;
     private final AccountStore accounts;
     private final DatabaseCompaction compaction;
     private final ConfigurableApplicationContext context;
@@ -55,12 +57,14 @@ public class ImportCommand implements ApplicationRunner {
             FileImport files,
             Rebuild rebuild,
             Calendars calendars,
+            Indexes indexes,
             AccountStore accounts,
             DatabaseCompaction compaction,
             ConfigurableApplicationContext context) {
         this.files = files;
         this.rebuild = rebuild;
         this.calendars = calendars;
+        this.indexes = indexes;
         this.accounts = accounts;
         this.compaction = compaction;
         this.context = context;
@@ -86,6 +90,7 @@ public class ImportCommand implements ApplicationRunner {
         if (words.get(0).equals("rebuild")) {
             say("Rebuilt " + rebuild.run(account.id()) + " threads.");
             calendars.workOutAgain(account.id());
+            indexes.rebuild(account.id());
             return;
         }
         for (String name : words.subList(1, words.size())) {

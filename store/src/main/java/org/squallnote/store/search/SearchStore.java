@@ -19,8 +19,11 @@ public interface SearchStore {
 
     void markFollowUps(UUID owner);
 
-    /** The oldest changes, of all accounts; files wait for everything else. */
+    /** The oldest changes, of all accounts. */
     List<Pending> pending(int most);
+
+    /** The messages whose files are to be read, the oldest first. */
+    List<Pending> pendingFiles(int most);
 
     /** The index has them. */
     int taken(@Param("seqs") Collection<Long> seqs);

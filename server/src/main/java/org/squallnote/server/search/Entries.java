@@ -1,0 +1,160 @@
+package org.squallnote.server.search;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import org.squallnote.core.followup.Checklist;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.message.Decision;
+import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.Files;
+import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.search.Kind;
+import org.squallnote.core.search.Standing;
+import org.squallnote.search.Entry;
+import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.MessageStore;
+
+/** Says by which words and chips something is found. */
+@Component
+class Entries {
+
+    /** Of a longer text only the beginning is looked at. */
+    private static final int LONGEST_TEXT = 200_000;
+
+    private final MessageStore messages;
+    private final FollowUpStore followUps;
+
+    Entries(MessageStore messages, FollowUpStore followUps) {
+        this.messages = messages;
+        this.followUps = followUps;
+    }
+
+    /**
+     * A message by its words.
+     *
+     * @param mine my own addresses: that I wrote or got it says nothing
+     * @return absent where it was taken back
+     */
+    Optional<Entry> ofMessage(StoredMessage message, Set<String> mine) {
+        if (message.removed()) {
+            return Optional.empty();
+        }
+        List<FollowUp> made = followUps.ofMessage(message.owner(), message.id());
+        return Optional.of(new Entry(
+                Kind.MESSAGE,
+                message.id().toString(),
+                message.subject(),
+                cut(message.body()),
+                "",
+                people(message)
+                        .filter(party -> !mine.contains(party.address().toLowerCase(Locale.ROOT)))
+                        .toList(),
+                message.sentAt(),
+                made.stream()
+                        .map(FollowUp::categoryId)
+                        .filter(Objects::nonNull)
+                        .findFirst()
+                        .orElse(null),
+                message.sourceId(),
+                message.roomId(),
+                message.decision() == Decision.UNDECIDED && message.direction() == Direction.INCOMING
+                        ? Standing.UNDECIDED
+                        : Standing.DECIDED,
+                message.hasFiles(),
+                !made.isEmpty(),
+                Set.of()));
+    }
+
+    /** Who wrote a message or got it. */
+    static Stream<Party> people(StoredMessage message) {
+        return Stream.concat(
+                Stream.of(message.from()),
+                Stream.concat(message.recipients().to().stream(), message.recipients().cc().stream()));
+    }
+
+    /** @param text what stands in it, empty where that is not known yet */
+    static Entry ofFile(StoredMessage message, Files.StoredFile file, String text) {
+        return new Entry(
+                Kind.FILE,
+                message.id() + ":" + file.index(),
+                file.name(),
+                "",
+                text,
+                List.of(message.from()),
+                message.sentAt(),
+                null,
+                message.sourceId(),
+                message.roomId(),
+                null,
+                true,
+                false,
+                Set.of());
+    }
+
+    /** Somebody by all their names. */
+    static Entry ofPerson(Party party, List<String> names, Instant lastHeard) {
+        return new Entry(
+                Kind.PERSON,
+                party.address().toLowerCase(Locale.ROOT),
+                names.isEmpty() ? party.address() : names.get(0),
+                "",
+                String.join("\n", names),
+                List.of(party),
+                lastHeard,
+                null,
+                null,
+                null,
+                null,
+                false,
+                false,
+                Set.of());
+    }
+
+    Entry ofFollowUp(FollowUp followUp) {
+        List<FollowUpLink> links = followUps.links(followUp.owner(), followUp.id());
+        Set<UUID> from = links.stream().map(FollowUpLink::messageId).collect(Collectors.toSet());
+        Optional<StoredMessage> origin =
+                links.stream().findFirst().flatMap(link -> messages.byId(followUp.owner(), link.messageId()));
+        return new Entry(
+                Kind.FOLLOW_UP,
+                followUp.id().toString(),
+                followUp.title(),
+                cut(text(followUp, links)),
+                "",
+                followUp.people().list(),
+                followUp.createdAt(),
+                followUp.categoryId(),
+                origin.map(StoredMessage::sourceId).orElse(null),
+                origin.map(StoredMessage::roomId).orElse(null),
+                followUp.state() == FollowUpState.OPEN ? Standing.OPEN : Standing.ENDED,
+                false,
+                !links.isEmpty(),
+                from);
+    }
+
+    /** What is written in a follow-up below its title. */
+    static String text(FollowUp followUp, List<FollowUpLink> links) {
+        List<String> parts = new ArrayList<>();
+        parts.add(followUp.note());
+        followUp.checklist().items().stream().map(Checklist.Item::text).forEach(parts::add);
+        parts.add(followUp.place());
+        links.stream().map(FollowUpLink::sentence).forEach(parts::add);
+        return parts.stream().filter(part -> !part.isBlank()).collect(Collectors.joining("\n"));
+    }
+
+    private static String cut(String text) {
+        return text.length() > LONGEST_TEXT ? text.substring(0, LONGEST_TEXT) : text;
+    }
+}
