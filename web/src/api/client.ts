@@ -64,6 +64,14 @@ export type ProbeStep = Schemas['ProbeStep']
 export type Draft = Schemas['DraftForm']
 export type OutboxLine = Schemas['OutboxLine']
 export type AccountView = Schemas['AccountView']
+export type FoundThings =
+  paths['/api/search']['get']['responses'][200]['content']['application/json']
+export type FoundThing = FoundThings['results'][number]
+export type SearchChips = FoundThings['chips']
+export type KeptSearch =
+  paths['/api/searches']['get']['responses'][200]['content']['application/json'][number]
+export type SearchFilter = KeptSearch['filter']
+export type SearchQuery = NonNullable<paths['/api/search']['get']['parameters']['query']>
 export type Turn = ThreadLine['turn']
 export type Given = Schemas['Given']
 export type Received = Schemas['Received']

@@ -1,9 +1,10 @@
-import { QueryClient, useInfiniteQuery, useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, QueryClient, useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
 import {
   client,
   Problem,
   unwrap,
+  type SearchQuery,
   type SourceView,
   type ThreadGrouping,
   type Turn,
@@ -39,6 +40,22 @@ export function useIntake() {
 
 export function fetchMessage(id: string) {
   return unwrap(client.GET('/api/messages/{id}', { params: { path: { id } } }))
+}
+
+/** What is found; what was found before stays while the next is looked for. */
+export function useFound(query: MaybeRefOrGetter<SearchQuery>) {
+  return useQuery({
+    queryKey: computed(() => ['found', toValue(query)]),
+    queryFn: () => unwrap(client.GET('/api/search', { params: { query: toValue(query) } })),
+    placeholderData: keepPreviousData,
+  })
+}
+
+export function useKeptSearches() {
+  return useQuery({
+    queryKey: ['kept-searches'],
+    queryFn: () => unwrap(client.GET('/api/searches')),
+  })
 }
 
 export function useMessage(id: MaybeRefOrGetter<string | undefined>) {

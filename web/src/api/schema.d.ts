@@ -2984,6 +2984,36 @@ export interface components {
             /** Format: int32 */
             undated: number;
         };
+        FoundThing: {
+            /** @enum {string} */
+            kind: "MESSAGE" | "THREAD" | "FOLLOW_UP" | "PERSON" | "FILE";
+            id: string;
+            title: string;
+            snippet: string;
+            hits: components["schemas"]["Span"][];
+            who: string;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            state: "IN_INTAKE" | "WITH_ME" | "WITH_OTHERS" | "CLOSED" | "OPEN" | "DONE" | "DROPPED" | "NONE";
+            /** Format: uuid */
+            messageId: string | null;
+            /** Format: uuid */
+            threadId: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            more: number;
+        };
+        FoundView: {
+            results: components["schemas"]["FoundThing"][];
+            /** Format: int64 */
+            total: number;
+            asTyped: boolean;
+            chips: components["schemas"]["SearchChips"];
+            /** Format: int32 */
+            behind: number;
+        };
         Given: {
             /** Format: uuid */
             messageId: string;
@@ -3694,6 +3724,22 @@ export interface components {
             at: string;
             undone: boolean;
         };
+        SearchChip: {
+            value: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+        };
+        SearchChips: {
+            kinds: components["schemas"]["SearchChip"][];
+            people: components["schemas"]["SearchChip"][];
+            categories: components["schemas"]["SearchChip"][];
+            sources: components["schemas"]["SearchChip"][];
+            rooms: components["schemas"]["SearchChip"][];
+            standings: components["schemas"]["SearchChip"][];
+            files: components["schemas"]["SearchChip"][];
+            linked: components["schemas"]["SearchChip"][];
+        };
         SecondFactorView: {
             on: boolean;
             passwordIsNotEnough: boolean;
@@ -3762,6 +3808,12 @@ export interface components {
             archiveRule: "AT_ONCE" | "WHEN_ENDED" | "NEVER";
             /** Format: int32 */
             version: number;
+        };
+        Span: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
         };
         SpentForm: {
             /** Format: int32 */
@@ -7079,7 +7131,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Answer"];
+                    "application/json": components["schemas"]["FoundView"];
                 };
             };
         };

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ChevronDown, CircleHelp, Plus } from '@lucide/vue'
+import { ChevronDown, CircleHelp, Plus, Search } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import { client, unwrap, type AccountView } from '@/api/client'
 import { queryClient } from '@/api/queries'
@@ -64,6 +64,10 @@ async function signOut(): Promise<void> {
       <span class="text-lg font-bold tracking-tight" aria-hidden="true">Squallnote</span>
       <Views v-if="!narrow" :narrow="false" />
       <span v-else class="flex-1" />
+      <RouterLink class="btn px-2 max-sm:size-11 max-sm:justify-center" to="/find" data-test="find">
+        <Search :size="16" aria-hidden="true" /> <span class="max-sm:sr-only">Find</span>
+        <KeyHint class="max-sm:hidden" group="Everywhere" does="Find" or="/" />
+      </RouterLink>
       <button
         class="btn px-2 max-sm:size-11 max-sm:justify-center"
         type="button"

@@ -11,6 +11,7 @@ describe('the views', () => {
       'Ahead',
       'Settings',
       'Capture',
+      'Find',
       'Changes',
     ])
     expect(VIEWS.map((view) => view.order)).toEqual(

@@ -53,7 +53,7 @@ class SearchController {
      * @param newest whether the newest come first; else the best, of which newer ones weigh more
      */
     @GetMapping("/api/search")
-    Searching.Answer search(
+    Searching.FoundView search(
             @CurrentAccount SignedIn me,
             @RequestParam(defaultValue = "") @Size(max = 500) String q,
             @RequestParam(required = false) @Nullable Kind kind,

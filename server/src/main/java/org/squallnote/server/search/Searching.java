@@ -33,6 +33,7 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.search.SearchStore;
+import org.squallnote.store.source.SourceStore;
 import org.squallnote.store.thread.ThreadStore;
 
 /** Looks for things, and says of each what it is and how it stands now. */
@@ -49,6 +50,7 @@ class Searching {
     private final MessageStore messages;
     private final FollowUpStore followUps;
     private final ThreadStore threads;
+    private final SourceStore sources;
     private final Clock clock;
 
     Searching(
@@ -57,12 +59,14 @@ class Searching {
             MessageStore messages,
             FollowUpStore followUps,
             ThreadStore threads,
+            SourceStore sources,
             Clock clock) {
         this.indexes = indexes;
         this.store = store;
         this.messages = messages;
         this.followUps = followUps;
         this.threads = threads;
+        this.sources = sources;
         this.clock = clock;
     }
 
@@ -97,7 +101,7 @@ class Searching {
      * @param who wrote it, or whom it concerns
      * @param more how many other messages of the thread were found among the best
      */
-    record Result(
+    record FoundThing(
             Sort kind,
             String id,
             String title,
@@ -112,18 +116,18 @@ class Searching {
             int more) {}
 
     /** A value that narrows, with the name by which it is offered. */
-    record Chip(String value, String name, int count) {}
+    record SearchChip(String value, String name, int count) {}
 
     /** Absent kinds of chips would narrow nothing. */
-    record Chips(
-            List<Chip> kinds,
-            List<Chip> people,
-            List<Chip> categories,
-            List<Chip> sources,
-            List<Chip> rooms,
-            List<Chip> standings,
-            List<Chip> files,
-            List<Chip> linked) {}
+    record SearchChips(
+            List<SearchChip> kinds,
+            List<SearchChip> people,
+            List<SearchChip> categories,
+            List<SearchChip> sources,
+            List<SearchChip> rooms,
+            List<SearchChip> standings,
+            List<SearchChip> files,
+            List<SearchChip> linked) {}
 
     /**
      * What was found.
@@ -132,17 +136,17 @@ class Searching {
      * @param asTyped whether each word was found as it was typed
      * @param behind how many changes the index has still to take in
      */
-    record Answer(List<Result> results, long total, boolean asTyped, Chips chips, int behind) {}
+    record FoundView(List<FoundThing> results, long total, boolean asTyped, SearchChips chips, int behind) {}
 
-    Answer search(SignedIn me, String words, Filter filter, boolean newestFirst, int most) {
+    FoundView search(SignedIn me, String words, Filter filter, boolean newestFirst, int most) {
         OwnerIndex index = indexes.of(me.accountId());
         try {
             Found found = index.search(wanted(me, words, filter, newestFirst, most * MORE));
-            return new Answer(
+            return new FoundView(
                     results(me.accountId(), index, words, found, most),
                     found.total(),
                     found.asTyped(),
-                    chips(index, found.chips()),
+                    chips(me.accountId(), index, found.chips()),
                     store.count(me.accountId()));
         } catch (IOException e) {
             throw new UncheckedIOException("The index for finding things cannot be read", e);
@@ -162,7 +166,8 @@ class Searching {
         return new Wanted(words, filter, me.zoneId(), clock.instant(), newestFirst, most);
     }
 
-    private List<Result> results(UUID owner, OwnerIndex index, String words, Found found, int most) throws IOException {
+    private List<FoundThing> results(UUID owner, OwnerIndex index, String words, Found found, int most)
+            throws IOException {
         Snippets snippets = new Snippets(words);
         List<UUID> messageIds = found.hits().stream()
                 .filter(hit -> hit.kind() == Kind.MESSAGE || hit.kind() == Kind.FILE)
@@ -181,14 +186,14 @@ class Searching {
                 ? Map.of()
                 : threads.byIds(owner, threadIds).stream()
                         .collect(Collectors.toMap(StoredThread::id, Function.identity()));
-        Map<String, Result> results = new LinkedHashMap<>();
+        Map<String, FoundThing> results = new LinkedHashMap<>();
         for (Found.Hit hit : found.hits()) {
-            Optional<Result> result = Optional.empty();
+            Optional<FoundThing> result = Optional.empty();
             switch (hit.kind()) {
                 case MESSAGE -> {
                     StoredMessage message = messageOf.get(messageId(hit.id()));
                     if (message != null) {
-                        Result of = results.get("thread " + message.threadId());
+                        FoundThing of = results.get("thread " + message.threadId());
                         result = of == null && results.size() >= most
                                 ? Optional.empty()
                                 : Optional.of(of == null ? message(message, threadOf, snippets) : another(of));
@@ -226,8 +231,8 @@ class Searching {
         return UUID.fromString(colon < 0 ? id : id.substring(0, colon));
     }
 
-    private static Result another(Result first) {
-        return new Result(
+    private static FoundThing another(FoundThing first) {
+        return new FoundThing(
                 Sort.THREAD,
                 String.valueOf(first.threadId()),
                 first.title(),
@@ -242,7 +247,7 @@ class Searching {
                 first.more() + 1);
     }
 
-    private static Result message(StoredMessage message, Map<UUID, StoredThread> threadOf, Snippets snippets) {
+    private static FoundThing message(StoredMessage message, Map<UUID, StoredThread> threadOf, Snippets snippets) {
         Snippet snippet =
                 orBeginning(snippets.of(message.body()), message.ask().isBlank() ? message.body() : message.ask());
         StoredThread thread = threadOf.get(message.threadId());
@@ -256,7 +261,7 @@ class Searching {
                             case CLOSED -> State.CLOSED;
                             case NOBODY -> State.NONE;
                         };
-        return new Result(
+        return new FoundThing(
                 Sort.MESSAGE,
                 message.id().toString(),
                 message.subject(),
@@ -271,14 +276,14 @@ class Searching {
                 0);
     }
 
-    private static Optional<Result> file(OwnerIndex index, String id, StoredMessage message, Snippets snippets)
+    private static Optional<FoundThing> file(OwnerIndex index, String id, StoredMessage message, Snippets snippets)
             throws IOException {
         Snippet snippet = snippets.of(index.kept(Kind.FILE, id));
         int number = Integer.parseInt(id.substring(id.indexOf(':') + 1));
         return message.files().list().stream()
                 .filter(file -> file.index() == number)
                 .findFirst()
-                .map(file -> new Result(
+                .map(file -> new FoundThing(
                         Sort.FILE,
                         id,
                         file.name(),
@@ -293,9 +298,9 @@ class Searching {
                         0));
     }
 
-    private Result followUp(FollowUp followUp, Snippets snippets) {
+    private FoundThing followUp(FollowUp followUp, Snippets snippets) {
         Snippet snippet = snippets.of(Entries.text(followUp, followUps.links(followUp.owner(), followUp.id())));
-        return new Result(
+        return new FoundThing(
                 Sort.FOLLOW_UP,
                 followUp.id().toString(),
                 followUp.title(),
@@ -316,9 +321,9 @@ class Searching {
                 0);
     }
 
-    private Result person(OwnerIndex index, String address) throws IOException {
+    private FoundThing person(OwnerIndex index, String address) throws IOException {
         List<String> names = index.kept(Kind.PERSON, address).lines().toList();
-        return new Result(
+        return new FoundThing(
                 Sort.PERSON,
                 address,
                 names.isEmpty() ? address : names.get(0),
@@ -339,27 +344,35 @@ class Searching {
                 : snippet;
     }
 
-    private static Chips chips(OwnerIndex index, Found.Chips chips) throws IOException {
+    private SearchChips chips(UUID owner, OwnerIndex index, Found.Chips chips) throws IOException {
         Map<String, String> names = new HashMap<>();
         for (Found.Chip each : chips.people()) {
             names.put(
                     each.value(),
                     index.kept(Kind.PERSON, each.value()).lines().findFirst().orElse(each.value()));
         }
-        return new Chips(
+        return new SearchChips(
                 of(chips.kinds(), Map.of()),
                 of(chips.people(), names),
                 of(chips.categories(), Map.of()),
                 of(chips.sources(), Map.of()),
-                of(chips.rooms(), Map.of()),
+                of(chips.rooms(), chips.rooms().isEmpty() ? Map.of() : rooms(owner)),
                 of(chips.standings(), Map.of()),
                 of(chips.files(), Map.of()),
                 of(chips.linked(), Map.of()));
     }
 
-    private static List<Chip> of(List<Found.Chip> chips, Map<String, String> names) {
+    private Map<String, String> rooms(UUID owner) {
+        Map<String, String> names = new HashMap<>();
+        sources.of(owner)
+                .forEach(source ->
+                        sources.rooms(owner, source.id()).forEach(room -> names.put(room.roomId(), room.name())));
+        return names;
+    }
+
+    private static List<SearchChip> of(List<Found.Chip> chips, Map<String, String> names) {
         return chips.stream()
-                .map(each -> new Chip(each.value(), names.getOrDefault(each.value(), ""), each.count()))
+                .map(each -> new SearchChip(each.value(), names.getOrDefault(each.value(), ""), each.count()))
                 .toList();
     }
 }

@@ -1,0 +1,14 @@
+import { defineView } from '@/ui/views'
+
+/** Everything in reach, by a few words. */
+export default defineView({
+  name: 'Find',
+  order: 10,
+  path: '/find',
+  key: '/',
+  inBar: false,
+  component: () => import('@/find/FindView.vue'),
+  keys: {},
+  listens: { SEARCHES: ['found', 'kept-searches'], CATEGORIES: ['found'] },
+  uses: [],
+})
