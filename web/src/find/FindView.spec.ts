@@ -102,7 +102,7 @@ describe('Find', () => {
     expect(now.query.person).toBe('tilda@x.example')
     await pressed(page, 'Tilda Brandt')
     expect(now.query.person).toBeUndefined()
-    await pressed(page, 'without one')
+    await pressed(page, 'without a follow-up')
     expect(now.query.linked).toBe('no')
     await key(page, 'Escape')
     expect(now.query).toEqual({})

@@ -122,6 +122,9 @@ function onKey(event: KeyboardEvent): void {
   event.preventDefault()
 }
 
+/** On a narrow screen the chips are folded, so that what is found is in sight. */
+const unfolded = ref(false)
+
 /** The name under which it is kept, while it is asked for. */
 const name = ref<string>()
 const keeping = useTemplateRef<HTMLInputElement>('keeping')
@@ -209,9 +212,20 @@ onMounted(() => {
           Keep it
         </button>
       </div>
+      <button
+        type="button"
+        class="btn mt-2 h-11 sm:hidden"
+        :aria-expanded="unfolded"
+        @click="unfolded = !unfolded"
+      >
+        {{
+          unfolded ? 'Fold the chips' : narrows(filter) ? 'Narrowed by chips' : 'Narrow by chips'
+        }}
+      </button>
       <Narrowing
         v-if="found.data.value"
         class="border-line mt-2 border-b pb-2"
+        :class="unfolded ? '' : 'max-sm:hidden'"
         :model-value="filter"
         :chips="found.data.value.chips"
         :categories="categories.data.value ?? []"

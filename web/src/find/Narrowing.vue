@@ -86,7 +86,7 @@ const rest = computed(() => [
   ...offered(
     chips.linked.filter((each) => each.value === 'false'),
     filter.value.linked === false ? 'false' : null,
-    () => 'without one',
+    () => 'without a follow-up',
   ).map((each) => ({ ...each, value: 'unlinked' })),
 ])
 </script>

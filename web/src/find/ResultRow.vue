@@ -28,7 +28,7 @@ const { thing, category, pointed } = defineProps<{
         >
       </span>
       <span class="text-ink-soft line-clamp-2 wrap-anywhere max-sm:line-clamp-3">
-        <span class="sm:hidden">{{ sortOf(thing) }}: </span>
+        <span class="sm:hidden">{{ sortOf(thing) }}{{ thing.snippet ? ': ' : '' }}</span>
         <template v-for="(piece, index) in pieces(thing.snippet, thing.hits)" :key="index"
           ><mark v-if="piece.hit" class="bg-brass-wash text-ink font-semibold">{{
             piece.text

@@ -58,7 +58,7 @@ public final class Bench {
      * Runs everything; takes some minutes.
      *
      * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, only
-     *     planning, {@code plan}, or only what a page asks for with a large store behind it, {@code views}
+     *     planning, {@code plan}, only finding, {@code search}, or only what a page asks for with a large store behind it, {@code views}
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String part = args.length > 1 ? args[1] : "";
@@ -68,7 +68,10 @@ public final class Bench {
         if (part.isEmpty() || part.equals("plan")) {
             PlanBench.run();
         }
-        if (part.equals("engine") || part.equals("plan")) {
+        if (part.isEmpty() || part.equals("search")) {
+            SearchBench.run();
+        }
+        if (List.of("engine", "plan", "search").contains(part)) {
             return;
         }
         Path data = Files.createTempDirectory("squallnote-bench");

@@ -51,6 +51,42 @@ class DailyWorkIT {
     }
 
     @Test
+    void whatIsLookedForIsFoundOpenedAndComeBackTo() {
+        browser.open("/today");
+        browser.find("[data-test=could-be-done]");
+        browser.press("/");
+        browser.type("[data-test=find-field]", "inspektion");
+        browser.untilText("by similar words");
+        browser.until(
+                () -> browser.texts("[data-test=found]").stream()
+                        .filter(row -> row.contains("Crane inspection"))
+                        .findFirst()
+                        .orElse(null),
+                "the inspection is found");
+        browser.type("[data-test=find-field]", Keys.chord(Keys.CONTROL, "a"), "pontoon");
+        browser.until(
+                () -> browser.texts("[data-test=found]").stream().anyMatch(row -> row.contains("Crane quote"))
+                        ? true
+                        : null,
+                "the quote is found while words are typed");
+        browser.press(Keys.ARROW_DOWN);
+        String second = browser.textOf("[role=option][aria-selected=true]");
+        browser.press(Keys.ENTER);
+        browser.until(() -> browser.driver().getCurrentUrl().contains("/find") ? null : true, "it is opened");
+        browser.driver().navigate().back();
+        browser.until(
+                () -> second.equals(browser.textOf("[role=option][aria-selected=true]")) ? true : null,
+                "back comes back to the one that was opened");
+        browser.click("[data-test=keep]");
+        browser.press(Keys.ENTER);
+        browser.until(
+                () -> browser.texts("[data-test=kept-search]").stream().anyMatch(each -> each.startsWith("pontoon"))
+                        ? true
+                        : null,
+                "it is kept with its count");
+    }
+
+    @Test
     void threeMessagesAreDecidedByKeyboard() {
         browser.open("/intake");
         openMessage("Tilda Brandt");

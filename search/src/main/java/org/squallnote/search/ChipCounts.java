@@ -10,8 +10,6 @@ import org.apache.lucene.index.LeafReaderContext;
 import org.apache.lucene.index.SortedSetDocValues;
 import org.apache.lucene.search.CollectionTerminatedException;
 import org.apache.lucene.search.CollectorManager;
-import org.apache.lucene.search.IndexSearcher;
-import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreMode;
 import org.apache.lucene.search.SimpleCollector;
 import org.jspecify.annotations.Nullable;
@@ -68,24 +66,23 @@ final class ChipCounts extends SimpleCollector {
         ofLeaf = new int[0];
     }
 
-    /** Counts what matches a query. */
-    static Found.Chips of(IndexSearcher searcher, Query query) throws IOException {
-        return searcher.search(query, new CollectorManager<ChipCounts, Found.Chips>() {
-            @Override
-            public ChipCounts newCollector() {
-                return new ChipCounts();
-            }
+    /** Puts together what was counted in the parts of an index. */
+    static final class Manager implements CollectorManager<ChipCounts, Found.Chips> {
 
-            @Override
-            public Found.Chips reduce(Collection<ChipCounts> counted) throws IOException {
-                ChipCounts all = new ChipCounts();
-                for (ChipCounts each : counted) {
-                    each.keep();
-                    each.counts.forEach((value, count) -> all.counts.merge(value, count, Integer::sum));
-                }
-                return all.chips();
+        @Override
+        public ChipCounts newCollector() {
+            return new ChipCounts();
+        }
+
+        @Override
+        public Found.Chips reduce(Collection<ChipCounts> counted) throws IOException {
+            ChipCounts all = new ChipCounts();
+            for (ChipCounts each : counted) {
+                each.keep();
+                each.counts.forEach((value, count) -> all.counts.merge(value, count, Integer::sum));
             }
-        });
+            return all.chips();
+        }
     }
 
     private Found.Chips chips() {

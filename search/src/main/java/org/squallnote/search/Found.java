@@ -1,6 +1,8 @@
 package org.squallnote.search;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import org.squallnote.core.search.Kind;
 
 /**
@@ -8,13 +10,19 @@ import org.squallnote.core.search.Kind;
  *
  * @param total how many there are in all
  * @param chips what would narrow it, by how many of them have it
- * @param asTyped whether every word was found as it was typed; else they were found by similar words, or not all
+ * @param similar for each word those that counted too, since nothing has all of them as they were typed
  */
-public record Found(List<Hit> hits, long total, Chips chips, boolean asTyped) {
+public record Found(List<Hit> hits, long total, Chips chips, Map<String, Set<String>> similar) {
 
-    /** Copies the list. */
+    /** Copies the lists. */
     public Found {
         hits = List.copyOf(hits);
+        similar = Map.copyOf(similar);
+    }
+
+    /** Whether every word was found as it was typed; else they were found by similar words, or not all of them. */
+    public boolean asTyped() {
+        return similar.isEmpty();
     }
 
     /** @param id see {@link Entry} */

@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -18,11 +19,14 @@ import org.apache.lucene.document.SortedSetDocValuesField;
 import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.document.TextField;
+import org.apache.lucene.index.DirectoryReader;
 import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.IndexableField;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.IndexSearcher;
+import org.apache.lucene.search.MultiCollectorManager;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.ScoreDoc;
 import org.apache.lucene.search.SearcherManager;
@@ -57,8 +61,9 @@ public final class OwnerIndex implements AutoCloseable {
     private final Directory directory;
     private final IndexWriter writer;
     private final SearcherManager searchers;
-    private final Queries queries = new Queries();
     private final boolean fresh;
+    private @Nullable Vocabulary vocabulary;
+    private long vocabularyOf;
 
     private OwnerIndex(Directory directory) throws IOException {
         this.directory = directory;
@@ -190,12 +195,13 @@ public final class OwnerIndex implements AutoCloseable {
         searchers.maybeRefresh();
         IndexSearcher searcher = searchers.acquire();
         try {
-            Found found = search(searcher, wanted, Queries.Breadth.AS_TYPED);
+            Found found = search(searcher, wanted, Map.of(), false);
             if (found.total() == 0 && !wanted.words().isBlank()) {
-                found = search(searcher, wanted, Queries.Breadth.SIMILAR);
-            }
-            if (found.total() == 0 && !wanted.words().isBlank()) {
-                found = search(searcher, wanted, Queries.Breadth.SOME);
+                Map<String, Set<String>> similar = similar(searcher, wanted.words());
+                found = search(searcher, wanted, similar, false);
+                if (found.total() == 0) {
+                    found = search(searcher, wanted, similar, true);
+                }
             }
             return found;
         } finally {
@@ -203,24 +209,42 @@ public final class OwnerIndex implements AutoCloseable {
         }
     }
 
-    private Found search(IndexSearcher searcher, Wanted wanted, Queries.Breadth breadth) throws IOException {
-        Query query = queries.of(wanted, breadth);
-        TopDocs top = wanted.newestFirst() || wanted.words().isBlank()
-                ? searcher.search(
-                        query,
-                        new TopFieldCollectorManager(
+    private Map<String, Set<String>> similar(IndexSearcher searcher, String typed) throws IOException {
+        Vocabulary all;
+        synchronized (this) {
+            DirectoryReader reader = (DirectoryReader) searcher.getIndexReader();
+            if (vocabulary == null || vocabularyOf != reader.getVersion()) {
+                vocabulary = Vocabulary.of(reader);
+                vocabularyOf = reader.getVersion();
+            }
+            all = vocabulary;
+        }
+        Map<String, Set<String>> similar = new HashMap<>();
+        Queries.wordsOf(typed).forEach(word -> similar.put(word, all.like(word)));
+        return similar;
+    }
+
+    private static Found search(
+            IndexSearcher searcher, Wanted wanted, Map<String, Set<String>> similar, boolean onlySome)
+            throws IOException {
+        Query query = new Queries(similar).of(wanted, onlySome);
+        CollectorManager<?, ? extends TopDocs> best =
+                wanted.newestFirst() || wanted.words().isBlank()
+                        ? new TopFieldCollectorManager(
                                 new Sort(LongField.newSortField("at", true, SortedNumericSelector.Type.MAX)),
                                 wanted.most(),
                                 null,
-                                1000))
-                : searcher.search(query, new TopScoreDocCollectorManager(wanted.most(), null, 1000));
+                                Integer.MAX_VALUE)
+                        : new TopScoreDocCollectorManager(wanted.most(), null, Integer.MAX_VALUE);
+        // All in one: what takes time is to find them, and not to count them.
+        Object[] both = searcher.search(query, new MultiCollectorManager(best, new ChipCounts.Manager()));
+        TopDocs top = (TopDocs) both[0];
         List<Found.Hit> hits = new ArrayList<>();
         for (ScoreDoc each : top.scoreDocs) {
             Document document = searcher.storedFields().document(each.doc, Set.of("what", "id"));
             hits.add(new Found.Hit(Kind.valueOf(document.get("what")), document.get("id")));
         }
-        return new Found(
-                hits, searcher.count(query), ChipCounts.of(searcher, query), breadth == Queries.Breadth.AS_TYPED);
+        return new Found(hits, top.totalHits.value, (Found.Chips) both[1], similar);
     }
 
     /** How many there are, as typed. */
@@ -228,7 +252,7 @@ public final class OwnerIndex implements AutoCloseable {
         searchers.maybeRefresh();
         IndexSearcher searcher = searchers.acquire();
         try {
-            return searcher.count(queries.of(wanted, Queries.Breadth.AS_TYPED));
+            return searcher.count(new Queries(Map.of()).of(wanted, false));
         } finally {
             searchers.release(searcher);
         }

@@ -2,8 +2,11 @@ package org.squallnote.search;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.apache.lucene.document.LongField;
@@ -13,28 +16,16 @@ import org.apache.lucene.search.BooleanClause.Occur;
 import org.apache.lucene.search.BooleanQuery;
 import org.apache.lucene.search.BoostQuery;
 import org.apache.lucene.search.ConstantScoreQuery;
-import org.apache.lucene.search.FuzzyQuery;
 import org.apache.lucene.search.MatchAllDocsQuery;
 import org.apache.lucene.search.PhraseQuery;
 import org.apache.lucene.search.PrefixQuery;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.TermQuery;
-import org.apache.lucene.search.WildcardQuery;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.search.Filter;
 
 /** Makes queries of what was typed. */
 final class Queries {
-
-    /** How far what was typed may be from what is found. */
-    enum Breadth {
-        /** Each word as it is, in another form, or as a beginning. */
-        AS_TYPED,
-        /** Each word with a slip of the keyboard, or as a part of another. */
-        SIMILAR,
-        /** Not each word, but most. */
-        SOME
-    }
 
     private static final Pattern PIECE = Pattern.compile("\"([^\"]*)\"?|([^\\s\"]+)");
 
@@ -42,26 +33,43 @@ final class Queries {
     private static final long HALF_MILLIS = 30L * 24 * 3_600_000;
 
     private static final float NEWNESS = 1.5f;
-    private static final int SHORTEST_SIMILAR = 4;
-    private static final int SHORTEST_PART = 3;
-    private static final int LONG_WORD = 8;
-    private static final int MOST_SIMILAR = 40;
     private static final int MOST_WORDS = 24;
 
-    private static final List<Field> FIELDS =
-            List.of(new Field("title", 3f), new Field("who", 2.5f), new Field("text", 1f));
+    /** Where words are looked for, and how much it weighs to be there. */
+    static final Map<String, Float> FIELDS = Map.of("title", 3f, "who", 2.5f, "text", 1f);
 
-    private record Field(String name, float weight) {}
+    private static final WordAnalyzer PLAIN = new WordAnalyzer(false);
 
-    private final WordAnalyzer plain = new WordAnalyzer(false);
+    private final Map<String, Set<String>> similar;
 
-    /** The whole query; what narrows it takes no part in the order. */
-    Query of(Wanted wanted, Breadth breadth) {
+    /** @param similar for each word others that count too */
+    Queries(Map<String, Set<String>> similar) {
+        this.similar = similar;
+    }
+
+    /** The words that need not be exact. */
+    static Set<String> wordsOf(String typed) {
+        Set<String> words = new LinkedHashSet<>();
+        Matcher matcher = PIECE.matcher(typed);
+        while (matcher.find() && words.size() < MOST_WORDS) {
+            if (matcher.group(2) != null) {
+                words.addAll(PLAIN.words(matcher.group(2)));
+            }
+        }
+        return words;
+    }
+
+    /**
+     * The whole query; what narrows it takes no part in the order.
+     *
+     * @param onlySome whether most of the words are enough
+     */
+    Query of(Wanted wanted, boolean onlySome) {
         BooleanQuery.Builder whole = new BooleanQuery.Builder();
-        List<Query> pieces = pieces(wanted.words(), breadth);
+        List<Query> pieces = pieces(wanted.words());
         if (pieces.isEmpty()) {
             whole.add(new MatchAllDocsQuery(), Occur.FILTER);
-        } else if (breadth == Breadth.SOME && pieces.size() > 1) {
+        } else if (onlySome && pieces.size() > 1) {
             BooleanQuery.Builder some = new BooleanQuery.Builder();
             pieces.forEach(each -> some.add(each, Occur.SHOULD));
             some.setMinimumNumberShouldMatch(Math.max(1, pieces.size() * 2 / 3));
@@ -77,34 +85,33 @@ final class Queries {
     }
 
     /** The words alone, for showing where they stand. */
-    Query words(String typed, Breadth breadth) {
+    Query words(String typed) {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
-        pieces(typed, breadth).forEach(each -> any.add(each, Occur.SHOULD));
+        pieces(typed).forEach(each -> any.add(each, Occur.SHOULD));
         return any.build();
     }
 
-    private List<Query> pieces(String typed, Breadth breadth) {
+    private List<Query> pieces(String typed) {
         List<Query> pieces = new ArrayList<>();
         Matcher matcher = PIECE.matcher(typed);
         while (matcher.find() && pieces.size() < MOST_WORDS) {
             String quoted = matcher.group(1);
-            List<String> words = plain.words(quoted != null ? quoted : matcher.group(2));
+            List<String> words = PLAIN.words(quoted != null ? quoted : matcher.group(2));
             if (quoted != null && !words.isEmpty()) {
                 pieces.add(anywhere(field -> phrase(field, words)));
             } else if (words.size() > 1) {
                 // An address or a word with a dash stands together; its last part may be begun only.
-                pieces.add(
-                        words.size() > MOST_WORDS ? anywhere(field -> phrase(field, words)) : together(words, breadth));
+                pieces.add(words.size() > MOST_WORDS ? anywhere(field -> phrase(field, words)) : together(words));
             } else if (words.size() == 1) {
-                pieces.add(anywhere(field -> word(field, words.get(0), breadth)));
+                pieces.add(anywhere(field -> word(field, words.get(0))));
             }
         }
         return pieces;
     }
 
-    private static Query together(List<String> words, Breadth breadth) {
+    private Query together(List<String> words) {
         BooleanQuery.Builder all = new BooleanQuery.Builder();
-        words.forEach(each -> all.add(anywhere(field -> word(field, each, breadth)), Occur.MUST));
+        words.forEach(each -> all.add(anywhere(field -> word(field, each)), Occur.MUST));
         BooleanQuery.Builder either = new BooleanQuery.Builder();
         either.add(anywhere(field -> phrase(field, words)), Occur.SHOULD);
         either.add(all.build(), Occur.SHOULD);
@@ -117,9 +124,7 @@ final class Queries {
 
     private static Query anywhere(InField query) {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
-        for (Field field : FIELDS) {
-            any.add(new BoostQuery(query.in(field.name()), field.weight()), Occur.SHOULD);
-        }
+        FIELDS.forEach((field, weight) -> any.add(new BoostQuery(query.in(field), weight), Occur.SHOULD));
         return any.build();
     }
 
@@ -129,7 +134,7 @@ final class Queries {
         return phrase.build();
     }
 
-    private static Query word(String field, String word, Breadth breadth) {
+    private Query word(String field, String word) {
         BooleanQuery.Builder any = new BooleanQuery.Builder();
         any.add(new BoostQuery(new TermQuery(new Term(field, word)), 2f), Occur.SHOULD);
         String stem = Stems.stem(word);
@@ -140,16 +145,8 @@ final class Queries {
         if (word.length() > 1) {
             any.add(weighed(new PrefixQuery(new Term(field, word)), 0.5f), Occur.SHOULD);
         }
-        if (breadth != Breadth.AS_TYPED) {
-            if (word.length() >= SHORTEST_SIMILAR) {
-                int slips = word.length() >= LONG_WORD ? 2 : 1;
-                any.add(
-                        weighed(new FuzzyQuery(new Term(field, word), slips, 1, MOST_SIMILAR, true), 0.3f),
-                        Occur.SHOULD);
-            }
-            if (word.length() >= SHORTEST_PART) {
-                any.add(weighed(new WildcardQuery(new Term(field, "*" + word + "*")), 0.3f), Occur.SHOULD);
-            }
+        for (String each : similar.getOrDefault(word, Set.of())) {
+            any.add(weighed(new TermQuery(new Term(field, each)), 0.3f), Occur.SHOULD);
         }
         return any.build();
     }

@@ -6,6 +6,8 @@ import java.text.BreakIterator;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import org.apache.lucene.search.Query;
 import org.apache.lucene.search.uhighlight.Passage;
 import org.apache.lucene.search.uhighlight.PassageFormatter;
@@ -21,9 +23,14 @@ public final class Snippets {
     private final Highlighter highlighter = new Highlighter();
     private final Query query;
 
-    /** @param words as typed */
-    public Snippets(String words) {
-        this.query = new Queries().words(words, Queries.Breadth.SIMILAR);
+    /**
+     * Sentences for what was found.
+     *
+     * @param words as typed
+     * @param similar for each word those that counted too
+     */
+    public Snippets(String words, Map<String, Set<String>> similar) {
+        this.query = new Queries(similar).words(words);
     }
 
     private static final class Highlighter extends UnifiedHighlighter {

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
@@ -251,12 +252,14 @@ class OwnerIndexTest {
 
     @Test
     void theSentenceAroundTheWordsIsShown() {
-        Snippet snippet = new Snippets("cranes quoted")
+        Snippet snippet = new Snippets("cranes quoted", Map.of())
                 .of("Hello Ines.\nThe boat is fine.\nCould you send\nthe quote for the crane? Thank you.");
         assertThat(snippet.text()).isEqualTo("Could you send the quote for the crane?");
         assertThat(snippet.hits().stream().map(hit -> snippet.text().substring(hit.from(), hit.to())))
                 .containsExactly("quote", "crane");
-        assertThat(new Snippets("cranes").of("Nothing of that.").text()).isEmpty();
-        assertThat(new Snippets("\"the crane").of("It is the crane.").hits()).isNotEmpty();
+        assertThat(new Snippets("cranes", Map.of()).of("Nothing of that.").text())
+                .isEmpty();
+        assertThat(new Snippets("\"the crane", Map.of()).of("It is the crane.").hits())
+                .isNotEmpty();
     }
 }

@@ -168,7 +168,7 @@ class Searching {
 
     private List<FoundThing> results(UUID owner, OwnerIndex index, String words, Found found, int most)
             throws IOException {
-        Snippets snippets = new Snippets(words);
+        Snippets snippets = new Snippets(words, found.similar());
         List<UUID> messageIds = found.hits().stream()
                 .filter(hit -> hit.kind() == Kind.MESSAGE || hit.kind() == Kind.FILE)
                 .map(hit -> messageId(hit.id()))
