@@ -64,6 +64,12 @@ export type ProbeStep = Schemas['ProbeStep']
 export type Draft = Schemas['DraftForm']
 export type OutboxLine = Schemas['OutboxLine']
 export type AccountView = Schemas['AccountView']
+export type FollowUpFacet = NonNullable<
+  NonNullable<paths['/api/follow-ups/groups']['get']['parameters']['query']>['by']
+>
+export type FollowUpGroup =
+  paths['/api/follow-ups/groups']['get']['responses'][200]['content']['application/json'][number]
+export type FollowUpChoice = Schemas['ChoiceRequest']
 export type FoundThings =
   paths['/api/search']['get']['responses'][200]['content']['application/json']
 export type FoundThing = FoundThings['results'][number]

@@ -4,6 +4,7 @@ import {
   client,
   Problem,
   unwrap,
+  type FollowUpFacet,
   type SearchQuery,
   type SourceView,
   type ThreadGrouping,
@@ -40,6 +41,38 @@ export function useIntake() {
 
 export function fetchMessage(id: string) {
   return unwrap(client.GET('/api/messages/{id}', { params: { path: { id } } }))
+}
+
+/** Follow-ups by one facet. */
+export function useFollowUpGroups(by: MaybeRefOrGetter<FollowUpFacet>) {
+  return useQuery({
+    queryKey: computed(() => ['follow-up-groups', toValue(by)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/follow-ups/groups', { params: { query: { by: toValue(by) } } })),
+    placeholderData: keepPreviousData,
+  })
+}
+
+/** What can be done at a place, in so many minutes; without them until the next meeting. */
+export function useHereAndNow(
+  place: MaybeRefOrGetter<string>,
+  minutes: MaybeRefOrGetter<number | undefined>,
+) {
+  return useQuery({
+    queryKey: computed(() => ['here-and-now', toValue(place), toValue(minutes)]),
+    queryFn: () => {
+      const wanted = toValue(minutes)
+      return unwrap(
+        client.GET('/api/follow-ups/here', {
+          params: {
+            query: { place: toValue(place), ...(wanted === undefined ? {} : { minutes: wanted }) },
+          },
+        }),
+      )
+    },
+    placeholderData: keepPreviousData,
+    refetchInterval: 60_000,
+  })
 }
 
 /** What is found; what was found before stays while the next is looked for. */

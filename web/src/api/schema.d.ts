@@ -388,6 +388,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/decisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["groups"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["here"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}": {
         parameters: {
             query?: never;
@@ -669,7 +749,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["decide"];
+        post: operations["decide_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2157,7 +2237,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["decide_1"];
+        post: operations["decide_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2267,7 +2347,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["calendar_1"];
+        get: operations["calendar_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2637,6 +2717,23 @@ export interface components {
         };
         ChatView: {
             homeserver: string;
+        };
+        ChoiceRequest: {
+            ids: string[];
+            /** @enum {string} */
+            kind: "DONE" | "DROP" | "PUT_OFF" | "REPLY_BY" | "CATEGORY" | "PRIORITY" | "PLACE" | "PERSON" | "EFFORT";
+            /** Format: date */
+            day: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** @enum {string|null} */
+            priority: "HIGH" | "NORMAL" | "LOW" | null;
+            place: string | null;
+            personName: string | null;
+            personAddress: string | null;
+            /** Format: int32 */
+            minutes: number | null;
+            past: boolean | null;
         };
         Closable: {
             line: components["schemas"]["ThreadLine"];
@@ -3045,6 +3142,13 @@ export interface components {
             /** Format: int32 */
             size: number;
         };
+        GroupView: {
+            key: string;
+            name: string;
+            followUps: string[];
+            /** Format: int32 */
+            minutes: number;
+        };
         HandOverRequest: {
             name: string;
             /** Format: email */
@@ -3079,6 +3183,13 @@ export interface components {
             since: string;
             /** Format: date-time */
             next: string | null;
+        };
+        Here: {
+            followUps: string[];
+            /** Format: int32 */
+            minutes: number;
+            until: string;
+            places: string[];
         };
         HistoryLineView: {
             /** Format: uuid */
@@ -4775,6 +4886,118 @@ export interface operations {
             };
         };
     };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    calendar_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    decide: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    groups: {
+        parameters: {
+            query?: {
+                by?: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GroupView"][];
+                };
+            };
+        };
+    };
+    here: {
+        parameters: {
+            query?: {
+                place?: string;
+                minutes?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Here"];
+                };
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -5290,7 +5513,7 @@ export interface operations {
             };
         };
     };
-    decide: {
+    decide_1: {
         parameters: {
             query?: never;
             header: {
@@ -8167,7 +8390,7 @@ export interface operations {
             };
         };
     };
-    decide_1: {
+    decide_2: {
         parameters: {
             query?: never;
             header: {
@@ -8348,7 +8571,7 @@ export interface operations {
             };
         };
     };
-    calendar_1: {
+    calendar_2: {
         parameters: {
             query?: never;
             header?: never;

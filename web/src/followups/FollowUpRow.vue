@@ -8,10 +8,13 @@ import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
 import { day, replyBy, today } from '@/ui/time'
 
-const { line, category, current } = defineProps<{
+const { line, category, current, picked, byPerson } = defineProps<{
   line: FollowUpLine
   category: CategoryView | undefined
   current: boolean
+  picked?: boolean
+  /** Whether the list stands by person: whom else it concerns is said then. */
+  byPerson?: boolean
 }>()
 const emit = defineEmits<{ done: [] }>()
 
@@ -23,6 +26,13 @@ const more = computed(() =>
       : '',
     line.state === 'OPEN' && line.waiting && !line.back ? waitingText(line.waiting) : '',
     line.steps > 0 ? `${line.stepsDone} of ${line.steps} steps` : '',
+    line.priority === 'HIGH' ? 'high priority' : line.priority === 'LOW' ? 'low priority' : '',
+    byPerson && line.people.length > 1
+      ? `also with ${line.people
+          .slice(1)
+          .map((each) => each.name || each.address)
+          .join(', ')}`
+      : '',
     line.place === '' ? '' : `at ${line.place}`,
     line.noted ? 'note' : '',
   ]
@@ -49,7 +59,10 @@ const dateHover = computed(() => {
 <template>
   <div
     class="border-line flex h-full cursor-pointer items-center border-b pr-3 pl-1"
-    :class="current ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]' : 'hover:bg-surface'"
+    :class="[
+      current ? 'shadow-[inset_3px_0_0_var(--kelp)]' : '',
+      current || picked ? 'bg-kelp-wash' : 'hover:bg-surface',
+    ]"
     :title="line.title"
     :data-follow-up="line.id"
     :data-state="line.state"

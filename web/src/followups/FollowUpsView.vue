@@ -1,24 +1,23 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
+import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { FollowUpLine } from '@/api/client'
-import { useCategories, useFollowUps } from '@/api/queries'
-import { setState } from '@/followups/changes'
-import FollowUpRow from '@/followups/FollowUpRow.vue'
+import type { FollowUpFacet } from '@/api/client'
+import { useFollowUps } from '@/api/queries'
+import { FACETS } from '@/followups/facets'
+import FollowUpList from '@/followups/FollowUpList.vue'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
-import { bySpan, isLate } from '@/followups/standing'
+import HereAndNow from '@/followups/HereAndNow.vue'
+import { isLate } from '@/followups/standing'
 import view from '@/followups/view'
+import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
-import RowList from '@/ui/RowList.vue'
 
 const route = useRoute()
 const router = useRouter()
 const followUps = useFollowUps()
-const categories = useCategories()
-const wide = useMediaQuery('(min-width: 640px)')
 const open = computed(() => followUps.data.value?.open ?? [])
 const later = computed(() => followUps.data.value?.later ?? [])
 const waiting = computed(() => followUps.data.value?.waiting ?? [])
@@ -27,26 +26,20 @@ const late = computed(() => open.value.filter(isLate).length)
 const withLater = ref(false)
 const withWaiting = ref(false)
 const withEnded = ref(true)
-const groups = computed(() =>
-  bySpan(
-    open.value,
-    [
-      { title: 'Waiting', lines: withWaiting.value ? waiting.value : [] },
-      { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
-      { title: 'Ended in the last seven days', lines: withEnded.value ? ended.value : [] },
-    ],
-    wide.value ? 32 : 52,
-  ),
-)
-const rows = computed(() => groups.value.flatMap((group) => group.rows))
+const facet = useStorage<FollowUpFacet>('follow-ups-grouped-by', 'REPLY_BY')
+/** What fits here and now, while that is asked. */
+const hereAndNow = ref(false)
+const fits = ref<ReadonlySet<string>>()
+const more = computed(() => [
+  { title: 'Waiting', lines: withWaiting.value ? waiting.value : [] },
+  { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
+  { title: 'Ended in the last seven days', lines: withEnded.value ? ended.value : [] },
+])
 const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
 )
-const current = ref<string>()
-const place = computed(() => rows.value.findIndex((row) => row.key === current.value))
 
 function openSheet(id: string): void {
-  current.value = id
   void router.push({ name: 'follow-ups', params: { id } })
 }
 
@@ -54,61 +47,19 @@ function closeSheet(): void {
   void router.push({ name: 'follow-ups', params: { id: '' } })
 }
 
-function step(by: number): void {
-  const target = Math.min(Math.max(place.value + by, 0), rows.value.length - 1)
-  current.value = rows.value[target]?.key
+function groupOtherwise(): void {
+  const at = FACETS.findIndex((each) => each.facet === facet.value)
+  facet.value = FACETS[(at + 1) % FACETS.length]?.facet ?? 'REPLY_BY'
 }
 
-/** What is done leaves its place; the list goes on with what comes after it. */
-async function tick(line: FollowUpLine): Promise<void> {
-  const at = rows.value.findIndex((row) => row.key === line.id)
-  const following = rows.value[at + 1] ?? rows.value[at - 1]
-  if (current.value === line.id) {
-    current.value = following?.key
-  }
-  await setState(line, line.state === 'OPEN' ? 'DONE' : 'OPEN')
+function askHereAndNow(): void {
+  hereAndNow.value = !hereAndNow.value
+  fits.value = undefined
 }
 
-function categoryOf(line: FollowUpLine) {
-  return categories.data.value?.find((category) => category.id === line.categoryId)
-}
-
-const listed = () => !openId.value
-const pointed = () => listed() && place.value >= 0
 useKeys(view.name, [
-  {
-    ...view.keys.next,
-    run: () => {
-      step(1)
-    },
-    when: listed,
-  },
-  {
-    ...view.keys.before,
-    run: () => {
-      step(-1)
-    },
-    when: listed,
-  },
-  {
-    ...view.keys.done,
-    run: () => {
-      const row = rows.value[place.value]
-      if (row) {
-        void tick(row.line)
-      }
-    },
-    when: pointed,
-  },
-  {
-    ...view.keys.open,
-    run: () => {
-      if (current.value) {
-        openSheet(current.value)
-      }
-    },
-    when: pointed,
-  },
+  { ...view.keys.group, run: groupOtherwise, when: () => !openId.value },
+  { ...view.keys.here, run: askHereAndNow, when: () => !openId.value },
 ])
 </script>
 
@@ -124,7 +75,26 @@ useKeys(view.name, [
           <span :class="late ? 'text-brass-ink font-semibold' : ''">{{ late }} late</span> ·
           {{ followUps.data.value.undated }} without a date
         </p>
-        <span class="ml-auto flex gap-1">
+        <label class="flex items-center gap-2 print:hidden">
+          <span class="text-ink-soft">by</span>
+          <select v-model="facet" class="field h-7 w-auto py-0 max-sm:h-11" data-test="group-by">
+            <option v-for="each in FACETS" :key="each.facet" :value="each.facet">
+              {{ each.name }}
+            </option>
+          </select>
+          <KeyHint :group="view.name" :does="view.keys.group.does" or="B" />
+        </label>
+        <span class="ml-auto flex flex-wrap gap-1 print:hidden">
+          <button
+            class="btn h-7 max-sm:h-11"
+            type="button"
+            :aria-pressed="hereAndNow"
+            :class="hereAndNow ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+            data-test="here"
+            @click="askHereAndNow"
+          >
+            Here and now <KeyHint :group="view.name" :does="view.keys.here.does" or="N" />
+          </button>
           <button
             v-if="waiting.length"
             class="btn h-7 max-sm:h-11"
@@ -158,7 +128,22 @@ useKeys(view.name, [
           >
             Ended lately {{ ended.length }}
           </button>
+          <a
+            class="btn btn-quiet h-7 px-2 max-sm:hidden"
+            href="/api/follow-ups.csv"
+            download
+            data-test="as-csv"
+            >CSV</a
+          >
+          <a
+            class="btn btn-quiet h-7 px-2 max-sm:hidden"
+            href="/api/follow-ups.ics"
+            download
+            data-test="as-calendar"
+            >iCalendar</a
+          >
         </span>
+        <HereAndNow v-if="hereAndNow" class="w-full" @fits="(ids) => (fits = ids)" />
       </template>
     </div>
     <Loading v-if="followUps.isPending.value" />
@@ -173,28 +158,15 @@ useKeys(view.name, [
       <p>What you decide to follow up in Intake appears here, what is wanted first at the top.</p>
       <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
     </Note>
-    <RowList
+    <FollowUpList
       v-else
-      class="mx-auto min-h-0 w-full max-w-5xl flex-1"
-      label="Follow-ups"
-      :groups="groups"
-      :current="current"
-      @choose="(row) => openSheet(row.key)"
-      @go="(key) => (current = key)"
-    >
-      <template #heading="{ group }">
-        <span class="font-semibold">{{ group.title }}</span>
-        <span class="text-ink-soft">{{ group.rows.length }}</span>
-      </template>
-      <template #row="{ row, current: isCurrent }">
-        <FollowUpRow
-          :line="row.line"
-          :category="categoryOf(row.line)"
-          :current="isCurrent"
-          @done="void tick(row.line)"
-        />
-      </template>
-    </RowList>
+      :open="open"
+      :more="more"
+      :facet="facet"
+      :only="hereAndNow ? fits : undefined"
+      :active="!openId"
+      @open="openSheet"
+    />
     <FollowUpSheet v-if="openId" :id="openId" :key="openId" @close="closeSheet" />
   </div>
 </template>

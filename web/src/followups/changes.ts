@@ -1,4 +1,10 @@
-import { client, type Done, type FollowUpLine, type FollowUpRequest } from '@/api/client'
+import {
+  client,
+  type Done,
+  type FollowUpChoice,
+  type FollowUpLine,
+  type FollowUpRequest,
+} from '@/api/client'
 import { run } from '@/api/commands'
 
 /** Ends a follow-up or opens it again. */
@@ -9,6 +15,19 @@ export function setState(
   return run((header) =>
     client.POST('/api/follow-ups/{id}/state', {
       params: { path: { id: line.id }, query: { state, version: line.version }, header },
+    }),
+  )
+}
+
+/** One decision about several, with one way back. */
+export function decideFollowUps(
+  ids: readonly string[],
+  choice: Omit<FollowUpChoice, 'ids'>,
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/follow-ups/decisions', {
+      params: { header },
+      body: { ids: [...ids], ...choice },
     }),
   )
 }

@@ -67,7 +67,7 @@ final class ChipCounts extends SimpleCollector {
     }
 
     /** Puts together what was counted in the parts of an index. */
-    static final class Manager implements CollectorManager<ChipCounts, Found.Chips> {
+    static final class Sum implements CollectorManager<ChipCounts, Found.Chips> {
 
         @Override
         public ChipCounts newCollector() {

@@ -237,7 +237,7 @@ public final class OwnerIndex implements AutoCloseable {
                                 Integer.MAX_VALUE)
                         : new TopScoreDocCollectorManager(wanted.most(), null, Integer.MAX_VALUE);
         // All in one: what takes time is to find them, and not to count them.
-        Object[] both = searcher.search(query, new MultiCollectorManager(best, new ChipCounts.Manager()));
+        Object[] both = searcher.search(query, new MultiCollectorManager(best, new ChipCounts.Sum()));
         TopDocs top = (TopDocs) both[0];
         List<Found.Hit> hits = new ArrayList<>();
         for (ScoreDoc each : top.scoreDocs) {

@@ -6,8 +6,10 @@ import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Parties;
+import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.ReplyBy;
@@ -205,7 +207,7 @@ public record FollowUp(
     }
 
     /** This follow-up with another reply-by date. */
-    public FollowUp replyBy(LocalDate day, @Nullable LocalTime time) {
+    public FollowUp replyBy(@Nullable LocalDate day, @Nullable LocalTime time) {
         return with(categoryId, day, time, priority, startDay, waiting, answerSeen, state, endedAt);
     }
 
@@ -227,6 +229,55 @@ public record FollowUp(
     /** This follow-up with another weight. */
     public FollowUp weighing(Priority newPriority) {
         return with(categoryId, replyDay, replyTime, newPriority, startDay, waiting, answerSeen, state, endedAt);
+    }
+
+    /** This follow-up to be done somewhere; empty for anywhere. */
+    public FollowUp doneAt(String newPlace) {
+        return lying(effortMinutes, newPlace, people);
+    }
+
+    /** This follow-up with somebody whom it concerns first; nobody where null. */
+    public FollowUp concerning(@Nullable Party person) {
+        return lying(
+                effortMinutes,
+                place,
+                new Parties(
+                        person == null
+                                ? List.of()
+                                : Stream.concat(
+                                                Stream.of(person),
+                                                people.list().stream().filter(each -> !each.equals(person)))
+                                        .toList()));
+    }
+
+    /** This follow-up with another estimate, in minutes. */
+    public FollowUp taking(@Nullable Integer minutes) {
+        return lying(minutes, place, people);
+    }
+
+    private FollowUp lying(@Nullable Integer newEffort, String newPlace, Parties newPeople) {
+        return new FollowUp(
+                id,
+                owner,
+                title,
+                categoryId,
+                replyDay,
+                replyTime,
+                firm,
+                newEffort,
+                priority,
+                forReply,
+                startDay,
+                newPlace,
+                newPeople,
+                checklist,
+                note,
+                waiting,
+                answerSeen,
+                state,
+                createdAt,
+                endedAt,
+                version);
     }
 
     private FollowUp with(

@@ -9,6 +9,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -35,6 +36,20 @@ public final class TodoWriter {
         task.set("CREATED", UTC.format(now));
         calendar.add(task);
         write(task, Optional.empty(), todo, now);
+        return calendar.text();
+    }
+
+    /** Several tasks in one calendar, by their UIDs. */
+    public static String all(Map<String, Todo> todos, Instant now) {
+        Component calendar = new Component("VCALENDAR");
+        calendar.set("VERSION", "2.0");
+        calendar.set("PRODID", "-//Squallnote//Follow-ups//EN");
+        todos.forEach((uid, todo) -> {
+            Component task = new Component("VTODO");
+            task.set("UID", uid);
+            calendar.add(task);
+            write(task, Optional.empty(), todo, now);
+        });
         return calendar.text();
     }
 

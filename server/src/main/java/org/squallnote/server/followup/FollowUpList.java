@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
@@ -55,7 +56,13 @@ class FollowUpList {
             List<FollowUp> ended,
             int undated,
             Map<UUID, FollowUpOrigin> origins,
-            Set<UUID> repeating) {}
+            Set<UUID> repeating) {
+
+        /** Those that are open, in sight or not. */
+        List<FollowUp> allOpen() {
+            return Stream.of(open, waiting, later).flatMap(List::stream).toList();
+        }
+    }
 
     Shown of(SignedIn me) {
         Instant now = clock.instant();

@@ -9,6 +9,7 @@ import org.apache.ibatis.annotations.Param;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.FollowUpOrigin;
+import org.squallnote.core.followup.FollowUpSource;
 
 /** Follow-ups. */
 @Mapper
@@ -48,6 +49,9 @@ public interface FollowUpStore {
 
     /** Open follow-ups with the message and writer they came from, for the list. */
     List<FollowUpOrigin> origins(@Param("owner") UUID owner, @Param("since") Instant since);
+
+    /** From which sources open follow-ups came. */
+    List<FollowUpSource> sources(UUID owner);
 
     /** The messages and writers that one follow-up came from. */
     List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);

@@ -1,0 +1,155 @@
+package org.squallnote.server.followup;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.followup.Choice;
+import org.squallnote.core.followup.Facet;
+import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpGroups;
+import org.squallnote.core.followup.Priority;
+import org.squallnote.core.message.Party;
+import org.squallnote.server.account.CurrentAccount;
+import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.command.CommandId;
+import org.squallnote.server.command.Done;
+
+/** Follow-ups by one facet at a time, several decided at once, what fits here and now, and the way out. */
+@RestController
+class GroupController {
+
+    private static final int MOST_AT_ONCE = 2_000;
+
+    private final FollowUpList list;
+    private final FollowUpNames names;
+    private final Choices choices;
+    private final HereAndNowFinder here;
+    private final Clock clock;
+
+    GroupController(FollowUpList list, FollowUpNames names, Choices choices, HereAndNowFinder here, Clock clock) {
+        this.list = list;
+        this.names = names;
+        this.choices = choices;
+        this.here = here;
+        this.clock = clock;
+    }
+
+    /**
+     * Some follow-ups that have the same of a facet.
+     *
+     * @param key what they have; empty for nothing
+     * @param name by which it is shown, where the key is none
+     * @param minutes how long all of them will take
+     */
+    record GroupView(String key, String name, List<UUID> followUps, int minutes) {}
+
+    /** The groups in their order, within each what is wanted first is first. */
+    @GetMapping("/api/follow-ups/groups")
+    List<GroupView> groups(@CurrentAccount SignedIn me, @RequestParam(defaultValue = "REPLY_BY") Facet by) {
+        FollowUpList.Shown shown = list.of(me);
+        return FollowUpGroups.of(
+                        shown.open(),
+                        by,
+                        names.of(me.accountId(), shown.origins()),
+                        LocalDateTime.ofInstant(clock.instant(), me.zoneId()))
+                .stream()
+                .map(group -> new GroupView(
+                        group.key(),
+                        group.name(),
+                        group.followUps().stream().map(FollowUp::id).toList(),
+                        group.minutes()))
+                .toList();
+    }
+
+    /** @param past whether what is firm may be put off past its date */
+    record ChoiceRequest(
+            @NotEmpty @Size(max = MOST_AT_ONCE) List<UUID> ids,
+            @NotNull Choice.Kind kind,
+            @Nullable LocalDate day,
+            @Nullable UUID categoryId,
+            @Nullable Priority priority,
+            @Nullable @Size(max = 60) String place,
+            @Nullable @Size(max = 200) String personName,
+            @Nullable @Size(max = 320) String personAddress,
+            @Nullable @Min(1) @Max(6000) Integer minutes,
+            @Nullable Boolean past) {
+
+        Choice choice() {
+            return new Choice(
+                    kind,
+                    day,
+                    categoryId,
+                    priority,
+                    place,
+                    personName == null && personAddress == null
+                            ? null
+                            : new Party(
+                                    personName == null ? "" : personName.strip(),
+                                    personAddress == null ? "" : personAddress.strip()),
+                    minutes);
+        }
+    }
+
+    @PostMapping("/api/follow-ups/decisions")
+    Done decide(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody ChoiceRequest body) {
+        return choices.decide(me, commandId, body.ids(), body.choice(), Boolean.TRUE.equals(body.past()));
+    }
+
+    /**
+     * What can be done where I am, in the time that there is.
+     *
+     * @param minutes how long there is; without it, until the next meeting or the end of work
+     */
+    @GetMapping("/api/follow-ups/here")
+    HereAndNowFinder.Here here(
+            @CurrentAccount SignedIn me,
+            @RequestParam(defaultValue = "") @Size(max = 60) String place,
+            @RequestParam(required = false) @Nullable @Min(1) @Max(600) Integer minutes) {
+        return here.find(me, place, minutes);
+    }
+
+    @GetMapping(path = "/api/follow-ups.csv", produces = "text/csv")
+    ResponseEntity<byte[]> csv(@CurrentAccount SignedIn me) {
+        FollowUpList.Shown shown = list.of(me);
+        return file(
+                "follow-ups.csv", "csv", FollowUpTable.csv(shown.allOpen(), names.of(me.accountId(), shown.origins())));
+    }
+
+    @GetMapping(path = "/api/follow-ups.ics", produces = "text/calendar")
+    ResponseEntity<byte[]> calendar(@CurrentAccount SignedIn me) {
+        FollowUpList.Shown shown = list.of(me);
+        return file(
+                "follow-ups.ics",
+                "calendar",
+                FollowUpTable.calendar(
+                        me, shown.allOpen(), names.of(me.accountId(), shown.origins()), clock.instant()));
+    }
+
+    private static ResponseEntity<byte[]> file(String name, String type, String text) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .contentType(new MediaType("text", type, StandardCharsets.UTF_8))
+                .body(text.getBytes(StandardCharsets.UTF_8));
+    }
+}

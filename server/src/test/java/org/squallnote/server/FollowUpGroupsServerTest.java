@@ -1,0 +1,142 @@
+package org.squallnote.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.StreamSupport;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.squallnote.formats.calendar.CalendarReader;
+import org.squallnote.server.account.SignedIn;
+import tools.jackson.databind.JsonNode;
+
+/** Follow-ups by a facet, several decided at once, what fits here and now, and as files. It is Wednesday, 4 March. */
+class FollowUpGroupsServerTest extends ServerTest {
+
+    private final UUID ring = UUID.randomUUID();
+    private final UUID order = UUID.randomUUID();
+    private final UUID send = UUID.randomUUID();
+    private SignedIn me;
+
+    @BeforeEach
+    void three() {
+        me = newAccount();
+        arrive(me, mail(1, "q@x.example", "Berth list", "", "Could you send me the berth list?"));
+        String message = get(me, "/api/intake").path("lines").path(0).path("id").asString("");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/messages/" + message + "/follow-ups/" + send,
+                "{\"title\":\"Send the list\",\"replyDay\":\"2026-03-05\",\"firm\":true}");
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/follow-ups",
+                "{\"followUps\":[" + captured(ring, "Ring the pilot", 5, "Phone") + ","
+                        + captured(order, "=Order", 90, "") + "]}");
+    }
+
+    private static String captured(UUID id, String title, int minutes, String place) {
+        return "{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title
+                + "\",\"firm\":false,\"effortMinutes\":" + minutes + ",\"details\":{\"startDay\":null,\"place\":\""
+                + place
+                + "\",\"people\":[],\"checklist\":[],\"note\":\"\"}}}";
+    }
+
+    private List<String> groups(String by) {
+        return StreamSupport.stream(get(me, "/api/follow-ups/groups?by=" + by).spliterator(), false)
+                .map(each ->
+                        each.path("key").asString("") + "|" + each.path("name").asString("") + "|"
+                                + each.path("followUps").size() + "|"
+                                + each.path("minutes").asInt(0))
+                .toList();
+    }
+
+    @Test
+    void standInGroupsByAFacet() {
+        assertThat(groups("PLACE")).containsExactly("phone|Phone|1|5", "||2|105");
+        assertThat(groups("PERSON")).containsExactly("tilda@brandt-cranes.example|Tilda Brandt|1|15", "||2|95");
+        assertThat(groups("SOURCE")).hasSize(2).first().asString().contains("|Ines|1|15");
+        assertThat(groups("EFFORT")).containsExactly("5||1|5", "120||1|90", "||1|15");
+        assertThat(get(newAccount(), "/api/follow-ups/groups?by=PLACE").size()).isZero();
+    }
+
+    private String decide(String more, UUID... ids) {
+        return change(me, HttpMethod.POST, "/api/follow-ups/decisions", decision(more, ids));
+    }
+
+    private static String decision(String more, UUID... ids) {
+        return "{\"ids\":["
+                + String.join(
+                        ",", Arrays.stream(ids).map(id -> "\"" + id + "\"").toList()) + "]," + more + "}";
+    }
+
+    @Test
+    void severalAreDecidedAtOnceWithOneWayBack() {
+        String command = decide("\"kind\":\"PRIORITY\",\"priority\":\"HIGH\"", ring, order, send);
+        assertThat(groups("PRIORITY")).containsExactly("HIGH||3|110");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(groups("PRIORITY")).containsExactly("NORMAL||3|110");
+        decide("\"kind\":\"PLACE\",\"place\":\"Yard\"", ring, order);
+        assertThat(groups("PLACE")).containsExactly("yard|Yard|2|95", "||1|15");
+        decide("\"kind\":\"PERSON\",\"personName\":\"Otto\"", ring, send);
+        assertThat(groups("PERSON")).containsExactly("otto|Otto|2|20", "||1|90");
+        decide("\"kind\":\"DONE\"", ring, order);
+        assertThat(get(me, "/api/follow-ups").path("open").size()).isEqualTo(1);
+    }
+
+    @Test
+    void whatIsFirmIsPutOffPastItsDateOnlyWhenThatIsSaid() {
+        String wish = "\"kind\":\"PUT_OFF\",\"day\":\"2026-03-10\"";
+        assertThat(tryChange(me, HttpMethod.POST, "/api/follow-ups/decisions", decision(wish, ring, send)))
+                .isEmpty();
+        assertThat(get(me, "/api/follow-ups").path("later").size()).isZero();
+        decide(wish + ",\"past\":true", ring, send);
+        assertThat(get(me, "/api/follow-ups").path("later").size()).isEqualTo(2);
+        String today = "\"kind\":\"PUT_OFF\",\"day\":\"2026-03-04\"";
+        assertThat(tryChange(me, HttpMethod.POST, "/api/follow-ups/decisions", decision(today, order)))
+                .isEmpty();
+    }
+
+    @Test
+    void othersFollowUpsAreNeitherSeenNorDecided() {
+        SignedIn other = newAccount();
+        assertThat(tryChange(other, HttpMethod.POST, "/api/follow-ups/decisions", decision("\"kind\":\"DONE\"", ring)))
+                .isEmpty();
+        assertThat(get(other, "/api/follow-ups/here").path("followUps").size()).isZero();
+        assertThat(text(other, "/api/follow-ups.csv")).doesNotContain("Ring the pilot");
+    }
+
+    @Test
+    void hereAndNowIsWhatFits() {
+        JsonNode here = get(me, "/api/follow-ups/here?place=phone&minutes=20");
+        assertThat(here.path("places").path(0).asString("")).isEqualTo("Phone");
+        assertThat(here.path("followUps").size()).isEqualTo(2);
+        assertThat(get(me, "/api/follow-ups/here?place=Yard&minutes=10")
+                        .path("followUps")
+                        .size())
+                .isZero();
+        assertThat(get(me, "/api/follow-ups/here").path("minutes").asInt(0)).isPositive();
+    }
+
+    private String text(SignedIn who, String path) {
+        return new String(
+                call(who, HttpMethod.GET, path, "").getResponse().getContentAsByteArray(), StandardCharsets.UTF_8);
+    }
+
+    @Test
+    void goOutAsATableAndAsTasks() {
+        assertThat(text(me, "/api/follow-ups.csv"))
+                .startsWith("\ufeffTitle,Reply by")
+                .contains("Send the list,2026-03-05,,yes,,,normal,Tilda Brandt,,Tilda Brandt")
+                .contains("'=Order,");
+        String calendar = text(me, "/api/follow-ups.ics");
+        assertThat(CalendarReader.isCalendar(calendar.getBytes(StandardCharsets.UTF_8)))
+                .isTrue();
+        assertThat(calendar).contains("SUMMARY:Ring the pilot").contains("DUE;VALUE=DATE:20260305");
+    }
+}

@@ -1,0 +1,256 @@
+<script setup lang="ts">
+import { useMediaQuery, useStorage } from '@vueuse/core'
+import { ChevronDown, ChevronRight } from '@lucide/vue'
+import { computed, ref, watch } from 'vue'
+import type { FollowUpChoice, FollowUpFacet, FollowUpLine } from '@/api/client'
+import { useCategories, useFollowUpGroups, useIntake } from '@/api/queries'
+import { decideFollowUps, setState } from '@/followups/changes'
+import { peopleOf } from '@/followups/details/people'
+import { byFacet, type FacetGroup } from '@/followups/facets'
+import FollowUpBar from '@/followups/FollowUpBar.vue'
+import FollowUpRow from '@/followups/FollowUpRow.vue'
+import view from '@/followups/view'
+import { effortText } from '@/ui/effort'
+import { useKeys } from '@/ui/keys'
+import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
+import RowList from '@/ui/RowList.vue'
+
+/** The list, in groups by one facet; one or several of it are decided with a letter. */
+const { open, more, facet, only, active } = defineProps<{
+  open: readonly FollowUpLine[]
+  /** What stands behind the groups. */
+  more: readonly { title: string; lines: readonly FollowUpLine[] }[]
+  facet: FollowUpFacet
+  /** Nothing else is shown, where there is such a set. */
+  only: ReadonlySet<string> | undefined
+  /** Whether its keys count. */
+  active: boolean
+}>()
+const emit = defineEmits<{ open: [id: string] }>()
+
+const wide = useMediaQuery('(min-width: 640px)')
+const groupsQuery = useFollowUpGroups(() => facet)
+const categories = useCategories()
+const intake = useIntake()
+const foldedKeys = useStorage<string[]>('follow-ups-folded', [])
+const folded = computed(() => new Set(foldedKeys.value))
+const shown = computed(() => (only ? open.filter((line) => only.has(line.id)) : open))
+const groups = computed(() =>
+  byFacet(
+    groupsQuery.data.value ?? [],
+    facet,
+    shown.value,
+    only ? [] : more,
+    folded.value,
+    wide.value ? 32 : 52,
+  ),
+)
+const rows = computed(() => groups.value.flatMap((group) => group.rows))
+const current = ref<string>()
+const place = computed(() => rows.value.findIndex((row) => row.key === current.value))
+const picks = ref<Picks>(NONE)
+const named = computed(() => rows.value.map((row) => ({ id: row.key })))
+watch(named, (now) => (picks.value = still(picks.value, now)))
+const chosen = computed(() => {
+  const picked = rows.value.filter((row) => picks.value.ids.has(row.key))
+  const pointed = rows.value[place.value]
+  return (picked.length > 0 ? picked : pointed ? [pointed] : []).map((row) => row.line)
+})
+const places = computed(() =>
+  [...new Set(open.map((line) => line.place))].filter((each) => each !== ''),
+)
+const people = computed(() => peopleOf(open))
+
+function step(by: number): void {
+  const target = Math.min(Math.max(place.value + by, 0), rows.value.length - 1)
+  current.value = rows.value[target]?.key
+}
+
+function pick(key: string | undefined, how: 'one' | 'range'): void {
+  if (key !== undefined) {
+    picks.value =
+      how === 'one' ? toggled(picks.value, [key]) : extended(picks.value, named.value, [key])
+  }
+}
+
+function pickStep(by: 1 | -1): void {
+  if (picks.value.ids.size === 0) {
+    pick(current.value, 'one')
+  }
+  step(by)
+  pick(current.value, 'range')
+}
+
+function groupOf(key: string | undefined): FacetGroup | undefined {
+  return groups.value.find((group) => group.lines.some((line) => line.id === key))
+}
+
+function fold(group: FacetGroup | undefined, away: boolean): void {
+  if (group) {
+    const without = foldedKeys.value.filter((key) => key !== group.key)
+    foldedKeys.value = away ? [...without, group.key] : without
+  }
+}
+
+/** What is done leaves its place; the list goes on with what comes after it. */
+async function tick(line: FollowUpLine): Promise<void> {
+  const at = rows.value.findIndex((row) => row.key === line.id)
+  const following = rows.value[at + 1] ?? rows.value[at - 1]
+  if (current.value === line.id) {
+    current.value = following?.key
+  }
+  await setState(line, line.state === 'OPEN' ? 'DONE' : 'OPEN')
+}
+
+async function decide(choice: Omit<FollowUpChoice, 'ids'>): Promise<void> {
+  const ids = chosen.value.filter((line) => line.state === 'OPEN').map((line) => line.id)
+  const gone = new Set(ids)
+  const following =
+    rows.value.slice(place.value).find((row) => !gone.has(row.key)) ??
+    rows.value.filter((row) => !gone.has(row.key)).at(-1)
+  if ((await decideFollowUps(ids, choice)) !== undefined) {
+    picks.value = NONE
+    if (['DONE', 'DROP', 'PUT_OFF'].includes(choice.kind)) {
+      current.value = following?.key
+    }
+  }
+}
+
+function onChoose(key: string, event: MouseEvent): void {
+  if (event.ctrlKey || event.metaKey || event.shiftKey) {
+    current.value = key
+    pick(key, event.shiftKey ? 'range' : 'one')
+  } else {
+    current.value = key
+    emit('open', key)
+  }
+}
+
+const pointed = () => active && place.value >= 0
+const bound = (key: (typeof view.keys)[keyof typeof view.keys], run: () => void) => ({
+  ...key,
+  run,
+  when: () => active,
+})
+useKeys(view.name, [
+  bound(view.keys.next, () => {
+    step(1)
+  }),
+  bound(view.keys.before, () => {
+    step(-1)
+  }),
+  bound(view.keys.pickDown, () => {
+    pickStep(1)
+  }),
+  bound(view.keys.pickUp, () => {
+    pickStep(-1)
+  }),
+  {
+    ...view.keys.pick,
+    run: () => {
+      pick(current.value, 'one')
+    },
+    when: pointed,
+  },
+  {
+    ...view.keys.fold,
+    run: () => {
+      const group = groupOf(current.value)
+      const before = groups.value[groups.value.findIndex((each) => each === group) - 1]
+      fold(group, true)
+      current.value = before?.rows.at(-1)?.key
+    },
+    when: pointed,
+  },
+  {
+    ...view.keys.unfold,
+    run: () => {
+      foldedKeys.value = []
+    },
+    when: () => active && foldedKeys.value.length > 0,
+  },
+  {
+    ...view.keys.done,
+    run: () => {
+      const line = rows.value[place.value]?.line
+      if (line) {
+        void tick(line)
+      }
+    },
+    when: () => pointed() && rows.value[place.value]?.line.state !== 'OPEN',
+  },
+  {
+    ...view.keys.open,
+    run: () => {
+      if (current.value) {
+        emit('open', current.value)
+      }
+    },
+    when: pointed,
+  },
+  {
+    ...view.keys.nothingPicked,
+    run: () => (picks.value = NONE),
+    when: () => active && picks.value.ids.size > 0,
+  },
+])
+
+function categoryOf(line: FollowUpLine) {
+  return categories.data.value?.find((category) => category.id === line.categoryId)
+}
+</script>
+
+<template>
+  <RowList
+    class="mx-auto min-h-0 w-full max-w-5xl flex-1"
+    label="Follow-ups"
+    :groups="groups"
+    :current="current"
+    :picked="picks.ids"
+    @choose="(row, event) => onChoose(row.key, event)"
+    @go="(key) => (current = key)"
+    @all="(all) => (picks = { ids: new Set(all.map((row) => row.key)), anchor: all[0]?.key })"
+  >
+    <template #heading="{ group }">
+      <button
+        type="button"
+        class="flex items-center gap-1 font-semibold"
+        :aria-expanded="!group.folded"
+        data-test="group"
+        @click.stop="fold(group, !group.folded)"
+      >
+        <component
+          :is="group.folded ? ChevronRight : ChevronDown"
+          :size="14"
+          aria-hidden="true"
+        />{{ group.title }}
+      </button>
+      <span class="text-ink-soft"
+        >{{ group.count
+        }}<template v-if="group.minutes > 0"> · {{ effortText(group.minutes) }}</template></span
+      >
+    </template>
+    <template #row="{ row, current: isCurrent }">
+      <FollowUpRow
+        :line="row.line"
+        :category="categoryOf(row.line)"
+        :current="isCurrent"
+        :picked="picks.ids.has(row.key)"
+        :by-person="facet === 'PERSON'"
+        @done="void tick(row.line)"
+      />
+    </template>
+  </RowList>
+  <FollowUpBar
+    v-if="chosen.some((line) => line.state === 'OPEN')"
+    :lines="chosen"
+    :picked="picks.ids.size > 0"
+    :active="active"
+    :categories="categories.data.value ?? []"
+    :choices="intake.data.value?.quickChoices ?? []"
+    :places="places"
+    :people="people"
+    @decide="(choice) => void decide(choice)"
+    @clear="picks = NONE"
+  />
+</template>
