@@ -235,17 +235,17 @@ const ASKED: Partial<Record<Mode, string>> = {
       <p v-if="past" class="text-rust mb-1.5" role="alert">
         That is after a firm date. Choose the day once more to put it off all the same.
       </p>
-      <p v-else class="mb-1.5 font-semibold">
-        {{ mode === 'putOff' ? 'Out of sight until' : 'Reply by' }}
+      <p v-else class="mb-1.5 flex items-center gap-3">
+        <b>{{ mode === 'putOff' ? 'Out of sight until' : 'Reply by' }}</b>
+        <button
+          v-if="mode === 'replyBy'"
+          class="btn btn-quiet h-7 px-2 max-sm:h-11"
+          type="button"
+          @click="decide('REPLY_BY')"
+        >
+          Without a date
+        </button>
       </p>
-      <button
-        v-if="mode === 'replyBy'"
-        class="btn mb-1 h-8 max-sm:h-11"
-        type="button"
-        @click="decide('REPLY_BY')"
-      >
-        Without a date
-      </button>
     </DayPanel>
     <form v-else class="flex flex-wrap items-center gap-2" @submit.prevent="say">
       <label class="font-semibold" :for="`${listId}-field`">{{ ASKED[mode] }}</label>
@@ -279,7 +279,7 @@ const ASKED: Partial<Record<Mode, string>> = {
       </button>
     </form>
     <button
-      v-if="mode !== 'choose'"
+      v-if="!['choose', 'putOff', 'replyBy'].includes(mode)"
       class="btn btn-quiet h-8 max-sm:h-11"
       type="button"
       @click="mode = 'choose'"

@@ -227,7 +227,9 @@ function categoryOf(line: FollowUpLine) {
       </button>
       <span class="text-ink-soft"
         >{{ group.count
-        }}<template v-if="group.minutes > 0"> · {{ effortText(group.minutes) }}</template></span
+        }}<template v-if="group.minutes > 0 && !only">
+          · {{ effortText(group.minutes) }}</template
+        ></span
       >
     </template>
     <template #row="{ row, current: isCurrent }">
@@ -235,10 +237,22 @@ function categoryOf(line: FollowUpLine) {
         :line="row.line"
         :category="categoryOf(row.line)"
         :current="isCurrent"
-        :picked="picks.ids.has(row.key)"
+        :picked="picks.ids.has(row.key) || (isCurrent && picks.ids.size === 0)"
         :by-person="facet === 'PERSON'"
         @done="void tick(row.line)"
       />
+    </template>
+    <template #after>
+      <p class="text-ink-soft px-3 py-2 text-sm print:hidden">
+        All open ones as
+        <a class="underline" href="/api/follow-ups.csv" download data-test="as-csv"
+          >a table (CSV)</a
+        >
+        or
+        <a class="underline" href="/api/follow-ups.ics" download data-test="as-calendar"
+          >tasks (iCalendar)</a
+        >
+      </p>
     </template>
   </RowList>
   <FollowUpBar

@@ -12,6 +12,7 @@ const { line, category, current, picked, byPerson } = defineProps<{
   line: FollowUpLine
   category: CategoryView | undefined
   current: boolean
+  /** Whether a decision would be about it. */
   picked?: boolean
   /** Whether the list stands by person: whom else it concerns is said then. */
   byPerson?: boolean
@@ -61,7 +62,7 @@ const dateHover = computed(() => {
     class="border-line flex h-full cursor-pointer items-center border-b pr-3 pl-1"
     :class="[
       current ? 'shadow-[inset_3px_0_0_var(--kelp)]' : '',
-      current || picked ? 'bg-kelp-wash' : 'hover:bg-surface',
+      picked ? 'bg-kelp-wash' : 'hover:bg-surface',
     ]"
     :title="line.title"
     :data-follow-up="line.id"

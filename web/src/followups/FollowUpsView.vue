@@ -82,7 +82,7 @@ useKeys(view.name, [
               {{ each.name }}
             </option>
           </select>
-          <KeyHint :group="view.name" :does="view.keys.group.does" or="B" />
+          <KeyHint class="max-sm:hidden" :group="view.name" :does="view.keys.group.does" or="B" />
         </label>
         <span class="ml-auto flex flex-wrap gap-1 print:hidden">
           <button
@@ -93,7 +93,8 @@ useKeys(view.name, [
             data-test="here"
             @click="askHereAndNow"
           >
-            Here and now <KeyHint :group="view.name" :does="view.keys.here.does" or="N" />
+            Here and now
+            <KeyHint class="max-sm:hidden" :group="view.name" :does="view.keys.here.does" or="N" />
           </button>
           <button
             v-if="waiting.length"
@@ -128,20 +129,6 @@ useKeys(view.name, [
           >
             Ended lately {{ ended.length }}
           </button>
-          <a
-            class="btn btn-quiet h-7 px-2 max-sm:hidden"
-            href="/api/follow-ups.csv"
-            download
-            data-test="as-csv"
-            >CSV</a
-          >
-          <a
-            class="btn btn-quiet h-7 px-2 max-sm:hidden"
-            href="/api/follow-ups.ics"
-            download
-            data-test="as-calendar"
-            >iCalendar</a
-          >
         </span>
         <HereAndNow v-if="hereAndNow" class="w-full" @fits="(ids) => (fits = ids)" />
       </template>

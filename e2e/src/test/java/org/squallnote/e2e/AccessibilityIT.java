@@ -68,6 +68,7 @@ class AccessibilityIT {
         "/intake, [data-test=decide-put-off] > [data-test=put-off]",
         "/intake, [data-test=pick] > [data-test=several-follow-up] > [data-test=several-sentence]",
         "/follow-ups, [data-test=follow-up]",
+        "/follow-ups, [data-test=here] > [data-test=here-and-now]",
         "/follow-ups, [data-follow-up] > [data-test=snapshot]",
         "/changes, [data-test=change]",
         "/threads, [data-test=threads]",

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -84,6 +85,53 @@ class DailyWorkIT {
                         ? true
                         : null,
                 "it is kept with its count");
+    }
+
+    @Test
+    void severalFollowUpsAreDecidedAtOnceAndGroupedOtherwise() {
+        for (String title : List.of("Polish the bell", "Polish the brass")) {
+            browser.open("/follow-ups");
+            browser.click("[data-test=capture]");
+            browser.type("[data-test=capture-field]", title + ", 5 min");
+            browser.press(Keys.ENTER);
+            browser.untilText("Follow-up: " + title);
+        }
+        browser.open("/follow-ups");
+        browser.until(
+                () -> browser.texts("[data-test=follow-up]").stream()
+                                        .filter(row -> row.contains("Polish"))
+                                        .count()
+                                == 2
+                        ? true
+                        : null,
+                "both are there");
+        browser.until(
+                () -> {
+                    browser.press(Keys.ARROW_DOWN);
+                    return browser.js(
+                                            "return document.querySelector('[data-test=follow-up-bar]') !== null"
+                                                    + " && [...document.querySelectorAll('[role=option][aria-current=true], [role=option]')]"
+                                                    + ".some((row) => row.querySelector('.bg-kelp-wash')?.innerText.includes('Polish'))")
+                                    .equals(true)
+                            ? true
+                            : null;
+                },
+                "the first of them is pointed at");
+        browser.press(" ");
+        browser.pressWith(Keys.SHIFT, Keys.ARROW_DOWN);
+        browser.untilText("2 picked");
+        browser.press("l");
+        browser.type("[data-test=bar-field]", "Workshop", Keys.ENTER);
+        browser.untilText("Place changed: 2 follow-ups");
+        browser.js("document.activeElement?.blur()");
+        new Select(browser.find("[data-test=group-by]")).selectByVisibleText("place");
+        browser.until(
+                () -> browser.texts("[data-test=group]").contains("Workshop") ? true : null, "a group of their place");
+        browser.js("document.activeElement?.blur()");
+        browser.press("u");
+        browser.until(
+                () -> browser.texts("[data-test=group]").contains("Workshop") ? null : true, "both taken back at once");
+        new Select(browser.find("[data-test=group-by]")).selectByVisibleText("date");
     }
 
     @Test
@@ -174,6 +222,9 @@ class DailyWorkIT {
         browser.click("[data-test=close-ANSWERED]");
         browser.find("[data-test=open-again]");
         assertThat(browser.textOf("[data-test=turn]")).isEqualTo("Closed as answered");
+        // Mail is dated in whole seconds: what is of the same second as what was closed is not newer.
+        Instant closed = Instant.now();
+        browser.until(() -> Instant.now().isAfter(closed.plusSeconds(1)) ? true : null, "the next second");
         office.quay()
                 .life()
                 .write("felix", "Re: Dredger", List.of(asked.mailId()), "One more thing: is the winch working?");
