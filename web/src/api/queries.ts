@@ -43,6 +43,24 @@ export function fetchMessage(id: string) {
   return unwrap(client.GET('/api/messages/{id}', { params: { path: { id } } }))
 }
 
+/** People by words of a name or an address; without any, those heard of last. */
+export function usePeople(words: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['people', toValue(words)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/people', { params: { query: { q: toValue(words), most: 200 } } })),
+    placeholderData: keepPreviousData,
+  })
+}
+
+export function usePerson(id: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['person', toValue(id)]),
+    queryFn: () =>
+      unwrap(client.GET('/api/people/{id}', { params: { path: { id: toValue(id) } } })),
+  })
+}
+
 /** Follow-ups by one facet. */
 export function useFollowUpGroups(by: MaybeRefOrGetter<FollowUpFacet>) {
   return useQuery({

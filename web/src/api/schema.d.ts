@@ -1412,7 +1412,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/phrases": {
+    "/api/people": {
         parameters: {
             query?: never;
             header?: never;
@@ -1420,6 +1420,102 @@ export interface paths {
             cookie?: never;
         };
         get: operations["all_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["merge_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/talk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["talk"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phrases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1563,7 +1659,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1931,7 +2027,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -2043,7 +2139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_10"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2267,7 +2363,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_2"];
+        get: operations["one_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2317,7 +2413,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["split"];
+        post: operations["split_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2377,6 +2473,10 @@ export interface components {
             passkeys: components["schemas"]["PasskeyView"][];
             recoveryCodes: string[];
         };
+        Address: {
+            address: string;
+            names: string[];
+        };
         AgainRequest: {
             /** Format: email */
             address: string;
@@ -2404,6 +2504,11 @@ export interface components {
             shortMinutes: number;
             moves: components["schemas"]["MoveView"][];
             stuck: components["schemas"]["StuckView"][];
+        };
+        Alike: {
+            id: string;
+            name: string;
+            reason: string;
         };
         Answer: {
             handle: string;
@@ -2875,7 +2980,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "SEARCHES" | "OFFICE")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "SEARCHES" | "PEOPLE" | "OFFICE")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -3397,6 +3502,10 @@ export interface components {
             kind: "ASK" | "DATE" | "PROMISE" | "HINT";
             why: string;
         };
+        MatterForm: {
+            text: string;
+            done: boolean;
+        };
         MeetingForm: {
             uid: string;
             /** Format: date-time */
@@ -3419,6 +3528,9 @@ export interface components {
             toMinute: number;
             tentative: boolean;
             takesTime: boolean;
+        };
+        MergeForm: {
+            into: string;
         };
         MessageView: {
             /** Format: uuid */
@@ -3495,6 +3607,9 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        NoteForm: {
+            note: string;
+        };
         OfficeAnswer: {
             office: components["schemas"]["OfficeView"] | null;
         };
@@ -3508,6 +3623,23 @@ export interface components {
             at: string | null;
             mine: boolean;
             writing: string[];
+        };
+        OpenFollowUp: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            /** Format: date */
+            replyDay: string | null;
+        };
+        OpenThread: {
+            /** Format: uuid */
+            threadId: string;
+            subject: string;
+            what: string;
+            /** Format: date-time */
+            since: string;
+            /** Format: date */
+            byDay: string | null;
         };
         OpenView: {
             /** Format: uuid */
@@ -3574,9 +3706,31 @@ export interface components {
             currentPassword: string;
             newPassword: string;
         };
+        PersonLine: {
+            id: string;
+            name: string;
+            addresses: string[];
+            /** Format: int32 */
+            owed: number;
+            /** Format: int32 */
+            owing: number;
+        };
         PersonRequest: {
             name: string;
             address: string;
+        };
+        PersonView: {
+            id: string;
+            name: string;
+            addresses: components["schemas"]["Address"][];
+            /** Format: int64 */
+            usualMinutes: number | null;
+            owed: components["schemas"]["OpenThread"][];
+            owing: components["schemas"]["OpenThread"][];
+            followUps: components["schemas"]["OpenFollowUp"][];
+            note: string;
+            talk: components["schemas"]["Item"][];
+            alike: components["schemas"]["Alike"][];
         };
         PhraseForm: {
             name: string;
@@ -3969,6 +4123,9 @@ export interface components {
             day: string;
             /** Format: int32 */
             minutes: number;
+        };
+        TalkForm: {
+            items: components["schemas"]["MatterForm"][];
         };
         TaskListForm: {
             /** Format: uuid */
@@ -6735,6 +6892,163 @@ export interface operations {
     };
     all_6: {
         parameters: {
+            query?: {
+                q?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonLine"][];
+                };
+            };
+        };
+    };
+    one_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"];
+                };
+            };
+        };
+    };
+    merge_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    note: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    talk: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TalkForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    all_7: {
+        parameters: {
             query?: never;
             header?: never;
             path?: never;
@@ -7004,7 +7318,7 @@ export interface operations {
             };
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -7655,7 +7969,7 @@ export interface operations {
             };
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7950,7 +8264,7 @@ export interface operations {
             };
         };
     };
-    all_9: {
+    all_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -8444,7 +8758,7 @@ export interface operations {
             };
         };
     };
-    one_2: {
+    one_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -8525,7 +8839,7 @@ export interface operations {
             };
         };
     };
-    split: {
+    split_1: {
         parameters: {
             query?: never;
             header: {

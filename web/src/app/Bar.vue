@@ -92,6 +92,17 @@ async function signOut(): Promise<void> {
         <MenuItems class="floating absolute right-0 z-50 mt-1 w-52 p-1">
           <MenuItem v-slot="{ active, close }">
             <RouterLink
+              to="/people"
+              class="flex h-8 w-full items-center rounded px-2 max-sm:h-11"
+              :class="active ? 'bg-kelp-wash' : ''"
+              data-test="people-link"
+              @click="close"
+            >
+              People
+            </RouterLink>
+          </MenuItem>
+          <MenuItem v-slot="{ active, close }">
+            <RouterLink
               to="/changes"
               class="border-line mb-1 flex h-8 w-full items-center border-b px-2 max-sm:h-11"
               :class="active ? 'bg-kelp-wash' : ''"

@@ -110,11 +110,11 @@ describe('Find', () => {
     expect(back).toHaveBeenCalled()
   })
 
-  it('goes on with everything of a person that was found', async () => {
+  it('opens a person that was found', async () => {
     const page = await opened(FindView)
     await key(page, 'PageDown')
     await key(page, 'Enter')
-    expect(now.query).toEqual({ person: 'otto@x.example' })
+    expect(push).toHaveBeenCalledWith('/people/otto%40x.example')
   })
 
   it('keeps a search under a name', async () => {

@@ -87,15 +87,8 @@ function open(thing: FoundThing | undefined): void {
   if (!thing) {
     return
   }
-  const place = placeOf(thing)
-  if (place === undefined) {
-    words.value = ''
-    asked.value = ''
-    go({ words: '', filter: { ...NOTHING, person: thing.id } })
-  } else {
-    rememberPointed(route.fullPath, `${thing.kind}${thing.id}`)
-    void router.push(place)
-  }
+  rememberPointed(route.fullPath, `${thing.kind}${thing.id}`)
+  void router.push(placeOf(thing))
 }
 
 function onKey(event: KeyboardEvent): void {

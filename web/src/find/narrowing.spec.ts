@@ -58,7 +58,9 @@ describe('what narrows a search', () => {
     expect(placeOf(THING)).toBe('/threads/t1?message=m1')
     expect(placeOf({ ...THING, state: 'IN_INTAKE' })).toBe('/intake/m1')
     expect(placeOf({ ...THING, kind: 'FOLLOW_UP', id: 'f1' })).toBe('/follow-ups/f1')
-    expect(placeOf({ ...THING, kind: 'PERSON' })).toBeUndefined()
+    expect(placeOf({ ...THING, kind: 'PERSON', id: '@otto:quay.example' })).toBe(
+      '/people/%40otto%3Aquay.example',
+    )
   })
 
   it('marks what was looked for', () => {

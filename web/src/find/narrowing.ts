@@ -132,13 +132,13 @@ export function requestOf(
   }
 }
 
-/** Where a result is opened; a person narrows instead. */
-export function placeOf(thing: FoundThing): string | undefined {
+/** Where a result is opened. */
+export function placeOf(thing: FoundThing): string {
   switch (thing.kind) {
     case 'FOLLOW_UP':
       return `/follow-ups/${thing.id}`
     case 'PERSON':
-      return undefined
+      return `/people/${encodeURIComponent(thing.id)}`
     default:
       return thing.state === 'IN_INTAKE'
         ? `/intake/${thing.messageId ?? ''}`

@@ -212,19 +212,19 @@ function categoryOf(line: FollowUpLine) {
     @all="(all) => (picks = { ids: new Set(all.map((row) => row.key)), anchor: all[0]?.key })"
   >
     <template #heading="{ group }">
-      <button
-        type="button"
-        class="flex items-center gap-1 font-semibold"
-        :aria-expanded="!group.folded"
+      <!-- In a list of options nothing else may be pressed by keyboard: the arrows fold and unfold. -->
+      <span
+        class="flex h-full flex-1 cursor-pointer items-center gap-1 font-semibold"
+        :title="group.folded ? 'Unfold it' : 'Fold it'"
+        :data-folded="group.folded"
         data-test="group"
         @click.stop="fold(group, !group.folded)"
-      >
-        <component
+        ><component
           :is="group.folded ? ChevronRight : ChevronDown"
           :size="14"
           aria-hidden="true"
-        />{{ group.title }}
-      </button>
+        />{{ group.title }}</span
+      >
       <span class="text-ink-soft"
         >{{ group.count
         }}<template v-if="group.minutes > 0 && !only">
@@ -243,13 +243,21 @@ function categoryOf(line: FollowUpLine) {
       />
     </template>
     <template #after>
-      <p class="text-ink-soft px-3 py-2 text-sm print:hidden">
+      <p class="text-ink-soft px-3 py-1 text-sm print:hidden">
         All open ones as
-        <a class="underline" href="/api/follow-ups.csv" download data-test="as-csv"
+        <a
+          class="inline-block py-2 underline max-sm:py-3"
+          href="/api/follow-ups.csv"
+          download
+          data-test="as-csv"
           >a table (CSV)</a
         >
         or
-        <a class="underline" href="/api/follow-ups.ics" download data-test="as-calendar"
+        <a
+          class="inline-block py-2 underline max-sm:py-3"
+          href="/api/follow-ups.ics"
+          download
+          data-test="as-calendar"
           >tasks (iCalendar)</a
         >
       </p>

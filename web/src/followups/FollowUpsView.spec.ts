@@ -86,7 +86,7 @@ describe('Follow-ups', () => {
     const page = await opened(FollowUpsView)
     expect(page.findAll('[data-test=group]')[0]?.text()).toBe('Today')
     await page.findAll('[data-test=group]')[0]?.trigger('click')
-    expect(page.findAll('[data-test=group]')[0]?.attributes('aria-expanded')).toBe('false')
+    expect(page.findAll('[data-test=group]')[0]?.attributes('data-folded')).toBe('true')
     await pressedKey('b')
     expect(server.sentTo('GET', '/api/follow-ups/groups').at(-1)?.params).toMatchObject({
       query: { by: 'CATEGORY' },

@@ -84,8 +84,12 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
         </RouterLink>
       </div>
       <p class="mt-1">
-        <b :title="message.from.address"
-          ><bdi>{{ message.from.name || message.from.address }}</bdi></b
+        <RouterLink
+          class="hover:text-kelp font-semibold"
+          :to="`/people/${encodeURIComponent(message.from.address)}`"
+          :title="message.from.address"
+          data-test="writer"
+          ><bdi>{{ message.from.name || message.from.address }}</bdi></RouterLink
         >
         <bdi v-if="message.doubts.length && message.from.name" class="text-ink-soft">
           &lt;{{ message.from.address }}&gt;</bdi

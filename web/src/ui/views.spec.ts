@@ -10,6 +10,7 @@ describe('the views', () => {
       'Threads',
       'Ahead',
       'Settings',
+      'People',
       'Capture',
       'Find',
       'Changes',

@@ -88,6 +88,23 @@ class DailyWorkIT {
     }
 
     @Test
+    void aPersonIsOpenedFromANameAndTalkedWith() {
+        browser.open("/intake");
+        openMessage("Oona Fairweather");
+        browser.click("[data-test=writer]");
+        browser.until(
+                () -> browser.textOf("[data-test=person]").contains("Oona Fairweather") ? true : null, "Oona's page");
+        browser.js("document.activeElement?.blur()");
+        browser.press("t");
+        browser.type("[data-test=matter]", "the trolley", Keys.ENTER);
+        browser.untilText("For the next talk with");
+        browser.until(
+                () -> browser.textOf("[data-test=next-talk]").contains("the trolley") ? true : null, "it is kept");
+        browser.click("[data-test=next-talk] input[type=checkbox]");
+        browser.until(() -> browser.shows("[data-test=next-talk] .line-through") ? true : null, "it is ticked off");
+    }
+
+    @Test
     void severalFollowUpsAreDecidedAtOnceAndGroupedOtherwise() {
         for (String title : List.of("Polish the bell", "Polish the brass")) {
             browser.open("/follow-ups");

@@ -21,6 +21,7 @@ import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.people.Talk;
 import org.squallnote.core.recipe.Conditions;
 import org.squallnote.core.recipe.RecipeCandidate;
 import org.squallnote.core.recipe.Steps;
@@ -84,7 +85,8 @@ public class StoreConfiguration {
                             Content.class,
                             Scheduling.class,
                             Todo.class,
-                            Filter.class));
+                            Filter.class,
+                            Talk.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

@@ -15,6 +15,7 @@ public enum Topic {
     REMINDERS,
     /** Searches that are kept, and what they find. */
     SEARCHES,
+    PEOPLE,
     /** What other readers of a mailbox do. */
     OFFICE
 }

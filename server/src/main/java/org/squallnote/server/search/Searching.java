@@ -38,7 +38,7 @@ import org.squallnote.store.thread.ThreadStore;
 
 /** Looks for things, and says of each what it is and how it stands now. */
 @Component
-class Searching {
+public class Searching {
 
     /** Of a thread one message is shown: so many more are looked for than are wanted. */
     private static final int MORE = 3;
@@ -152,6 +152,41 @@ class Searching {
             throw new UncheckedIOException("The index for finding things cannot be read", e);
         }
     }
+
+    /** People by words, those heard of last first; each by an address and all names that they had. */
+    public List<Known> people(SignedIn me, String words, int most) {
+        OwnerIndex index = indexes.of(me.accountId());
+        Filter onlyPeople = new Filter(Kind.PERSON, null, null, null, null, null, null, null, null, null);
+        try {
+            List<Known> people = new ArrayList<>();
+            for (Found.Hit hit : index.search(wanted(me, words, onlyPeople, words.isBlank(), most))
+                    .hits()) {
+                people.add(new Known(hit.id(), names(index, hit.id())));
+            }
+            return people;
+        } catch (IOException e) {
+            throw new UncheckedIOException("The index for finding things cannot be read", e);
+        }
+    }
+
+    /** The names that somebody had at an address, as far as the index knows it. */
+    public List<String> names(SignedIn me, String address) {
+        try {
+            return names(indexes.of(me.accountId()), address);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The index for finding things cannot be read", e);
+        }
+    }
+
+    private static List<String> names(OwnerIndex index, String address) throws IOException {
+        return index.kept(Kind.PERSON, address)
+                .lines()
+                .filter(name -> !name.isBlank())
+                .toList();
+    }
+
+    /** Somebody who has written or was written to. */
+    public record Known(String address, List<String> names) {}
 
     /** How many a kept search finds now. */
     int count(SignedIn me, KeptSearch kept) {

@@ -1,0 +1,34 @@
+package org.squallnote.store.people;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
+import org.squallnote.core.people.OpenWith;
+import org.squallnote.core.people.PersonAddress;
+import org.squallnote.core.people.PersonNote;
+
+/** Which addresses are one person, and what I noted of them. */
+@Mapper
+public interface PeopleStore {
+
+    List<PersonAddress> addresses(UUID owner);
+
+    void insertAddress(@Param("owner") UUID owner, @Param("a") PersonAddress address);
+
+    int deleteAddress(@Param("owner") UUID owner, @Param("address") String address);
+
+    Optional<PersonNote> note(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    void insertNote(PersonNote note);
+
+    int deleteNote(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    /** The threads in which something is open with somebody, the oldest first. */
+    List<OpenWith> openWith(@Param("owner") UUID owner, @Param("parties") Collection<String> parties);
+
+    /** All of them with everybody. */
+    List<OpenWith> open(UUID owner);
+}

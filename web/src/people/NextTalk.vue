@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import { ref, useTemplateRef } from 'vue'
+import type { PersonView } from '@/api/client'
+import { saveTalk } from '@/people/changes'
+
+/** What waits for the next talk with somebody: written down when it comes to mind, ticked off while talking. */
+const { id, items } = defineProps<{ id: string; items: PersonView['talk'] }>()
+
+const typed = ref('')
+const field = useTemplateRef<HTMLInputElement>('field')
+defineExpose({
+  focus: () => {
+    field.value?.focus()
+  },
+})
+
+function add(): void {
+  const text = typed.value.trim()
+  if (text !== '') {
+    typed.value = ''
+    void saveTalk(id, [...items, { text, done: false }])
+  }
+}
+
+function tick(at: number): void {
+  void saveTalk(
+    id,
+    items.map((item, i) => (i === at ? { ...item, done: !item.done } : item)),
+  )
+}
+
+function drop(at: number): void {
+  void saveTalk(
+    id,
+    items.filter((_, i) => i !== at),
+  )
+}
+</script>
+
+<template>
+  <section aria-label="Next time we talk" data-test="next-talk">
+    <h3 class="font-semibold">Next time we talk</h3>
+    <ul>
+      <li
+        v-for="(item, at) in items"
+        :key="at + item.text"
+        class="border-line flex items-center gap-2 border-b"
+      >
+        <label class="flex min-h-8 min-w-0 flex-1 items-center gap-2 max-sm:min-h-11">
+          <input type="checkbox" class="size-4" :checked="item.done" @change="tick(at)" />
+          <span class="wrap-anywhere" :class="item.done ? 'text-ink-soft line-through' : ''">{{
+            item.text
+          }}</span>
+        </label>
+        <button
+          type="button"
+          class="btn btn-quiet size-8 justify-center p-0 max-sm:size-11 print:hidden"
+          :aria-label="`Take out: ${item.text}`"
+          @click="drop(at)"
+        >
+          <X :size="14" aria-hidden="true" />
+        </button>
+      </li>
+    </ul>
+    <form class="mt-1 flex gap-2 print:hidden" @submit.prevent="add">
+      <input
+        ref="field"
+        v-model="typed"
+        class="field"
+        maxlength="500"
+        placeholder="Something to speak about"
+        aria-label="Something to speak about"
+        data-test="matter"
+      />
+      <button class="btn max-sm:h-11" type="submit">Add</button>
+    </form>
+  </section>
+</template>

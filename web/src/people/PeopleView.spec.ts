@@ -1,0 +1,115 @@
+import { flushPromises, RouterLinkStub } from '@vue/test-utils'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { reactive } from 'vue'
+import type { PersonView } from '@/api/client'
+import PeopleView from '@/people/PeopleView.vue'
+import { fakeServer, opened, pressed, pressedKey } from '@/testing/fakeServer'
+
+const { route } = vi.hoisted(() => ({ route: { params: { id: '' } } }))
+const now: { params: { id: string } } = reactive(route)
+vi.mock('vue-router', () => ({
+  useRoute: () => now,
+  useRouter: () => ({
+    replace: ({ params }: { params: { id: string } }) => {
+      now.params = params
+    },
+  }),
+  RouterLink: RouterLinkStub,
+}))
+
+const DONE = { commandId: 'c1', label: 'Done', topics: [] }
+const TILDA: PersonView = {
+  id: 'tilda@x.example',
+  name: 'Tilda Brandt',
+  addresses: [
+    { address: 'tilda@x.example', names: ['Tilda Brandt'] },
+    { address: 'tb@x.example', names: ['Tilda'] },
+  ],
+  usualMinutes: 240,
+  owed: [
+    {
+      threadId: 't1',
+      subject: 'Crane',
+      what: 'Could you send the plan?',
+      since: '2026-03-02T09:00:00Z',
+      byDay: '2026-03-06',
+    },
+  ],
+  owing: [],
+  followUps: [{ id: 'f1', title: 'Send Tilda the plan', replyDay: null }],
+  note: 'Prefers the phone',
+  talk: [{ text: 'the winch', done: false }],
+  alike: [
+    { id: 'brandt@y.example', name: 'Tilda Brandt', reason: 'the same name, at brandt@y.example' },
+  ],
+}
+let server: ReturnType<typeof fakeServer>
+
+beforeEach(() => {
+  now.params = { id: '' }
+  server = fakeServer()
+  server.answers('GET', '/api/people', [
+    { id: TILDA.id, name: TILDA.name, addresses: [TILDA.id], owed: 1, owing: 0 },
+    { id: 'otto@x.example', name: 'Otto', addresses: ['otto@x.example'], owed: 0, owing: 2 },
+  ])
+  server.answers('GET', '/api/people/{id}', TILDA)
+  server.answers('PUT', '/api/people/{id}/talk', DONE)
+  server.answers('PUT', '/api/people/{id}/note', DONE)
+  server.answers('POST', '/api/people/{id}/merge', DONE)
+  server.answers('POST', '/api/people/{id}/split', DONE)
+})
+
+describe('People', () => {
+  it('are walked through by keys and show what is open with each', async () => {
+    const page = await opened(PeopleView)
+    expect(page.text()).toContain('owes 2')
+    await pressedKey('ArrowDown')
+    expect(now.params.id).toBe('tilda@x.example')
+    await flushPromises()
+    expect(page.find('[data-test=person]').text()).toContain('Could you send the plan?')
+    expect(page.find('[data-test=person]').text()).toContain('usually answers within')
+  })
+
+  it('are merged where they may be the same, and taken apart', async () => {
+    now.params = { id: TILDA.id }
+    const page = await opened(PeopleView)
+    await pressed(page, 'They are one')
+    expect(server.sentTo('POST', '/api/people/{id}/merge')[0]).toMatchObject({
+      params: { path: { id: 'brandt@y.example' } },
+      body: { into: TILDA.id },
+    })
+    await pressed(page, 'Somebody else')
+    expect(server.sentTo('POST', '/api/people/{id}/split')[0]?.params).toMatchObject({
+      path: { id: 'tb@x.example' },
+    })
+  })
+
+  it('have matters for the next talk, written down and ticked off', async () => {
+    now.params = { id: TILDA.id }
+    const page = await opened(PeopleView)
+    await pressedKey('t')
+    await page.find('[data-test=matter]').setValue('the oar ')
+    await page.find('[data-test=next-talk] form').trigger('submit')
+    expect(server.sentTo('PUT', '/api/people/{id}/talk')[0]?.body).toEqual({
+      items: [
+        { text: 'the winch', done: false },
+        { text: 'the oar', done: false },
+      ],
+    })
+    await page.find('[data-test=next-talk] input[type=checkbox]').trigger('change')
+    expect(server.sentTo('PUT', '/api/people/{id}/talk')[1]?.body).toEqual({
+      items: [{ text: 'the winch', done: true }],
+    })
+  })
+
+  it('keep a note when it is left, and only when it was changed', async () => {
+    now.params = { id: TILDA.id }
+    const page = await opened(PeopleView)
+    const note = page.find('[data-test=person-note]')
+    await note.trigger('blur')
+    expect(server.sentTo('PUT', '/api/people/{id}/note')).toHaveLength(0)
+    await note.setValue('Prefers mail')
+    await note.trigger('blur')
+    expect(server.sentTo('PUT', '/api/people/{id}/note')[0]?.body).toEqual({ note: 'Prefers mail' })
+  })
+})

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { ref, useTemplateRef, watch } from 'vue'
+import { usePerson } from '@/api/queries'
+import { merge, saveNote, split } from '@/people/changes'
+import NextTalk from '@/people/NextTalk.vue'
+import OpenThreads from '@/people/OpenThreads.vue'
+import view from '@/people/view'
+import KeyHint from '@/ui/KeyHint.vue'
+import { useKeys } from '@/ui/keys'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
+import { day, workingSpan } from '@/ui/time'
+
+/** Somebody: all their addresses, what is open with them, what waits for the next talk, what I noted. */
+const { id } = defineProps<{ id: string }>()
+const emit = defineEmits<{ close: [] }>()
+
+const person = usePerson(() => id)
+const talk = useTemplateRef<InstanceType<typeof NextTalk>>('talk')
+const note = ref('')
+/** What was noted when it was loaded; only what differs is saved. */
+const noted = ref('')
+watch(
+  () => person.data.value?.note,
+  (now) => {
+    // What is being written is not overwritten by what comes in.
+    if (note.value === noted.value) {
+      note.value = now ?? ''
+    }
+    noted.value = now ?? ''
+  },
+  { immediate: true },
+)
+
+function keepNote(): void {
+  const one = person.data.value
+  if (one && note.value.trim() !== noted.value.trim()) {
+    void saveNote(one.id, note.value)
+  }
+}
+
+function print(): void {
+  window.print()
+}
+
+useKeys(view.name, [
+  {
+    ...view.keys.matter,
+    run: () => {
+      talk.value?.focus()
+    },
+  },
+])
+</script>
+
+<template>
+  <div class="h-full min-w-0 flex-1 overflow-auto px-3 py-2 sm:px-6" data-test="person">
+    <Loading v-if="person.isPending.value" />
+    <Note v-else-if="person.isError.value" title="This person could not be loaded" problem>
+      <p>{{ person.error.value?.message }}</p>
+      <button class="btn" type="button" @click="void person.refetch()">Try again</button>
+    </Note>
+    <template v-else-if="person.data.value">
+      <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <button class="btn max-sm:h-11 sm:hidden" type="button" @click="emit('close')">
+          All people
+        </button>
+        <h2 class="min-w-0 text-lg font-semibold wrap-anywhere">
+          <bdi>{{ person.data.value.name }}</bdi>
+        </h2>
+        <p v-if="person.data.value.usualMinutes !== null" class="text-ink-soft">
+          usually answers within {{ workingSpan(person.data.value.usualMinutes) }} of working time
+        </p>
+        <span class="ml-auto flex gap-1 print:hidden">
+          <RouterLink
+            class="btn max-sm:h-11"
+            :to="{ name: 'find', query: { person: person.data.value.id } }"
+            >Everything with them</RouterLink
+          >
+          <button class="btn max-sm:h-11" type="button" @click="print">Print</button>
+        </span>
+      </div>
+      <ul class="mt-1">
+        <li
+          v-for="address in person.data.value.addresses"
+          :key="address.address"
+          class="flex flex-wrap items-center gap-x-3"
+          data-test="address"
+        >
+          <bdi class="wrap-anywhere">{{ address.address }}</bdi>
+          <span class="text-ink-soft text-sm">{{ address.names.join(', ') }}</span>
+          <button
+            v-if="address.address !== person.data.value.id"
+            class="btn btn-quiet h-7 px-2 max-sm:h-11 print:hidden"
+            type="button"
+            @click="void split(address.address)"
+          >
+            Somebody else
+          </button>
+        </li>
+      </ul>
+      <p
+        v-for="other in person.data.value.alike"
+        :key="other.id"
+        class="bg-brass-wash mt-2 flex flex-wrap items-center gap-2 rounded px-3 py-1.5 print:hidden"
+        data-test="alike"
+      >
+        <span
+          >Perhaps the same person: <bdi class="font-semibold">{{ other.name }}</bdi>,
+          {{ other.reason }}.</span
+        >
+        <button
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          @click="void merge(other.id, person.data.value.id)"
+        >
+          They are one
+        </button>
+      </p>
+      <div class="mt-3 grid gap-x-8 gap-y-4 lg:grid-cols-2">
+        <OpenThreads title="I owe them" none="Nothing." :threads="person.data.value.owed" mine />
+        <OpenThreads
+          title="They owe me"
+          none="Nothing."
+          :threads="person.data.value.owing"
+          :mine="false"
+        />
+        <NextTalk :id="person.data.value.id" ref="talk" :items="person.data.value.talk" />
+        <section aria-label="Follow-ups with them">
+          <h3 class="font-semibold">Follow-ups</h3>
+          <p v-if="person.data.value.followUps.length === 0" class="text-ink-soft">None is open.</p>
+          <ul>
+            <li
+              v-for="followUp in person.data.value.followUps"
+              :key="followUp.id"
+              class="border-line flex min-h-8 items-center gap-3 border-b max-sm:min-h-11"
+            >
+              <RouterLink
+                class="hover:text-kelp min-w-0 truncate"
+                :to="`/follow-ups/${followUp.id}`"
+                >{{ followUp.title }}</RouterLink
+              >
+              <span class="text-ink-soft ml-auto whitespace-nowrap">{{
+                followUp.replyDay ? day(followUp.replyDay) : 'no date'
+              }}</span>
+            </li>
+          </ul>
+        </section>
+        <section class="lg:col-span-2" aria-label="Note">
+          <label class="font-semibold" for="person-note">Note</label>
+          <textarea
+            id="person-note"
+            v-model="note"
+            class="field mt-1 h-24 resize-y p-2 leading-relaxed"
+            maxlength="20000"
+            placeholder="What is good to know: hours, phone numbers, how they like it"
+            data-test="person-note"
+            @blur="keepNote"
+          />
+        </section>
+      </div>
+      <p class="text-ink-soft mt-2 text-sm print:hidden">
+        <KeyHint :group="view.name" :does="view.keys.matter.does" or="T" /> something for the next
+        talk
+      </p>
+    </template>
+  </div>
+</template>

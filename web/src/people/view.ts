@@ -1,0 +1,24 @@
+import { defineView } from '@/ui/views'
+
+/** Everybody, with all their addresses and what is open with them. */
+export default defineView({
+  name: 'People',
+  order: 9,
+  path: '/people/:id?',
+  key: '6',
+  inBar: false,
+  component: () => import('@/people/PeopleView.vue'),
+  keys: {
+    next: { key: 'ArrowDown', does: 'Next person' },
+    before: { key: 'ArrowUp', does: 'Person before' },
+    matter: { key: 't', does: 'Something for the next talk' },
+    look: { key: 'l', does: 'Look for somebody' },
+  },
+  listens: {
+    PEOPLE: ['people', 'person'],
+    THREADS: ['people', 'person'],
+    FOLLOW_UPS: ['person'],
+    SEARCHES: ['people'],
+  },
+  uses: [],
+})
