@@ -3,7 +3,7 @@ import { defineView } from '@/ui/views'
 /** Every change of a day, each with its way back. */
 export default defineView({
   name: 'Changes',
-  order: 11,
+  order: 12,
   path: '/changes/:day?',
   key: '0',
   inBar: false,

@@ -3,7 +3,7 @@ import { defineView } from '@/ui/views'
 /** Everything in reach, by a few words. */
 export default defineView({
   name: 'Find',
-  order: 10,
+  order: 11,
   path: '/find',
   key: '/',
   inBar: false,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { usePeople } from '@/api/queries'
 import PersonPane from '@/people/PersonPane.vue'
@@ -31,13 +31,17 @@ const field = useTemplateRef<HTMLInputElement>('field')
 function open(id: string | undefined): void {
   if (id !== undefined) {
     void router.replace({ name: 'people', params: { id } })
-    void nextTick(() => {
-      document.querySelector('[data-person][aria-current=true]')?.scrollIntoView({
-        block: 'nearest',
-      })
-    })
   }
 }
+
+/** Whoever is shown is in sight in the list too. */
+watch(place, () => {
+  void nextTick(() => {
+    document.querySelector('[data-person][aria-current=true]')?.scrollIntoView({
+      block: 'nearest',
+    })
+  })
+})
 
 function step(by: number): void {
   open(lines.value[Math.min(Math.max(place.value + by, 0), lines.value.length - 1)]?.id)

@@ -88,7 +88,9 @@ useKeys(view.name, [
           data-test="address"
         >
           <bdi class="wrap-anywhere">{{ address.address }}</bdi>
-          <span class="text-ink-soft text-sm">{{ address.names.join(', ') }}</span>
+          <span class="text-ink-soft text-sm">{{
+            address.names.filter((each) => each !== person.data.value?.name).join(', ')
+          }}</span>
           <button
             v-if="address.address !== person.data.value.id"
             class="btn btn-quiet h-7 px-2 max-sm:h-11 print:hidden"
@@ -159,7 +161,7 @@ useKeys(view.name, [
           />
         </section>
       </div>
-      <p class="text-ink-soft mt-2 text-sm print:hidden">
+      <p class="text-ink-soft mt-2 text-sm max-sm:hidden print:hidden">
         <KeyHint :group="view.name" :does="view.keys.matter.does" or="T" /> something for the next
         talk
       </p>

@@ -3,7 +3,7 @@ import { defineView } from '@/ui/views'
 /** Everybody, with all their addresses and what is open with them. */
 export default defineView({
   name: 'People',
-  order: 9,
+  order: 10,
   path: '/people/:id?',
   key: '6',
   inBar: false,

@@ -10,8 +10,8 @@ describe('the views', () => {
       'Threads',
       'Ahead',
       'Settings',
-      'People',
       'Capture',
+      'People',
       'Find',
       'Changes',
     ])

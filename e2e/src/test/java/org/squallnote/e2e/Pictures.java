@@ -21,9 +21,10 @@ final class Pictures {
         "ahead:/ahead:1280:light:",
         "intake:/intake:1280:light:[title^='Tilda Brandt']",
         "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
-        "intake-recipes:/intake:1280:light:[title^='Greta Holm'],key=r,wait=Invoice to pay",
         "intake-night-watch:/intake:1280:dark:key=a",
         "intake-narrow:/intake:390:light:",
+        "find:/find?q=crane:1280:light:wait=Tilda",
+        "person:/people/marisol%40merrowquay.example:1280:light:wait=Perhaps",
         "follow-ups:/follow-ups:1280:light:",
         "follow-up-sheet:/follow-ups:1280:light:[title^='Send Harriet']",
         "threads:/threads:1280:light:[data-test=turn-WITH_OTHERS]",
@@ -35,7 +36,6 @@ final class Pictures {
         "promises:/threads?promised:1280:light:wait=I promised",
         "intake-invitation:/intake:1280:light:[title^='Marisol'],wait=invites you",
         "today:/today:1280:light:key=p,key=i,key=i,key=i,key=i,key=i,key=s,key=i,[data-test=plan-the-day] .btn-quiet",
-        "today-narrow:/today:390:light:",
     };
 
     private Pictures() {}
