@@ -289,6 +289,11 @@ public final class OwnerIndex implements AutoCloseable {
         }
     }
 
+    /** Whether it closed itself, as after a disk was full: it has to be opened again. */
+    public boolean isBroken() {
+        return !writer.isOpen();
+    }
+
     /** How many entries it has. */
     public int size() {
         return writer.getDocStats().numDocs;

@@ -228,7 +228,10 @@ class OwnerIndexTest {
         }
         try (OwnerIndex again = OwnerIndex.in(place)) {
             assertThat(again.isFresh()).isFalse();
+            assertThat(again.isBroken()).isFalse();
             assertThat(again.size()).isEqualTo(1);
+            again.close();
+            assertThat(again.isBroken()).isTrue();
         }
     }
 

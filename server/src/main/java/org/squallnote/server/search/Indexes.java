@@ -6,6 +6,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -39,7 +40,19 @@ public class Indexes {
 
     /** The index of an account; one that is new gets everything put into it. */
     synchronized OwnerIndex of(UUID owner) {
-        return open.computeIfAbsent(owner, this::opened);
+        OwnerIndex index = open.computeIfAbsent(owner, this::opened);
+        if (index.isBroken()) {
+            open.remove(owner);
+            close(index);
+            index = opened(owner);
+            open.put(owner, index);
+        }
+        return index;
+    }
+
+    /** Whether the index of an account closed itself; it is opened again when it is asked for. */
+    synchronized boolean isBroken(UUID owner) {
+        return Optional.ofNullable(open.get(owner)).filter(OwnerIndex::isBroken).isPresent();
     }
 
     private OwnerIndex opened(UUID owner) {

@@ -3,6 +3,7 @@ package org.squallnote.server.search;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -20,6 +21,7 @@ import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.env.Environment;
+import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
@@ -54,6 +56,9 @@ public class Indexing {
     private static final int BATCH = 400;
     private static final int MOST_FILES = 20;
 
+    /** So long nothing is tried after the disk has refused. */
+    private static final Duration PAUSE = Duration.ofSeconds(30);
+
     /** When somebody was heard of last is not told anew for less. */
     private static final Duration SAME_TIME = Duration.ofDays(1);
 
@@ -67,6 +72,8 @@ public class Indexing {
     private final Entries entries;
     private final LiveEvents live;
     private final boolean byItself;
+    private final Clock clock;
+    private volatile Optional<Instant> failed = Optional.empty();
     private final FileText fileText = new FileText();
     private final Map<UUID, Map<String, Person>> people = new HashMap<>();
 
@@ -82,6 +89,7 @@ public class Indexing {
             Indexes indexes,
             Entries entries,
             LiveEvents live,
+            Clock clock,
             Environment environment) {
         this.store = store;
         this.messages = messages;
@@ -92,22 +100,34 @@ public class Indexing {
         this.indexes = indexes;
         this.entries = entries;
         this.live = live;
+        this.clock = clock;
         this.byItself = !environment.matchesProfiles("command");
     }
 
     /** Takes in what has changed, a batch after the other. */
     @Scheduled(initialDelay = 300, fixedDelayString = "${squallnote.search.every:400}")
     void goOn() {
-        if (byItself) {
-            accounts.all().forEach(account -> indexes.of(account.id()));
-            catchUp();
+        if (byItself && !hasFailed()) {
+            try {
+                accounts.all().forEach(account -> indexes.of(account.id()));
+                catchUp();
+            } catch (UncheckedIOException e) {
+                // What is marked stays marked; a full disk is not asked again and again.
+                failed = Optional.of(clock.instant());
+                LOG.warn("Finding is behind: it is tried again in {} s", PAUSE.toSeconds(), e);
+            }
         }
+    }
+
+    private boolean hasFailed() {
+        return failed.filter(at -> Duration.between(at, clock.instant()).compareTo(PAUSE) < 0)
+                .isPresent();
     }
 
     /** Reads the files of messages that have come. */
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.search.every:1500}")
     void readFiles() {
-        if (byItself) {
+        if (byItself && !hasFailed()) {
             catchUpFiles();
         }
     }
@@ -117,9 +137,28 @@ public class Indexing {
         for (List<Pending> next = store.pending(BATCH); !next.isEmpty(); next = store.pending(BATCH)) {
             next.stream()
                     .collect(Collectors.groupingBy(Pending::owner, LinkedHashMap::new, Collectors.toList()))
-                    .forEach(this::take);
+                    .forEach(this::takeOrLeave);
             if (Thread.currentThread().isInterrupted()) {
                 return;
+            }
+        }
+    }
+
+    /** One that cannot be taken in keeps no other from being found. */
+    private void takeOrLeave(UUID owner, List<Pending> marks) {
+        try {
+            take(owner, marks);
+        } catch (UncheckedIOException | DataAccessException e) {
+            throw e;
+        } catch (RuntimeException e) {
+            if (indexes.isBroken(owner)) {
+                throw new UncheckedIOException("The index for finding things is broken", new IOException(e));
+            }
+            if (marks.size() > 1) {
+                marks.forEach(one -> takeOrLeave(owner, List.of(one)));
+            } else {
+                LOG.warn("Something cannot be found: {}", marks, e);
+                store.taken(marks.stream().map(Pending::seq).toList());
             }
         }
     }
