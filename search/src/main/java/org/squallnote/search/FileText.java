@@ -35,7 +35,12 @@ public final class FileText implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(FileText.class);
     private static final int SECONDS = 20;
 
-    private final AutoDetectParser parser = new AutoDetectParser();
+    /** What reads all kinds of files takes a second to be there: it is made with the first file. */
+    private static final class Parsers {
+
+        private static final AutoDetectParser ALL = new AutoDetectParser();
+    }
+
     private ExecutorService reading = thread();
 
     private static ExecutorService thread() {
@@ -71,7 +76,7 @@ public final class FileText implements AutoCloseable {
             ParseContext context = new ParseContext();
             context.set(Parser.class, EmptyParser.INSTANCE);
             try (InputStream in = content) {
-                parser.parse(in, text, metadata, context);
+                Parsers.ALL.parse(in, text, metadata, context);
             } catch (SAXException e) {
                 if (!WriteLimitReachedException.isWriteLimitReached(e)) {
                     throw e;
