@@ -93,13 +93,23 @@ export function useHereAndNow(
   })
 }
 
+function foundBy(query: SearchQuery) {
+  return {
+    queryKey: ['found', query],
+    queryFn: () => unwrap(client.GET('/api/search', { params: { query } })),
+  }
+}
+
 /** What is found; what was found before stays while the next is looked for. */
 export function useFound(query: MaybeRefOrGetter<SearchQuery>) {
-  return useQuery({
-    queryKey: computed(() => ['found', toValue(query)]),
-    queryFn: () => unwrap(client.GET('/api/search', { params: { query: toValue(query) } })),
-    placeholderData: keepPreviousData,
-  })
+  return useQuery(
+    computed(() => ({ ...foundBy(toValue(query)), placeholderData: keepPreviousData })),
+  )
+}
+
+/** The same once, for whoever waits for it. */
+export function fetchFound(query: SearchQuery) {
+  return queryClient.query(foundBy(query))
 }
 
 export function useKeptSearches() {

@@ -1492,7 +1492,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/people/{id}/talk": {
+    "/api/people/{id}/talk/{matterId}": {
         parameters: {
             query?: never;
             header?: never;
@@ -1500,9 +1500,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["talk"];
+        put: operations["matter"];
         post?: never;
-        delete?: never;
+        delete: operations["withoutMatter"];
         options?: never;
         head?: never;
         patch?: never;
@@ -3389,6 +3389,8 @@ export interface components {
             calendarId: string | null;
         };
         Item: {
+            /** Format: uuid */
+            id: string;
             text: string;
             done: boolean;
         };
@@ -3609,6 +3611,7 @@ export interface components {
         };
         NoteForm: {
             note: string;
+            was: string;
         };
         OfficeAnswer: {
             office: components["schemas"]["OfficeView"] | null;
@@ -4123,9 +4126,6 @@ export interface components {
             day: string;
             /** Format: int32 */
             minutes: number;
-        };
-        TalkForm: {
-            items: components["schemas"]["MatterForm"][];
         };
         TaskListForm: {
             /** Format: uuid */
@@ -7018,7 +7018,7 @@ export interface operations {
             };
         };
     };
-    talk: {
+    matter: {
         parameters: {
             query?: never;
             header: {
@@ -7027,14 +7027,41 @@ export interface operations {
             };
             path: {
                 id: string;
+                matterId: string;
             };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TalkForm"];
+                "application/json": components["schemas"]["MatterForm"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    withoutMatter: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                matterId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

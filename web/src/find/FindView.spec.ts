@@ -59,6 +59,7 @@ const FOUND: FoundThings = {
 let server: ReturnType<typeof fakeServer>
 
 beforeEach(() => {
+  push.mockClear()
   vi.useFakeTimers()
   now.query = {}
   server = fakeServer()
@@ -94,6 +95,24 @@ describe('Find', () => {
     expect(page.findAll('[role=option]')[1]?.attributes('aria-selected')).toBe('true')
     await key(page, 'Enter')
     expect(push).toHaveBeenCalledWith('/threads/tb?message=b')
+  })
+
+  it('opens what belongs to the words, however quickly Enter comes', async () => {
+    const page = await opened(FindView)
+    server.answers('GET', '/api/search', { ...FOUND, results: [thing('late')] })
+    await page.find('[data-test=find-field]').setValue('late')
+    await page.find('[data-test=find-field]').trigger('keydown', { key: 'Enter' })
+    expect(push, 'not what was found before').not.toHaveBeenCalledWith('/threads/ta?message=a')
+    await flushPromises()
+    expect(push).toHaveBeenLastCalledWith('/threads/tlate?message=late')
+  })
+
+  it('calls nobody back who has left', async () => {
+    const page = await opened(FindView)
+    await page.find('[data-test=find-field]').setValue('crane')
+    page.unmount()
+    vi.advanceTimersByTime(500)
+    expect(now.query).toEqual({})
   })
 
   it('narrows by a chip, and no longer when it is pressed again', async () => {

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, onScopeDispose, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { client, newId, type FoundThing, type KeptSearch, type SearchFilter } from '@/api/client'
 import { run } from '@/api/commands'
-import { useCategories, useFound, useIntake, useSources } from '@/api/queries'
+import { fetchFound, useCategories, useFound, useIntake, useSources } from '@/api/queries'
 import KeptSearches from '@/find/KeptSearches.vue'
 import { addressOf, filterOf, narrows, NOTHING, placeOf, requestOf } from '@/find/narrowing'
 import Narrowing from '@/find/Narrowing.vue'
-import { pointedIn, rememberPointed } from '@/find/pointed'
+import { openedIn, rememberOpened } from '@/find/pointed'
 import ResultRow from '@/find/ResultRow.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -24,7 +24,7 @@ const list = useTemplateRef<HTMLElement>('list')
 const words = ref(typeof route.query.q === 'string' ? route.query.q : '')
 const filter = computed(() => filterOf(route.query))
 const newest = computed(() => route.query.order === 'newest')
-const most = ref(STEP)
+const most = ref(openedIn(route.fullPath)?.most ?? STEP)
 const asked = ref(words.value)
 
 function go(next: { words?: string; filter?: SearchFilter; newest?: boolean }): void {
@@ -38,13 +38,24 @@ function go(next: { words?: string; filter?: SearchFilter; newest?: boolean }): 
 }
 
 let pause: number | undefined
-watch(words, (typed) => {
+/** What was typed is looked for now. */
+function look(): void {
   window.clearTimeout(pause)
-  pause = window.setTimeout(() => {
-    asked.value = typed
+  pause = undefined
+  if (asked.value !== words.value) {
+    asked.value = words.value
     most.value = STEP
-    go({ words: typed })
-  }, PAUSE_MS)
+    go({ words: words.value })
+  }
+}
+
+watch(words, () => {
+  window.clearTimeout(pause)
+  pause = window.setTimeout(look, PAUSE_MS)
+})
+// Whoever has left is not called back.
+onScopeDispose(() => {
+  window.clearTimeout(pause)
 })
 watch(
   () => route.query.q,
@@ -70,7 +81,7 @@ watch(
   (now) => {
     pointed.value = Math.max(
       0,
-      now.findIndex((each) => `${each.kind}${each.id}` === pointedIn(route.fullPath)),
+      now.findIndex((each) => `${each.kind}${each.id}` === openedIn(route.fullPath)?.result),
     )
   },
   { immediate: true },
@@ -87,8 +98,27 @@ function open(thing: FoundThing | undefined): void {
   if (!thing) {
     return
   }
-  rememberPointed(route.fullPath, `${thing.kind}${thing.id}`)
+  rememberOpened(route.fullPath, { result: `${thing.kind}${thing.id}`, most: most.value })
   void router.push(placeOf(thing))
+}
+
+/** Opens the one pointed at; where Enter came before the answer, the first of that. */
+async function openPointed(): Promise<void> {
+  if (asked.value === words.value && !found.isPlaceholderData.value) {
+    open(results.value[pointed.value])
+    return
+  }
+  look()
+  const typed = words.value
+  try {
+    const first = (await fetchFound(requestOf(typed, filter.value, newest.value, most.value)))
+      .results[0]
+    if (words.value === typed) {
+      open(first)
+    }
+  } catch {
+    // The list says what went wrong.
+  }
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -101,12 +131,13 @@ function onKey(event: KeyboardEvent): void {
   } else if (event.key === 'PageUp') {
     point(-8)
   } else if (event.key === 'Enter') {
-    open(results.value[pointed.value])
+    void openPointed()
   } else if (event.key === 'Escape') {
     if (words.value === '' && !narrows(filter.value)) {
       router.back()
     } else {
       words.value = ''
+      asked.value = ''
       go({ words: '', filter: NOTHING })
     }
   } else {
@@ -239,6 +270,11 @@ onMounted(() => {
           >
         </template>
       </p>
+      <KeptSearches
+        v-if="words === '' && !narrows(filter)"
+        class="mb-3 md:hidden"
+        @open="openKept"
+      />
       <Loading v-if="found.isPending.value" />
       <Note v-else-if="found.isError.value" title="It could not be looked for" problem>
         <p>{{ found.error.value?.message }}</p>

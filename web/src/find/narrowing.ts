@@ -86,23 +86,38 @@ export function filterOf(query: LocationQuery): SearchFilter {
   }
 }
 
+/** By which name each is said, in the address of the page and to the server. */
+const NAMES = {
+  kind: 'kind',
+  person: 'person',
+  categoryId: 'category',
+  sourceId: 'source',
+  roomId: 'room',
+  standing: 'standing',
+  fromDay: 'from',
+  toDay: 'to',
+  withFile: 'file',
+  linked: 'linked',
+} as const satisfies Record<keyof SearchFilter, string>
+
+/** What is chosen, by those names. */
+function chosen(filter: SearchFilter): [string, string | boolean][] {
+  return Object.entries(NAMES).flatMap(([field, name]) => {
+    const value = filter[field as keyof SearchFilter]
+    return value === null ? [] : [[name, value] as [string, string | boolean]]
+  })
+}
+
 /** The address that says it. */
 export function addressOf(words: string, filter: SearchFilter, newest: boolean): LocationQueryRaw {
-  const said: Record<string, string | null> = {
-    q: words,
-    kind: filter.kind,
-    person: filter.person,
-    category: filter.categoryId,
-    source: filter.sourceId,
-    room: filter.roomId,
-    standing: filter.standing,
-    from: filter.fromDay,
-    to: filter.toDay,
-    file: filter.withFile === null ? null : filter.withFile ? 'yes' : 'no',
-    linked: filter.linked === null ? null : filter.linked ? 'yes' : 'no',
-    order: newest ? 'newest' : null,
-  }
-  return Object.fromEntries(Object.entries(said).filter(([, value]) => value))
+  return Object.fromEntries([
+    ...(words === '' ? [] : [['q', words]]),
+    ...chosen(filter).map(([name, value]) => [
+      name,
+      typeof value === 'string' ? value : value ? 'yes' : 'no',
+    ]),
+    ...(newest ? [['order', 'newest']] : []),
+  ]) as LocationQueryRaw
 }
 
 /** What is asked of the server. */
@@ -112,24 +127,7 @@ export function requestOf(
   newest: boolean,
   most: number,
 ): SearchQuery {
-  const said = {
-    kind: filter.kind,
-    person: filter.person,
-    category: filter.categoryId,
-    source: filter.sourceId,
-    room: filter.roomId,
-    standing: filter.standing,
-    from: filter.fromDay,
-    to: filter.toDay,
-    file: filter.withFile,
-    linked: filter.linked,
-  }
-  return {
-    q: words,
-    ...Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null)),
-    newest,
-    most,
-  }
+  return { q: words, ...Object.fromEntries(chosen(filter)), newest, most }
 }
 
 /** Where a result is opened. */

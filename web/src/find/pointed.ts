@@ -1,10 +1,15 @@
-/** Which result was opened, by the address of the search: whoever comes back goes on from there. */
-const opened = new Map<string, string>()
-
-export function rememberPointed(address: string, result: string): void {
-  opened.set(address, result)
+/** Which result was opened and how many were shown, by the address of the search: whoever comes back goes on from there. */
+interface Opened {
+  readonly result: string
+  readonly most: number
 }
 
-export function pointedIn(address: string): string | undefined {
+const opened = new Map<string, Opened>()
+
+export function rememberOpened(address: string, one: Opened): void {
+  opened.set(address, one)
+}
+
+export function openedIn(address: string): Opened | undefined {
   return opened.get(address)
 }

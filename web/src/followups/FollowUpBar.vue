@@ -2,10 +2,10 @@
 import { computed, ref, useId, watch } from 'vue'
 import type { CategoryView, FollowUpChoice, FollowUpLine, QuickChoice } from '@/api/client'
 import view from '@/followups/view'
+import ActionButtons from '@/ui/ActionButtons.vue'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import DayPanel from '@/ui/DayPanel.vue'
 import { vFocus } from '@/ui/focus'
-import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import { followLetter } from '@/ui/letters'
 import { shiftDay, today } from '@/ui/time'
@@ -131,6 +131,14 @@ useKeys(
     })),
 )
 
+const shown = actions.map((each) => ({
+  ...view.keys[each.key],
+  test: `bar-${each.key}`,
+  text: each.text,
+  run: each.run,
+}))
+
+/** In what is asked further, a letter is a button there. */
 function furtherKey(event: KeyboardEvent): void {
   followLetter(event, event.currentTarget as HTMLElement)
 }
@@ -151,34 +159,13 @@ const ASKED: Partial<Record<Mode, string>> = {
     @keydown.esc="mode === 'choose' || ($event.stopPropagation(), (mode = 'choose'))"
   >
     <b v-if="picked" class="shrink-0">{{ lines.length }} picked</b>
-    <template v-if="mode === 'choose'">
-      <button
-        v-for="each in actions"
-        :key="each.key"
-        class="btn h-8 max-sm:h-11"
-        type="button"
-        :data-test="`bar-${each.key}`"
-        @click="each.run()"
-      >
-        {{ each.text }}
-        <KeyHint
-          :group="view.name"
-          :does="view.keys[each.key].does"
-          :or="view.keys[each.key].key.toUpperCase()"
-        />
-      </button>
-      <button
-        v-if="picked"
-        class="btn btn-quiet h-8 max-sm:h-11"
-        type="button"
-        @click="emit('clear')"
-      >
-        Pick nothing <span class="key">Esc</span>
-      </button>
-      <span v-else class="text-ink-soft ml-auto text-sm max-lg:hidden"
-        ><span class="key">Space</span> picks several</span
-      >
-    </template>
+    <ActionButtons
+      v-if="mode === 'choose'"
+      :group="view.name"
+      :actions="shown"
+      :picked="picked"
+      @clear="emit('clear')"
+    />
     <div
       v-else-if="mode === 'priority'"
       class="flex flex-wrap items-center gap-2"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery, useStorage } from '@vueuse/core'
 import { ChevronDown, ChevronRight } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { FollowUpChoice, FollowUpFacet, FollowUpLine } from '@/api/client'
 import { useCategories, useFollowUpGroups, useIntake } from '@/api/queries'
 import { decideFollowUps, setState } from '@/followups/changes'
@@ -12,8 +12,10 @@ import FollowUpRow from '@/followups/FollowUpRow.vue'
 import view from '@/followups/view'
 import { effortText } from '@/ui/effort'
 import { useKeys } from '@/ui/keys'
-import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
+import Loading from '@/ui/Loading.vue'
+import Note from '@/ui/Note.vue'
 import RowList from '@/ui/RowList.vue'
+import { usePicks } from '@/ui/usePicks'
 
 /** The list, in groups by one facet; one or several of it are decided with a letter. */
 const { open, more, facet, only, active } = defineProps<{
@@ -48,9 +50,11 @@ const groups = computed(() =>
 const rows = computed(() => groups.value.flatMap((group) => group.rows))
 const current = ref<string>()
 const place = computed(() => rows.value.findIndex((row) => row.key === current.value))
-const picks = ref<Picks>(NONE)
-const named = computed(() => rows.value.map((row) => ({ id: row.key })))
-watch(named, (now) => (picks.value = still(picks.value, now)))
+const { picks, pick, pickStep, pickAll, pickNothing } = usePicks({
+  ids: () => rows.value.map((row) => row.key),
+  current: () => current.value,
+  step,
+})
 const chosen = computed(() => {
   const picked = rows.value.filter((row) => picks.value.ids.has(row.key))
   const pointed = rows.value[place.value]
@@ -64,21 +68,6 @@ const people = computed(() => peopleOf(open))
 function step(by: number): void {
   const target = Math.min(Math.max(place.value + by, 0), rows.value.length - 1)
   current.value = rows.value[target]?.key
-}
-
-function pick(key: string | undefined, how: 'one' | 'range'): void {
-  if (key !== undefined) {
-    picks.value =
-      how === 'one' ? toggled(picks.value, [key]) : extended(picks.value, named.value, [key])
-  }
-}
-
-function pickStep(by: 1 | -1): void {
-  if (picks.value.ids.size === 0) {
-    pick(current.value, 'one')
-  }
-  step(by)
-  pick(current.value, 'range')
 }
 
 function groupOf(key: string | undefined): FacetGroup | undefined {
@@ -109,7 +98,7 @@ async function decide(choice: Omit<FollowUpChoice, 'ids'>): Promise<void> {
     rows.value.slice(place.value).find((row) => !gone.has(row.key)) ??
     rows.value.filter((row) => !gone.has(row.key)).at(-1)
   if ((await decideFollowUps(ids, choice)) !== undefined) {
-    picks.value = NONE
+    pickNothing()
     if (['DONE', 'DROP', 'PUT_OFF'].includes(choice.kind)) {
       current.value = following?.key
     }
@@ -190,7 +179,7 @@ useKeys(view.name, [
   },
   {
     ...view.keys.nothingPicked,
-    run: () => (picks.value = NONE),
+    run: pickNothing,
     when: () => active && picks.value.ids.size > 0,
   },
 ])
@@ -201,7 +190,13 @@ function categoryOf(line: FollowUpLine) {
 </script>
 
 <template>
+  <Loading v-if="groupsQuery.isPending.value" />
+  <Note v-else-if="groupsQuery.isError.value" title="The groups could not be loaded" problem>
+    <p>{{ groupsQuery.error.value?.message }}</p>
+    <button class="btn" type="button" @click="void groupsQuery.refetch()">Try again</button>
+  </Note>
   <RowList
+    v-else
     class="mx-auto min-h-0 w-full max-w-5xl flex-1"
     label="Follow-ups"
     :groups="groups"
@@ -209,7 +204,7 @@ function categoryOf(line: FollowUpLine) {
     :picked="picks.ids"
     @choose="(row, event) => onChoose(row.key, event)"
     @go="(key) => (current = key)"
-    @all="(all) => (picks = { ids: new Set(all.map((row) => row.key)), anchor: all[0]?.key })"
+    @all="(all) => pickAll(all.map((row) => row.key))"
   >
     <template #heading="{ group }">
       <!-- In a list of options nothing else may be pressed by keyboard: the arrows fold and unfold. -->
@@ -273,6 +268,6 @@ function categoryOf(line: FollowUpLine) {
     :places="places"
     :people="people"
     @decide="(choice) => void decide(choice)"
-    @clear="picks = NONE"
+    @clear="pickNothing"
   />
 </template>

@@ -29,6 +29,11 @@ describe('the list of follow-ups', () => {
     ])
   })
 
+  it('hides nothing that no group has yet', () => {
+    const groups = byFacet([], 'PLACE', [lineOf('a')], [], new Set(), 32)
+    expect(groups.map((each) => [each.title, each.count])).toEqual([['New', 1]])
+  })
+
   it('keeps the heading of what is folded, with its count', () => {
     const [first] = byFacet(
       [group('yard', ['a'], 'Yard')],

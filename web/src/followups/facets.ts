@@ -87,6 +87,7 @@ export function byFacet(
   folded: ReadonlySet<string>,
   height: number,
 ): FacetGroup[] {
+  const grouped = new Set(groups.flatMap((group) => group.followUps))
   const lines = new Map(open.filter((line) => !line.back).map((line) => [line.id, line]))
   const of = (
     key: string,
@@ -116,6 +117,13 @@ export function byFacet(
         group.followUps.flatMap((id) => lines.get(id) ?? []),
         group.minutes,
       ),
+    ),
+    // The list and its groups are asked for one after the other: what is in none yet is in sight all the same.
+    of(
+      'new',
+      'New',
+      open.filter((line) => !line.back && !grouped.has(line.id)),
+      0,
     ),
     ...more.map((each) => of(each.title, each.title, each.lines, 0)),
   ].filter((group) => group.count > 0)

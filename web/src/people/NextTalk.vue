@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { ref, useTemplateRef } from 'vue'
-import type { PersonView } from '@/api/client'
-import { saveTalk } from '@/people/changes'
+import { newId, type PersonView } from '@/api/client'
+import { dropMatter, saveMatter } from '@/people/changes'
 
 /** What waits for the next talk with somebody: written down when it comes to mind, ticked off while talking. */
 const { id, items } = defineProps<{ id: string; items: PersonView['talk'] }>()
@@ -15,26 +15,15 @@ defineExpose({
   },
 })
 
-function add(): void {
+async function add(): Promise<void> {
   const text = typed.value.trim()
   if (text !== '') {
     typed.value = ''
-    void saveTalk(id, [...items, { text, done: false }])
+    if ((await saveMatter(id, { id: newId(), text, done: false })) === undefined) {
+      // What could not be kept is not lost.
+      typed.value = typed.value === '' ? text : typed.value
+    }
   }
-}
-
-function tick(at: number): void {
-  void saveTalk(
-    id,
-    items.map((item, i) => (i === at ? { ...item, done: !item.done } : item)),
-  )
-}
-
-function drop(at: number): void {
-  void saveTalk(
-    id,
-    items.filter((_, i) => i !== at),
-  )
 }
 </script>
 
@@ -42,13 +31,14 @@ function drop(at: number): void {
   <section aria-label="Next time we talk" data-test="next-talk">
     <h3 class="font-semibold">Next time we talk</h3>
     <ul>
-      <li
-        v-for="(item, at) in items"
-        :key="at + item.text"
-        class="border-line flex items-center gap-2 border-b"
-      >
+      <li v-for="item in items" :key="item.id" class="border-line flex items-center gap-2 border-b">
         <label class="flex min-h-8 min-w-0 flex-1 items-center gap-2 max-sm:min-h-11">
-          <input type="checkbox" class="size-4" :checked="item.done" @change="tick(at)" />
+          <input
+            type="checkbox"
+            class="size-4"
+            :checked="item.done"
+            @change="void saveMatter(id, { ...item, done: !item.done })"
+          />
           <span class="wrap-anywhere" :class="item.done ? 'text-ink-soft line-through' : ''">{{
             item.text
           }}</span>
@@ -57,13 +47,13 @@ function drop(at: number): void {
           type="button"
           class="btn btn-quiet size-8 justify-center p-0 max-sm:size-11 print:hidden"
           :aria-label="`Take out: ${item.text}`"
-          @click="drop(at)"
+          @click="void dropMatter(id, item.id)"
         >
           <X :size="14" aria-hidden="true" />
         </button>
       </li>
     </ul>
-    <form class="mt-1 flex gap-2 print:hidden" @submit.prevent="add">
+    <form class="mt-1 flex gap-2 print:hidden" @submit.prevent="void add()">
       <input
         ref="field"
         v-model="typed"

@@ -38,7 +38,7 @@ const TILDA: PersonView = {
   owing: [],
   followUps: [{ id: 'f1', title: 'Send Tilda the plan', replyDay: null }],
   note: 'Prefers the phone',
-  talk: [{ text: 'the winch', done: false }],
+  talk: [{ id: 'w1', text: 'the winch', done: false }],
   alike: [
     { id: 'brandt@y.example', name: 'Tilda Brandt', reason: 'the same name, at brandt@y.example' },
   ],
@@ -46,6 +46,7 @@ const TILDA: PersonView = {
 let server: ReturnType<typeof fakeServer>
 
 beforeEach(() => {
+  localStorage.clear()
   now.params = { id: '' }
   server = fakeServer()
   server.answers('GET', '/api/people', [
@@ -53,7 +54,8 @@ beforeEach(() => {
     { id: 'otto@x.example', name: 'Otto', addresses: ['otto@x.example'], owed: 0, owing: 2 },
   ])
   server.answers('GET', '/api/people/{id}', TILDA)
-  server.answers('PUT', '/api/people/{id}/talk', DONE)
+  server.answers('PUT', '/api/people/{id}/talk/{matterId}', DONE)
+  server.answers('DELETE', '/api/people/{id}/talk/{matterId}', DONE)
   server.answers('PUT', '/api/people/{id}/note', DONE)
   server.answers('POST', '/api/people/{id}/merge', DONE)
   server.answers('POST', '/api/people/{id}/split', DONE)
@@ -90,26 +92,60 @@ describe('People', () => {
     await pressedKey('t')
     await page.find('[data-test=matter]').setValue('the oar ')
     await page.find('[data-test=next-talk] form').trigger('submit')
-    expect(server.sentTo('PUT', '/api/people/{id}/talk')[0]?.body).toEqual({
-      items: [
-        { text: 'the winch', done: false },
-        { text: 'the oar', done: false },
-      ],
-    })
+    await page.find('[data-test=matter]').setValue('the key')
+    await page.find('[data-test=next-talk] form').trigger('submit')
+    expect(
+      server.sentTo('PUT', '/api/people/{id}/talk/{matterId}').map((each) => each.body),
+      'one after the other, before any answer',
+    ).toEqual([
+      { text: 'the oar', done: false },
+      { text: 'the key', done: false },
+    ])
     await page.find('[data-test=next-talk] input[type=checkbox]').trigger('change')
-    expect(server.sentTo('PUT', '/api/people/{id}/talk')[1]?.body).toEqual({
-      items: [{ text: 'the winch', done: true }],
+    expect(server.sentTo('PUT', '/api/people/{id}/talk/{matterId}').at(-1)).toMatchObject({
+      params: { path: { matterId: 'w1' } },
+      body: { text: 'the winch', done: true },
     })
+  })
+
+  it('give a matter back that could not be kept', async () => {
+    now.params = { id: TILDA.id }
+    server.refuses('PUT', '/api/people/{id}/talk/{matterId}', 'Too many.')
+    const page = await opened(PeopleView)
+    await page.find('[data-test=matter]').setValue('the oar')
+    await page.find('[data-test=next-talk] form').trigger('submit')
+    await flushPromises()
+    expect((page.find('[data-test=matter]').element as HTMLInputElement).value).toBe('the oar')
   })
 
   it('keep a note when it is left, and only when it was changed', async () => {
     now.params = { id: TILDA.id }
     const page = await opened(PeopleView)
     const note = page.find('[data-test=person-note]')
+    await note.trigger('focus')
     await note.trigger('blur')
     expect(server.sentTo('PUT', '/api/people/{id}/note')).toHaveLength(0)
+    await note.trigger('focus')
     await note.setValue('Prefers mail')
     await note.trigger('blur')
-    expect(server.sentTo('PUT', '/api/people/{id}/note')[0]?.body).toEqual({ note: 'Prefers mail' })
+    expect(server.sentTo('PUT', '/api/people/{id}/note')[0]?.body).toEqual({
+      note: 'Prefers mail',
+      was: 'Prefers the phone',
+    })
+  })
+
+  it('keep what is written in a note over a refusal and a reload', async () => {
+    now.params = { id: TILDA.id }
+    server.refuses('PUT', '/api/people/{id}/note', 'Changed elsewhere.')
+    const page = await opened(PeopleView)
+    const note = page.find('[data-test=person-note]')
+    await note.trigger('focus')
+    await note.setValue('Prefers mail')
+    await note.trigger('blur')
+    await flushPromises()
+    page.unmount()
+    const again = await opened(PeopleView)
+    const field = again.find('[data-test=person-note]').element as HTMLTextAreaElement
+    expect(field.value).toBe('Prefers mail')
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ref, useTemplateRef, watch } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import { usePerson } from '@/api/queries'
 import { merge, saveNote, split } from '@/people/changes'
 import NextTalk from '@/people/NextTalk.vue'
@@ -17,25 +18,30 @@ const emit = defineEmits<{ close: [] }>()
 
 const person = usePerson(() => id)
 const talk = useTemplateRef<InstanceType<typeof NextTalk>>('talk')
-const note = ref('')
-/** What was noted when it was loaded; only what differs is saved. */
-const noted = ref('')
-watch(
-  () => person.data.value?.note,
-  (now) => {
-    // What is being written is not overwritten by what comes in.
-    if (note.value === noted.value) {
-      note.value = now ?? ''
-    }
-    noted.value = now ?? ''
-  },
-  { immediate: true },
-)
+/** What is written and not kept yet lies in this browser, also over a reload. */
+const written = useStorage<string | null>(`person-note.${id}`, null)
+const note = computed({
+  get: () => written.value ?? person.data.value?.note ?? '',
+  set: (text) => (written.value = text),
+})
+/** What stood there when somebody began to write. */
+const was = useStorage(`person-note-was.${id}`, '')
 
-function keepNote(): void {
+function begin(): void {
+  if (written.value === null) {
+    was.value = person.data.value?.note ?? ''
+  }
+}
+
+async function keepNote(): Promise<void> {
   const one = person.data.value
-  if (one && note.value.trim() !== noted.value.trim()) {
-    void saveNote(one.id, note.value)
+  const text = written.value
+  if (!one || text === null) {
+    return
+  }
+  if (text.trim() === was.value.trim() || (await saveNote(one.id, text, was.value))) {
+    await person.refetch()
+    written.value = null
   }
 }
 
@@ -157,7 +163,8 @@ useKeys(view.name, [
             maxlength="20000"
             placeholder="What is good to know: hours, phone numbers, how they like it"
             data-test="person-note"
-            @blur="keepNote"
+            @focus="begin"
+            @blur="void keepNote()"
           />
         </section>
       </div>

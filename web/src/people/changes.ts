@@ -17,18 +17,27 @@ export function split(id: string): Promise<Done | undefined> {
   )
 }
 
-export function saveNote(id: string, note: string): Promise<Done | undefined> {
+/** @param was what stood there when it was written: what was written elsewhere meanwhile is not written over */
+export function saveNote(id: string, note: string, was: string): Promise<Done | undefined> {
   return run((header) =>
-    client.PUT('/api/people/{id}/note', { params: { path: { id }, header }, body: { note } }),
+    client.PUT('/api/people/{id}/note', { params: { path: { id }, header }, body: { note, was } }),
   )
 }
 
-/** What waits for the next talk. */
-export function saveTalk(id: string, items: readonly Matter[]): Promise<Done | undefined> {
+/** Writes a matter for the next talk down, or changes it. */
+export function saveMatter(id: string, matter: Matter): Promise<Done | undefined> {
   return run((header) =>
-    client.PUT('/api/people/{id}/talk', {
-      params: { path: { id }, header },
-      body: { items: [...items] },
+    client.PUT('/api/people/{id}/talk/{matterId}', {
+      params: { path: { id, matterId: matter.id }, header },
+      body: { text: matter.text, done: matter.done },
+    }),
+  )
+}
+
+export function dropMatter(id: string, matterId: string): Promise<Done | undefined> {
+  return run((header) =>
+    client.DELETE('/api/people/{id}/talk/{matterId}', {
+      params: { path: { id, matterId }, header },
     }),
   )
 }

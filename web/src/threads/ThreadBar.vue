@@ -4,8 +4,8 @@ import type { ThreadLine } from '@/api/client'
 import { CLOSING, type ThreadChoice } from '@/threads/decide'
 import view from '@/threads/view'
 import { CLOSED_AS } from '@/threads/words'
+import ActionButtons from '@/ui/ActionButtons.vue'
 import DayPanel from '@/ui/DayPanel.vue'
-import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import { followLetter } from '@/ui/letters'
 import { vFocus } from '@/ui/focus'
@@ -125,6 +125,12 @@ useKeys(
   })),
 )
 
+const shown = computed(() =>
+  actions
+    .filter((each) => each.possible())
+    .map((each) => ({ ...view.keys[each.key], test: each.test, text: each.text(), run: each.run })),
+)
+
 /** In what is asked further, a letter is a button there. */
 function furtherKey(event: KeyboardEvent): void {
   followLetter(event, event.currentTarget as HTMLElement)
@@ -144,34 +150,13 @@ function furtherKey(event: KeyboardEvent): void {
       class="max-w-64 shrink truncate font-semibold max-sm:hidden"
       >{{ lines[0]?.subject }}</bdi
     >
-    <template v-if="mode === 'choose'">
-      <button
-        v-for="each in actions.filter((one) => one.possible())"
-        :key="each.key"
-        class="btn h-8 max-sm:h-11"
-        type="button"
-        :data-test="each.test"
-        @click="each.run()"
-      >
-        {{ each.text() }}
-        <KeyHint
-          :group="view.name"
-          :does="view.keys[each.key].does"
-          :or="view.keys[each.key].key.toUpperCase()"
-        />
-      </button>
-      <button
-        v-if="picked"
-        class="btn btn-quiet h-8 max-sm:h-11"
-        type="button"
-        @click="emit('clear')"
-      >
-        Pick nothing <span class="key">Esc</span>
-      </button>
-      <span v-else class="text-ink-soft ml-auto text-sm max-lg:hidden"
-        ><span class="key">Space</span> picks several</span
-      >
-    </template>
+    <ActionButtons
+      v-if="mode === 'choose'"
+      :group="view.name"
+      :actions="shown"
+      :picked="picked"
+      @clear="emit('clear')"
+    />
     <div
       v-else-if="mode === 'close'"
       class="flex flex-wrap items-center gap-2"

@@ -11,7 +11,7 @@ import view from '@/threads/view'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
-import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
+import { usePicks } from '@/ui/usePicks'
 
 /** The threads of one list; one or several of them are decided with a letter. */
 const { turn, by, active } = defineProps<{
@@ -41,13 +41,15 @@ const place = computed(() =>
   ),
 )
 const current = computed(() => rows.value[place.value])
-const picks = ref<Picks>(NONE)
-watch(rows, (now) => (picks.value = still(picks.value, now.map(named))))
+const { picks, pick, pickStep, pickNothing } = usePicks({
+  ids: () => rows.value.map((row) => row.line.id),
+  current: () => current.value?.line.id,
+  step,
+})
 watch([() => turn, () => by], () => {
   cursor.value = undefined
-  picks.value = NONE
+  pickNothing()
 })
-const named = (row: ThreadRow) => ({ id: row.line.id })
 const chosen = computed(() => {
   const picked = new Map(
     rows.value
@@ -67,23 +69,10 @@ function step(by: number): void {
   focusRow(Math.min(Math.max(at, 0), Math.max(rows.value.length - 1, 0)))
 }
 
-function pick(row: ThreadRow, how: 'one' | 'range'): void {
+/** A row that was picked with the pointer is pointed at too. */
+function pickRow(row: ThreadRow, how: 'one' | 'range'): void {
   cursor.value = row.key
-  const ids = [row.line.id]
-  picks.value =
-    how === 'one' ? toggled(picks.value, ids) : extended(picks.value, rows.value.map(named), ids)
-}
-
-function pickStep(by: 1 | -1): void {
-  const from = current.value
-  if (from && picks.value.ids.size === 0) {
-    pick(from, 'one')
-  }
-  const target = rows.value[place.value + by]
-  if (target) {
-    pick(target, 'range')
-    focusRow(place.value)
-  }
+  pick(row.line.id, how)
 }
 
 async function decide(choice: ThreadChoice): Promise<void> {
@@ -92,7 +81,7 @@ async function decide(choice: ThreadChoice): Promise<void> {
   if (choice.choice !== 'NOT_BEFORE') {
     gone.value = new Set([...gone.value, ...ids])
   }
-  picks.value = NONE
+  pickNothing()
   focusRow(Math.min(at, Math.max(rows.value.length - 1, 0)))
   if (!(await decideThreads(ids, choice))) {
     gone.value = new Set([...gone.value].filter((id) => !ids.includes(id)))
@@ -102,7 +91,7 @@ async function decide(choice: ThreadChoice): Promise<void> {
 async function join(): Promise<void> {
   const ids = chosen.value.map((line) => line.id)
   if (await joinThreads(ids)) {
-    picks.value = NONE
+    pickNothing()
   }
 }
 
@@ -126,7 +115,7 @@ useKeys(view.name, [
   }),
   {
     ...view.keys.nothingPicked,
-    run: () => (picks.value = NONE),
+    run: pickNothing,
     when: () => active && picks.value.ids.size > 0,
   },
 ])
@@ -156,7 +145,7 @@ useKeys(view.name, [
       :categories="categories.data.value ?? []"
       @open="(id) => emit('open', id)"
       @point="(key) => (cursor = key)"
-      @pick="pick"
+      @pick="pickRow"
     />
     <button
       v-if="threads.hasNextPage.value"
@@ -175,6 +164,6 @@ useKeys(view.name, [
     :active="active"
     @decide="(choice) => void decide(choice)"
     @join="void join()"
-    @clear="picks = NONE"
+    @clear="pickNothing"
   />
 </template>

@@ -1,8 +1,9 @@
 create table person_address (
     owner uuid not null references account (id),
+    id uuid not null,
     address varchar(320) not null,
     person varchar(320) not null,
-    primary key (owner, address)
+    primary key (owner, id)
 );
 create table person_note (
     owner uuid not null references account (id),

@@ -24,6 +24,7 @@ import org.apache.lucene.index.IndexWriter;
 import org.apache.lucene.index.IndexWriterConfig;
 import org.apache.lucene.index.IndexableField;
 import org.apache.lucene.index.Term;
+import org.apache.lucene.index.TieredMergePolicy;
 import org.apache.lucene.search.CollectorManager;
 import org.apache.lucene.search.IndexSearcher;
 import org.apache.lucene.search.MultiCollectorManager;
@@ -69,6 +70,7 @@ public final class OwnerIndex implements AutoCloseable {
         this.directory = directory;
         IndexWriterConfig config = new IndexWriterConfig(new WordAnalyzer(true))
                 .setRAMBufferSizeMB(BUFFER_MEGABYTES)
+                .setMergePolicy(new TieredMergePolicy().setForceMergeDeletesPctAllowed(0))
                 .setCommitOnClose(true);
         this.writer = new IndexWriter(directory, config);
         boolean known = false;
@@ -128,6 +130,15 @@ public final class OwnerIndex implements AutoCloseable {
     /** Takes out all files of a message. */
     public void removeFilesOf(UUID messageId) throws IOException {
         writer.deleteDocuments(new Term("of", messageId.toString()));
+    }
+
+    /**
+     * Leaves no word of what was taken out in the files of the index. Until then it is only not found any more, and goes
+     * when parts of the index are put together.
+     */
+    public void purge() throws IOException {
+        writer.forceMergeDeletes();
+        commit();
     }
 
     /** Whether files of a message are known. */

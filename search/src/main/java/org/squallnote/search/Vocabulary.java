@@ -47,7 +47,12 @@ final class Vocabulary {
         }
         List<String> words = new ArrayList<>(all);
         words.sort(Comparator.comparing(String::length).thenComparing(Comparator.naturalOrder()));
-        return new Vocabulary(words);
+        return new Vocabulary(List.copyOf(words));
+    }
+
+    /** All of them, the shortest first. */
+    List<String> words() {
+        return words;
     }
 
     /** Words with a slip or two of the keyboard behind their first letter, and words of which this is a part. */

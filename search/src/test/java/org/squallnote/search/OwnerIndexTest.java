@@ -9,10 +9,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.apache.lucene.index.DirectoryReader;
+import org.apache.lucene.store.FSDirectory;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -232,6 +235,30 @@ class OwnerIndexTest {
             assertThat(again.size()).isEqualTo(1);
             again.close();
             assertThat(again.isBroken()).isTrue();
+        }
+    }
+
+    @Test
+    void ofWhatWasTakenOutNoWordIsLeftInTheFiles() throws IOException {
+        Path place = folder.resolve("c");
+        try (OwnerIndex filled = OwnerIndex.in(place)) {
+            List<Entry> many = new ArrayList<>(List.of(message("secret", "Zeppelin", "the airship lands")));
+            for (int i = 0; i < 40; i++) {
+                many.add(message("b" + i, "Boat", ""));
+            }
+            filled.put(many);
+            filled.commit();
+            filled.remove(Kind.MESSAGE, "secret");
+            filled.commit();
+            assertThat(words(place)).as("not found, and still there").contains("zeppelin");
+            filled.purge();
+            assertThat(words(place)).contains("boat").doesNotContain("zeppelin", "airship");
+        }
+    }
+
+    private static Set<String> words(Path place) throws IOException {
+        try (DirectoryReader reader = DirectoryReader.open(FSDirectory.open(place))) {
+            return Set.copyOf(Vocabulary.of(reader).words());
         }
     }
 

@@ -36,7 +36,9 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("/api/reminders/meetings/settle", "{\"uid\":\"u\",\"startsAt\":\"2026-03-04T11:00:00Z\"}"),
             Map.entry("/repetition", "{\"words\":\"every week\"}"),
             Map.entry("/asked", "{\"text\":\"Could you?\"}"),
-            Map.entry("/api/people/", "{\"into\":\"a@x.example\",\"note\":\"\",\"items\":[]}"),
+            Map.entry(
+                    "/api/people/",
+                    "{\"into\":\"a@x.example\",\"note\":\"\",\"was\":\"\",\"text\":\"x\",\"done\":false}"),
             Map.entry("/api/searches/", "{\"name\":\"Mine\",\"words\":\"Mine\",\"filter\":{}}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),
             Map.entry(

@@ -1,6 +1,8 @@
 package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
@@ -10,6 +12,8 @@ import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.server.account.SignedIn;
 import tools.jackson.databind.JsonNode;
@@ -86,6 +90,24 @@ class FollowUpGroupsServerTest extends ServerTest {
         decide("\"kind\":\"PERSON\",\"personName\":\"Otto\"", ring, send);
         assertThat(groups("PERSON")).containsExactly("otto|Otto|2|20", "||1|90");
         decide("\"kind\":\"DONE\"", ring, order);
+        assertThat(get(me, "/api/follow-ups").path("open").size()).isEqualTo(1);
+    }
+
+    /** A request whose answer was lost is sent again. */
+    @Test
+    void theSameDecisionAgainChangesNothingTwice() {
+        String again = UUID.randomUUID().toString();
+        for (int i = 0; i < 2; i++) {
+            assertThat(mvc.post()
+                            .uri("/api/follow-ups/decisions")
+                            .with(csrf())
+                            .with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())))
+                            .header("Idempotency-Key", again)
+                            .contentType(MediaType.APPLICATION_JSON)
+                            .content(decision("\"kind\":\"DONE\"", ring, order))
+                            .exchange())
+                    .hasStatusOk();
+        }
         assertThat(get(me, "/api/follow-ups").path("open").size()).isEqualTo(1);
     }
 

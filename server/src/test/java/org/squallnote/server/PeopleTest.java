@@ -93,21 +93,59 @@ class PeopleTest extends ServerTest {
         assertThat(person(AT_HOME).path("id").asString("")).isEqualTo(AT_HOME);
     }
 
-    @Test
-    void notesAndMattersForTheNextTalkAreKeptAndTakenBack() {
-        change(me, HttpMethod.PUT, "/api/people/" + TILDA + "/note", "{\"note\":\"Prefers the phone\"}");
-        String command = change(
+    private String matter(UUID id, String text, boolean done) {
+        return change(
                 me,
                 HttpMethod.PUT,
-                "/api/people/" + TILDA + "/talk",
-                "{\"items\":[{\"text\":\"the winch\",\"done\":false},{\"text\":\" \",\"done\":false}]}");
-        assertThat(texts(person(TILDA).path("talk"), "text")).containsExactly("the winch");
+                "/api/people/" + TILDA + "/talk/" + id,
+                "{\"text\":\"" + text + "\",\"done\":" + done + "}");
+    }
+
+    @Test
+    void mattersForTheNextTalkAreKeptEachForItself() {
+        UUID winch = UUID.randomUUID();
+        UUID oar = UUID.randomUUID();
+        matter(winch, " the winch ", false);
+        String command = matter(oar, "the oar", false);
+        matter(winch, "the winch", true);
+        assertThat(texts(person(TILDA).path("talk"), "text")).containsExactly("the winch", "the oar");
+        assertThat(person(TILDA).path("talk").path(0).path("done").asBoolean(false))
+                .isTrue();
+        assertThat(tryChange(
+                        me, HttpMethod.PUT, "/api/people/" + TILDA + "/talk/" + oar, "{\"text\":\" \",\"done\":false}"))
+                .as("says nothing")
+                .isEmpty();
+        change(me, HttpMethod.DELETE, "/api/people/" + TILDA + "/talk/" + winch, "");
+        assertThat(texts(person(TILDA).path("talk"), "text")).containsExactly("the oar");
+        assertThat(get(newAccount(), "/api/people/" + TILDA).path("talk").size())
+                .isZero();
+        assertThat(command).isNotEmpty();
+    }
+
+    @Test
+    void aNoteThatWasChangedElsewhereIsNotWrittenOver() {
+        String path = "/api/people/" + TILDA + "/note";
+        String command = change(me, HttpMethod.PUT, path, "{\"note\":\"Prefers the phone\",\"was\":\"\"}");
+        assertThat(tryChange(me, HttpMethod.PUT, path, "{\"note\":\"Prefers mail\",\"was\":\"\"}"))
+                .isEmpty();
         assertThat(person(TILDA).path("note").asString("")).isEqualTo("Prefers the phone");
+        change(me, HttpMethod.PUT, path, "{\"note\":\"Both\",\"was\":\"Prefers the phone\"}");
         assertThat(get(newAccount(), "/api/people/" + TILDA).path("note").asString("x"))
                 .isEmpty();
-        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
-        assertThat(person(TILDA).path("talk").size()).isZero();
-        assertThat(person(TILDA).path("note").asString("")).isEqualTo("Prefers the phone");
+        assertThat(tryChange(me, HttpMethod.POST, "/api/commands/" + command + "/undo", ""))
+                .as("changed since")
+                .isEmpty();
+        assertThat(person(TILDA).path("note").asString("")).isEqualTo("Both");
+    }
+
+    /** What is taken back is that merge and no other. */
+    @Test
+    void oneMergeIsTakenBackAfterAnother() {
+        String first = change(me, HttpMethod.POST, "/api/people/" + AT_HOME + "/merge", "{\"into\":\"" + TILDA + "\"}");
+        change(me, HttpMethod.POST, "/api/people/a@y.example/merge", "{\"into\":\"b@y.example\"}");
+        change(me, HttpMethod.POST, "/api/commands/" + first + "/undo", "");
+        assertThat(person(AT_HOME).path("id").asString("")).isEqualTo(AT_HOME);
+        assertThat(person("a@y.example").path("id").asString("")).isEqualTo("b@y.example");
     }
 
     @Test

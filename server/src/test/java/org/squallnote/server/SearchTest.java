@@ -2,13 +2,17 @@ package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.squallnote.core.message.RawMail;
@@ -17,6 +21,7 @@ import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.search.Indexes;
 import org.squallnote.server.search.Indexing;
 import org.squallnote.sources.mail.ArrivedMail;
+import org.squallnote.store.search.SearchStore;
 import tools.jackson.databind.JsonNode;
 
 /** Everything is found as it stands now, and nothing of others. */
@@ -27,6 +32,9 @@ class SearchTest extends ServerTest {
 
     @Autowired
     private Indexes indexes;
+
+    @Autowired
+    private SearchStore store;
 
     private SignedIn me;
 
@@ -169,6 +177,16 @@ class SearchTest extends ServerTest {
         indexing.catchUp();
         indexing.catchUpFiles();
         assertThat(titles(search(me, "\"the gantry\"", ""))).as("made anew").containsExactly("FILE certificate.html");
+    }
+
+    /** Its words would stand in the clear beside a database that is not. */
+    @Test
+    void whatWasOnTheDiskGoesWhenTheDatabaseIsEncrypted(@TempDir Path folder) throws IOException {
+        Path index = folder.resolve("search").resolve("a");
+        Files.createDirectories(index);
+        Files.writeString(index.resolve("words"), "zeppelin");
+        new Indexes(new DataFolder(folder.toString()), "a key", store);
+        assertThat(folder.resolve("search")).doesNotExist();
     }
 
     @Test

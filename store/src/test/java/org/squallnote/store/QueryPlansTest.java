@@ -38,10 +38,12 @@ import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMailStore;
 import org.squallnote.store.office.OfficeStore;
 import org.squallnote.store.outbox.OutboxStore;
+import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
 import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
+import org.squallnote.store.search.SearchStore;
 import org.squallnote.store.thread.ThreadStore;
 import org.squallnote.store.todo.TodoStore;
 import org.squallnote.store.turn.AnswerWordStore;
@@ -215,6 +217,14 @@ class QueryPlansTest extends StoreTest {
                         "byTurn",
                         Map.of("owner", ID, "turn", Turn.WITH_ME, "offset", 0, "most", 50)),
                 Arguments.of(FollowUpStore.class, "open", ID),
+                Arguments.of(FollowUpStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(
+                        FollowUpStore.class,
+                        "linksOf",
+                        Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(
+                        PeopleStore.class, "openWith", Map.of("owner", ID, "mine", true, "parties", List.of("a", "b"))),
+                Arguments.of(SearchStore.class, "pending", 400),
                 Arguments.of(FollowUpStore.class, "ofThread", thread),
                 Arguments.of(FollowUpStore.class, "ofMessage", Map.of("owner", ID, "messageId", ID)),
                 Arguments.of(FollowUpStore.class, "endedSince", Map.of("owner", ID, "since", Instant.EPOCH)),

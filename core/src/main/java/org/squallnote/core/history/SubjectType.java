@@ -29,7 +29,7 @@ public enum SubjectType {
     /** What was said of later messages stands in its state only. */
     ANSWER_WORD(1, true),
     KEPT_SEARCH,
-    PERSON_ADDRESSES,
+    PERSON_ADDRESS,
     PERSON_NOTE,
     THREAD_SHAPE(1, true),
     OFFICE_WORD(1, true);

@@ -2,6 +2,7 @@ package org.squallnote.server.followup;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -17,6 +18,8 @@ import org.squallnote.server.problem.Refusal;
 /** One decision about several follow-ups, with one way back. */
 @Component
 class Choices {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
 
     private final FollowUps followUps;
     private final Commands commands;
@@ -34,32 +37,12 @@ class Choices {
      * @param past whether what is firm may be put off past its date
      */
     Done decide(SignedIn me, UUID commandId, List<UUID> ids, Choice choice, boolean past) {
-        if (choice.kind() == Choice.Kind.CATEGORY) {
-            followUps.checkCategory(me, choice.categoryId());
-        }
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
-        List<FollowUp> all = ids.stream()
-                .distinct()
-                .map(id -> followUps.get(me.accountId(), id))
-                .filter(each -> each.state() == FollowUpState.OPEN)
-                .toList();
-        if (all.isEmpty()) {
-            throw Refusal.conflict("None of these is open any more. Nothing was changed.");
-        }
-        LocalDate day = choice.day();
-        if (choice.kind() == Choice.Kind.PUT_OFF) {
-            if (day == null || !all.get(0).startingOn(day).isLater(today)) {
-                throw Refusal.field("day", "Put them off to a day after today. Nothing was changed.");
-            }
-            long firm = all.stream().filter(each -> each.isPastFirmDate(day)).count();
-            if (firm > 0 && !past) {
-                throw Refusal.conflict((firm == 1
-                                ? "One of them is firm for an earlier day"
-                                : firm + " of them are firm for an earlier day")
-                        + ". Nothing was changed; choose an earlier day, or put them off all the same.");
-            }
-        }
-        return commands.run(me, commandId, "follow-ups-" + choice.kind().name().toLowerCase(Locale.ROOT), changes -> {
+        String kind = "follow-ups-" + choice.kind().name().toLowerCase(Locale.ROOT);
+        return commands.run(me, commandId, kind, changes -> {
+            List<FollowUp> all = followUps.get(me.accountId(), ids).stream()
+                    .filter(each -> each.state() == FollowUpState.OPEN)
+                    .toList();
+            check(me, all, choice, past);
             String beside = "";
             for (FollowUp each : all) {
                 beside = followUps.changeWithin(me.accountId(), each, choice.applied(each, clock.instant()), changes);
@@ -71,12 +54,35 @@ class Choices {
         });
     }
 
+    private void check(SignedIn me, List<FollowUp> all, Choice choice, boolean past) {
+        if (all.isEmpty()) {
+            throw Refusal.conflict("None of these is open any more. Nothing was changed.");
+        }
+        if (choice.kind() == Choice.Kind.CATEGORY) {
+            followUps.checkCategory(me, choice.categoryId());
+        }
+        if (choice.kind() != Choice.Kind.PUT_OFF) {
+            return;
+        }
+        LocalDate day = choice.day();
+        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
+        if (day == null || !all.get(0).startingOn(day).isLater(today)) {
+            throw Refusal.field("day", "Put them off to a day after today. Nothing was changed.");
+        }
+        long firm = all.stream().filter(each -> each.isPastFirmDate(day)).count();
+        if (firm > 0 && !past) {
+            throw Refusal.conflict((firm == 1 ? "One of them is" : firm + " of them are")
+                    + " firm for an earlier day. Nothing was changed; choose an earlier day, or put them off all the"
+                    + " same.");
+        }
+    }
+
     private static String words(Choice choice) {
         return switch (choice.kind()) {
             case DONE -> "Done";
             case DROP -> "Dropped";
-            case PUT_OFF -> "Put off until " + choice.day();
-            case REPLY_BY -> choice.day() == null ? "Without a date" : "Reply by " + choice.day();
+            case PUT_OFF -> "Put off" + (choice.day() == null ? "" : " until " + DAY.format(choice.day()));
+            case REPLY_BY -> choice.day() == null ? "Without a date" : "Reply by " + DAY.format(choice.day());
             case CATEGORY -> "Category changed";
             case PRIORITY -> "Priority changed";
             case PLACE -> "Place changed";

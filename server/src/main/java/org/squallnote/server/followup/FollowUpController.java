@@ -288,7 +288,6 @@ class FollowUpController {
         return followUps.addMessage(me, commandId, id, messageId);
     }
 
-    /** How much it matters. */
     /**
      * What a follow-up waits for; nothing at all for no longer.
      *

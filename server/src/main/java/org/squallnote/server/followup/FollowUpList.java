@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
@@ -56,21 +55,34 @@ class FollowUpList {
             List<FollowUp> ended,
             int undated,
             Map<UUID, FollowUpOrigin> origins,
-            Set<UUID> repeating) {
+            Set<UUID> repeating) {}
 
-        /** Those that are open, in sight or not. */
-        List<FollowUp> allOpen() {
-            return Stream.of(open, waiting, later).flatMap(List::stream).toList();
-        }
+    /**
+     * Those that are open.
+     *
+     * @param inSight without those that wait or stay out of sight for now
+     * @param origins the message that each comes from
+     */
+    record Open(List<FollowUp> all, List<FollowUp> inSight, Map<UUID, FollowUpOrigin> origins) {}
+
+    Open open(SignedIn me) {
+        Instant now = clock.instant();
+        LocalDate today = LocalDate.ofInstant(now, me.zoneId());
+        List<FollowUp> open = store.open(me.accountId());
+        return new Open(open, open.stream().filter(each -> !each.isLater(today)).toList(), origins(me, now));
+    }
+
+    /** @param endedSince the messages of what has ended since then too */
+    private Map<UUID, FollowUpOrigin> origins(SignedIn me, Instant endedSince) {
+        Map<UUID, FollowUpOrigin> origins = new HashMap<>();
+        store.origins(me.accountId(), endedSince).forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
+        return origins;
     }
 
     Shown of(SignedIn me) {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, me.zoneId());
         List<FollowUp> open = store.open(me.accountId());
-        Map<UUID, FollowUpOrigin> origins = new HashMap<>();
-        store.origins(me.accountId(), now.minus(ENDED_SHOWN))
-                .forEach(origin -> origins.putIfAbsent(origin.followUpId(), origin));
         return new Shown(
                 open.stream().filter(each -> !each.isLater(today)).toList(),
                 open.stream().filter(each -> each.isWaiting(today)).toList(),
@@ -79,7 +91,7 @@ class FollowUpList {
                         .toList(),
                 store.endedSince(me.accountId(), now.minus(ENDED_SHOWN)),
                 (int) open.stream().filter(each -> each.replyBy().isEmpty()).count(),
-                origins,
+                origins(me, now.minus(ENDED_SHOWN)),
                 series.currents(me.accountId()));
     }
 

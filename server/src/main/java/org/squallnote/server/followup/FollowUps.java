@@ -3,8 +3,10 @@ package org.squallnote.server.followup;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -373,6 +375,16 @@ public class FollowUps implements Restorer {
 
     FollowUp get(UUID owner, UUID id) {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("follow-up"));
+    }
+
+    /** Several, in the order asked for; refused where one of them is not there. */
+    List<FollowUp> get(UUID owner, List<UUID> ids) {
+        Map<UUID, FollowUp> byId = new HashMap<>();
+        store.byIds(owner, ids).forEach(each -> byId.put(each.id(), each));
+        return ids.stream()
+                .distinct()
+                .map(id -> Optional.ofNullable(byId.get(id)).orElseThrow(() -> Refusal.notFound("follow-up")))
+                .toList();
     }
 
     /** Refuses a category that is not mine. */

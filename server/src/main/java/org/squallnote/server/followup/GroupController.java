@@ -65,11 +65,11 @@ class GroupController {
     /** The groups in their order, within each what is wanted first is first. */
     @GetMapping("/api/follow-ups/groups")
     List<GroupView> groups(@CurrentAccount SignedIn me, @RequestParam(defaultValue = "REPLY_BY") Facet by) {
-        FollowUpList.Shown shown = list.of(me);
+        FollowUpList.Open open = list.open(me);
         return FollowUpGroups.of(
-                        shown.open(),
+                        open.inSight(),
                         by,
-                        names.of(me.accountId(), shown.origins()),
+                        names.of(me.accountId(), open.origins()),
                         LocalDateTime.ofInstant(clock.instant(), me.zoneId()))
                 .stream()
                 .map(group -> new GroupView(
@@ -129,19 +129,17 @@ class GroupController {
 
     @GetMapping(path = "/api/follow-ups.csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@CurrentAccount SignedIn me) {
-        FollowUpList.Shown shown = list.of(me);
-        return file(
-                "follow-ups.csv", "csv", FollowUpTable.csv(shown.allOpen(), names.of(me.accountId(), shown.origins())));
+        FollowUpList.Open open = list.open(me);
+        return file("follow-ups.csv", "csv", FollowUpTable.csv(open.all(), names.of(me.accountId(), open.origins())));
     }
 
     @GetMapping(path = "/api/follow-ups.ics", produces = "text/calendar")
     ResponseEntity<byte[]> calendar(@CurrentAccount SignedIn me) {
-        FollowUpList.Shown shown = list.of(me);
+        FollowUpList.Open open = list.open(me);
         return file(
                 "follow-ups.ics",
                 "calendar",
-                FollowUpTable.calendar(
-                        me, shown.allOpen(), names.of(me.accountId(), shown.origins()), clock.instant()));
+                FollowUpTable.calendar(me, open.all(), names.of(me.accountId(), open.origins()), clock.instant()));
     }
 
     private static ResponseEntity<byte[]> file(String name, String type, String text) {

@@ -45,7 +45,7 @@ class HereAndNowFinder {
         int minutes = wanted != null
                 ? wanted
                 : HereAndNow.minutesLeft(next, days.freeTime().workingTime(), now);
-        List<FollowUp> open = list.of(me).open();
+        List<FollowUp> open = list.open(me).inSight();
         return new Here(
                 new HereAndNow(place, minutes)
                         .among(open, today).stream().map(FollowUp::id).toList(),

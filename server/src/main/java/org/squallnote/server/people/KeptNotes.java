@@ -1,6 +1,7 @@
 package org.squallnote.server.people;
 
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.SubjectType;
@@ -11,6 +12,7 @@ import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.command.KeptState;
 import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.people.PeopleStore;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -35,28 +37,41 @@ class KeptNotes extends KeptState<KeptNotes.State> {
         return store.note(owner, none.id()).orElse(none);
     }
 
-    Done note(SignedIn me, UUID commandId, String address, String note) {
+    /** @param was what stood there when it was written: what somebody wrote elsewhere meanwhile is not written over */
+    Done note(SignedIn me, UUID commandId, String address, String note, String was) {
+        return save(me, commandId, address, "Note on " + address, now -> {
+            if (!now.note().equals(was.strip())) {
+                throw Refusal.conflict("This note was changed elsewhere meanwhile. Nothing was changed; what you wrote"
+                        + " is still in its field.");
+            }
+            return new State(address, note.strip(), now.talk());
+        });
+    }
+
+    /** Writes a matter down, or changes it. */
+    Done matter(SignedIn me, UUID commandId, String address, Talk.Item item) {
+        return save(me, commandId, address, "For the next talk with " + address + ": " + item.text(), now -> {
+            try {
+                return new State(address, now.note(), now.talk().with(item));
+            } catch (IllegalArgumentException e) {
+                throw Refusal.invalid(String.valueOf(e.getMessage()));
+            }
+        });
+    }
+
+    Done withoutMatter(SignedIn me, UUID commandId, String address, UUID itemId) {
         return save(
                 me,
                 commandId,
                 address,
-                note.strip(),
-                of(me.accountId(), address).talk(),
-                "Note on " + address);
+                "No longer for the next talk with " + address,
+                now -> new State(address, now.note(), now.talk().without(itemId)));
     }
 
-    Done talk(SignedIn me, UUID commandId, String address, Talk talk) {
-        return save(
-                me, commandId, address, of(me.accountId(), address).note(), talk, "For the next talk with " + address);
-    }
-
-    private Done save(SignedIn me, UUID commandId, String address, String note, Talk talk, String label) {
+    private Done save(SignedIn me, UUID commandId, String address, String label, UnaryOperator<State> changed) {
         return commands.run(me, commandId, "person-note", changes -> {
-            change(
-                    me.accountId(),
-                    PersonNote.none(me.accountId(), address).id(),
-                    new State(address, note, talk),
-                    changes);
+            PersonNote now = of(me.accountId(), address);
+            change(me.accountId(), now.id(), changed.apply(new State(address, now.note(), now.talk())), changes);
             changes.label(label);
         });
     }

@@ -1,9 +1,12 @@
 package org.squallnote.server.people;
 
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -15,6 +18,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.chase.UsualTime;
@@ -39,8 +43,8 @@ import org.squallnote.store.thread.ThreadStore;
 @Component
 class People {
 
-    /** So many people are looked through for the same name. */
-    private static final int MOST_KNOWN = 400;
+    /** Of so many with the words of a name it is looked whether they have the same one. */
+    private static final int MOST_ALIKE = 20;
 
     private final Searching searching;
     private final KeptAddresses addresses;
@@ -50,6 +54,7 @@ class People {
     private final FollowUpStore followUps;
     private final ChaseStore chases;
     private final WorkingTimes workingTimes;
+    private final Clock clock;
 
     People(
             Searching searching,
@@ -59,7 +64,8 @@ class People {
             ThreadStore threads,
             FollowUpStore followUps,
             ChaseStore chases,
-            WorkingTimes workingTimes) {
+            WorkingTimes workingTimes,
+            Clock clock) {
         this.searching = searching;
         this.addresses = addresses;
         this.notes = notes;
@@ -68,6 +74,7 @@ class People {
         this.followUps = followUps;
         this.chases = chases;
         this.workingTimes = workingTimes;
+        this.clock = clock;
     }
 
     /**
@@ -85,7 +92,17 @@ class People {
             String subject,
             String what,
             Instant since,
-            @Nullable LocalDate byDay) {}
+            @Nullable LocalDate byDay) {
+
+        static OpenThread of(StoredThread thread, String what, Instant since, Optional<LocalDateTime> by) {
+            return new OpenThread(
+                    thread.id(),
+                    thread.subject(),
+                    what,
+                    since,
+                    by.map(LocalDateTime::toLocalDate).orElse(null));
+        }
+    }
 
     record OpenFollowUp(UUID id, String title, @Nullable LocalDate replyDay) {}
 
@@ -115,23 +132,35 @@ class People {
 
     List<PersonLine> list(SignedIn me, String words, int most) {
         Identities identities = addresses.of(me.accountId());
-        List<OpenWith> open = store.open(me.accountId());
-        Map<String, List<OpenWith>> openOf =
-                open.stream().collect(Collectors.groupingBy(each -> identities.person(each.party())));
-        Map<String, PersonLine> lines = new LinkedHashMap<>();
-        for (Searching.Known known : searching.people(me, words, most)) {
-            String person = identities.person(known.address());
-            List<OpenWith> of = openOf.getOrDefault(person, List.of());
-            lines.putIfAbsent(
-                    person,
-                    new PersonLine(
-                            person,
-                            name(known.names(), person),
-                            identities.addresses(person),
+        Map<String, List<String>> namesOf = new LinkedHashMap<>();
+        searching
+                .people(me, words, most)
+                .forEach(known -> namesOf.putIfAbsent(identities.person(known.address()), known.names()));
+        List<String> all = namesOf.keySet().stream()
+                .flatMap(person -> identities.addresses(person).stream())
+                .toList();
+        Map<String, List<OpenWith>> openOf = open(me.accountId(), all).stream()
+                .collect(Collectors.groupingBy(each -> identities.person(each.party())));
+        return namesOf.entrySet().stream()
+                .map(each -> {
+                    List<OpenWith> of = openOf.getOrDefault(each.getKey(), List.of());
+                    return new PersonLine(
+                            each.getKey(),
+                            name(each.getValue(), each.getKey()),
+                            identities.addresses(each.getKey()),
                             threadsOf(of, true).size(),
-                            threadsOf(of, false).size()));
-        }
-        return List.copyOf(lines.values());
+                            threadsOf(of, false).size());
+                })
+                .toList();
+    }
+
+    private List<OpenWith> open(UUID owner, Collection<String> parties) {
+        return parties.isEmpty()
+                ? List.of()
+                : Stream.concat(
+                                store.openWith(owner, true, parties).stream(),
+                                store.openWith(owner, false, parties).stream())
+                        .toList();
     }
 
     private static Set<UUID> threadsOf(List<OpenWith> open, boolean mine) {
@@ -153,7 +182,7 @@ class People {
                 .map(each -> new Address(each, searching.names(me, each)))
                 .toList();
         Set<String> mine = all.stream().map(Address::address).collect(Collectors.toSet());
-        List<OpenWith> open = store.openWith(owner, mine);
+        List<OpenWith> open = open(owner, mine);
         Set<UUID> ids = open.stream().map(OpenWith::threadId).collect(Collectors.toSet());
         Map<UUID, StoredThread> threadOf = ids.isEmpty()
                 ? Map.of()
@@ -175,38 +204,44 @@ class People {
                 alike(me, identities, person, all));
     }
 
-    private static List<OpenThread> owed(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> mine) {
-        return threadsOf(open, true).stream()
+    private static List<OpenThread> owed(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> theirs) {
+        return inThreads(
+                open,
+                true,
+                threadOf,
+                thread -> thread.debts().list().stream()
+                        .filter(debt -> isOneOf(theirs, debt.to()))
+                        .map(debt -> OpenThread.of(thread, debt.what(), debt.since(), debt.by())));
+    }
+
+    private static List<OpenThread> owing(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> theirs) {
+        return inThreads(
+                open,
+                false,
+                threadOf,
+                thread -> thread.awaited().list().stream()
+                        .filter(one -> isOneOf(theirs, one.party()))
+                        .map(one -> OpenThread.of(thread, one.what(), one.since(), one.by())));
+    }
+
+    private static List<OpenThread> inThreads(
+            List<OpenWith> open,
+            boolean mine,
+            Map<UUID, StoredThread> threadOf,
+            Function<StoredThread, Stream<OpenThread>> of) {
+        return threadsOf(open, mine).stream()
                 .flatMap(id -> Optional.ofNullable(threadOf.get(id)).stream())
-                .flatMap(thread -> thread.debts().list().stream()
-                        .filter(debt -> mine.contains(debt.to().address().toLowerCase(Locale.ROOT)))
-                        .map(debt -> new OpenThread(
-                                thread.id(),
-                                thread.subject(),
-                                debt.what(),
-                                debt.since(),
-                                debt.by().map(by -> by.toLocalDate()).orElse(null))))
+                .flatMap(of)
                 .sorted(Comparator.comparing(OpenThread::since))
                 .toList();
     }
 
-    private static List<OpenThread> owing(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> mine) {
-        return threadsOf(open, false).stream()
-                .flatMap(id -> Optional.ofNullable(threadOf.get(id)).stream())
-                .flatMap(thread -> thread.awaited().list().stream()
-                        .filter(one -> mine.contains(one.party().address().toLowerCase(Locale.ROOT)))
-                        .map(one -> new OpenThread(
-                                thread.id(),
-                                thread.subject(),
-                                one.what(),
-                                one.since(),
-                                one.by().map(by -> by.toLocalDate()).orElse(null))))
-                .sorted(Comparator.comparing(OpenThread::since))
-                .toList();
+    private static boolean isOneOf(Set<String> addresses, Party party) {
+        return addresses.contains(party.address().toLowerCase(Locale.ROOT));
     }
 
     private List<OpenFollowUp> followUpsWith(UUID owner, Set<String> mine) {
-        Set<UUID> fromThem = followUps.origins(owner, Instant.EPOCH).stream()
+        Set<UUID> fromThem = followUps.origins(owner, clock.instant()).stream()
                 .filter(origin -> mine.contains(origin.fromAddress().toLowerCase(Locale.ROOT)))
                 .map(FollowUpOrigin::followUpId)
                 .collect(Collectors.toSet());
@@ -217,15 +252,17 @@ class People {
     }
 
     private static boolean concerns(FollowUp followUp, Set<String> mine) {
-        return followUp.people().list().stream()
-                .anyMatch(party -> mine.contains(party.address().toLowerCase(Locale.ROOT)));
+        return followUp.people().list().stream().anyMatch(party -> isOneOf(mine, party));
     }
 
     private List<Alike> alike(SignedIn me, Identities identities, String person, List<Address> all) {
         List<Party> own = new ArrayList<>();
         all.forEach(each -> each.names().forEach(name -> own.add(new Party(name, each.address()))));
         Set<String> seen = new HashSet<>();
-        List<Party> others = searching.people(me, "", MOST_KNOWN).stream()
+        List<Party> others = all.stream()
+                .flatMap(each -> each.names().stream())
+                .distinct()
+                .flatMap(name -> searching.people(me, name, MOST_ALIKE).stream())
                 .filter(known -> !identities.person(known.address()).equals(person))
                 .flatMap(known -> known.names().stream().map(name -> new Party(name, known.address())))
                 .toList();

@@ -9,6 +9,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,9 +39,10 @@ class PeopleController {
 
     record MergeForm(@NotBlank @Size(max = 320) String into) {}
 
-    record NoteForm(@NotNull @Size(max = 20_000) String note) {}
-
-    record TalkForm(@NotNull @Size(max = 100) List<@Valid MatterForm> items) {}
+    /** @param was what stood there when it was written */
+    record NoteForm(
+            @NotNull @Size(max = 20_000) String note,
+            @NotNull @Size(max = 20_000) String was) {}
 
     record MatterForm(@NotNull @Size(max = 500) String text, boolean done) {}
 
@@ -81,23 +83,27 @@ class PeopleController {
             @CommandId UUID commandId,
             @PathVariable @Size(max = 320) String id,
             @Valid @RequestBody NoteForm body) {
-        return notes.note(me, commandId, lower(id), body.note());
+        return notes.note(me, commandId, lower(id), body.note(), body.was());
     }
 
-    /** What waits for the next talk. */
-    @PutMapping("/api/people/{id}/talk")
-    Done talk(
+    /** Writes a matter for the next talk down, or changes it. */
+    @PutMapping("/api/people/{id}/talk/{matterId}")
+    Done matter(
             @CurrentAccount SignedIn me,
             @CommandId UUID commandId,
             @PathVariable @Size(max = 320) String id,
-            @Valid @RequestBody TalkForm body) {
-        return notes.talk(
-                me,
-                commandId,
-                lower(id),
-                new Talk(body.items().stream()
-                        .map(item -> new Talk.Item(item.text(), item.done()))
-                        .toList()));
+            @PathVariable UUID matterId,
+            @Valid @RequestBody MatterForm body) {
+        return notes.matter(me, commandId, lower(id), new Talk.Item(matterId, body.text(), body.done()));
+    }
+
+    @DeleteMapping("/api/people/{id}/talk/{matterId}")
+    Done withoutMatter(
+            @CurrentAccount SignedIn me,
+            @CommandId UUID commandId,
+            @PathVariable @Size(max = 320) String id,
+            @PathVariable UUID matterId) {
+        return notes.withoutMatter(me, commandId, lower(id), matterId);
     }
 
     private static String lower(String address) {

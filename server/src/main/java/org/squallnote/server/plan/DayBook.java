@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,7 +12,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.followup.FollowUp;
@@ -35,9 +35,6 @@ import org.squallnote.store.thread.ThreadStore;
 /** Gathers what planning needs to know. */
 @Component
 class DayBook {
-
-    /** Of more threads than these no reasons are given. */
-    private static final int MOST_THREADS = 300;
 
     private final FollowUpStore followUps;
     private final PlanStore plans;
@@ -131,17 +128,15 @@ class DayBook {
                 planned,
                 spent,
                 Preparations.of(open, days.meetings(), days.freeTime().workingTime(), now),
-                ThreadReason.of(origins.values(), pressing(me, today), today),
+                ThreadReason.of(origins.values(), threadsOf(me, origins.values()), today),
                 last);
         return new Opened(horizon, days.meetings(), stints, origins, series.currents(me.accountId()));
     }
 
-    /** The threads in which I promised something for a day that has come, or somebody is to be reminded. */
-    private List<StoredThread> pressing(SignedIn me, LocalDate today) {
-        return Stream.concat(
-                        threads.promised(me.accountId(), MOST_THREADS).stream(),
-                        chases.due(me.accountId(), today, MOST_THREADS).stream())
-                .toList();
+    /** The threads that open follow-ups came from. */
+    private List<StoredThread> threadsOf(SignedIn me, Collection<FollowUpOrigin> origins) {
+        Set<UUID> ids = origins.stream().map(FollowUpOrigin::threadId).collect(Collectors.toSet());
+        return ids.isEmpty() ? List.of() : threads.byIds(me.accountId(), ids);
     }
 
     private LocalDate last(SignedIn me, LocalDate today, int workingDays) {

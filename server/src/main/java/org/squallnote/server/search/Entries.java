@@ -10,7 +10,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
@@ -22,36 +21,28 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.search.Kind;
 import org.squallnote.core.search.Standing;
+import org.squallnote.core.thread.MadeFollowUp;
 import org.squallnote.search.Entry;
-import org.squallnote.store.followup.FollowUpStore;
-import org.squallnote.store.message.MessageStore;
 
 /** Says by which words and chips something is found. */
-@Component
-class Entries {
+final class Entries {
 
     /** Of a longer text only the beginning is looked at. */
     private static final int LONGEST_TEXT = 200_000;
 
-    private final MessageStore messages;
-    private final FollowUpStore followUps;
-
-    Entries(MessageStore messages, FollowUpStore followUps) {
-        this.messages = messages;
-        this.followUps = followUps;
-    }
+    private Entries() {}
 
     /**
      * A message by its words.
      *
      * @param mine my own addresses: that I wrote or got it says nothing
+     * @param made the follow-ups that were made from it
      * @return absent where it was taken back
      */
-    Optional<Entry> ofMessage(StoredMessage message, Set<String> mine) {
+    static Optional<Entry> ofMessage(StoredMessage message, Set<String> mine, List<MadeFollowUp> made) {
         if (message.removed()) {
             return Optional.empty();
         }
-        List<FollowUp> made = followUps.ofMessage(message.owner(), message.id());
         return Optional.of(new Entry(
                 Kind.MESSAGE,
                 message.id().toString(),
@@ -63,7 +54,7 @@ class Entries {
                         .toList(),
                 message.sentAt(),
                 made.stream()
-                        .map(FollowUp::categoryId)
+                        .map(MadeFollowUp::categoryId)
                         .filter(Objects::nonNull)
                         .findFirst()
                         .orElse(null),
@@ -122,11 +113,14 @@ class Entries {
                 Set.of());
     }
 
-    Entry ofFollowUp(FollowUp followUp) {
-        List<FollowUpLink> links = followUps.links(followUp.owner(), followUp.id());
+    /**
+     * A follow-up by its words.
+     *
+     * @param links from which messages it came
+     * @param origin the first of these, absent where it came from none
+     */
+    static Entry ofFollowUp(FollowUp followUp, List<FollowUpLink> links, Optional<StoredMessage> origin) {
         Set<UUID> from = links.stream().map(FollowUpLink::messageId).collect(Collectors.toSet());
-        Optional<StoredMessage> origin =
-                links.stream().findFirst().flatMap(link -> messages.byId(followUp.owner(), link.messageId()));
         return new Entry(
                 Kind.FOLLOW_UP,
                 followUp.id().toString(),

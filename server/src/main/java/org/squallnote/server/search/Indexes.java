@@ -32,10 +32,23 @@ public class Indexes {
     private final SearchStore store;
     private final Map<UUID, OwnerIndex> open = new HashMap<>();
 
-    Indexes(DataFolder data, @Value("${spring.datasource.password:}") String databaseKey, SearchStore store) {
+    /** @param databaseKey empty where the database is not encrypted */
+    public Indexes(DataFolder data, @Value("${spring.datasource.password:}") String databaseKey, SearchStore store) {
         this.folder = data.path().resolve("search");
         this.onDisk = databaseKey.isBlank();
         this.store = store;
+        if (!onDisk) {
+            // It was made before the database was encrypted.
+            delete(folder);
+        }
+    }
+
+    private static void delete(Path folder) {
+        try {
+            FileSystemUtils.deleteRecursively(folder);
+        } catch (IOException e) {
+            throw new UncheckedIOException("The index for finding things cannot be deleted", e);
+        }
     }
 
     /** The index of an account; one that is new gets everything put into it. */
@@ -72,11 +85,7 @@ public class Indexes {
     /** Forgets the index of an account; it is made anew from the database. */
     public synchronized void rebuild(UUID owner) {
         close(open.remove(owner));
-        try {
-            FileSystemUtils.deleteRecursively(folder.resolve(owner.toString()));
-        } catch (IOException e) {
-            throw new UncheckedIOException("The index for finding things cannot be deleted", e);
-        }
+        delete(folder.resolve(owner.toString()));
     }
 
     @PreDestroy

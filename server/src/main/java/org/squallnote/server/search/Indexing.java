@@ -1,7 +1,6 @@
 package org.squallnote.server.search;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Duration;
@@ -25,25 +24,22 @@ import org.springframework.dao.DataAccessException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.message.Channel;
-import org.squallnote.core.message.Files;
+import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.message.RawMail;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.search.Kind;
-import org.squallnote.formats.mail.MailParser;
+import org.squallnote.core.thread.MadeFollowUp;
 import org.squallnote.search.Entry;
-import org.squallnote.search.FileText;
 import org.squallnote.search.OwnerIndex;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
-import org.squallnote.store.message.RawMails;
 import org.squallnote.store.search.Pending;
 import org.squallnote.store.search.SearchStore;
 import org.squallnote.store.source.SourceStore;
+import org.squallnote.store.thread.ThreadStore;
 
 /**
  * Puts what has changed into the indexes. A mark goes when the index has what it stands for on its disk, so that a kill
@@ -54,7 +50,6 @@ public class Indexing {
 
     private static final Logger LOG = LoggerFactory.getLogger(Indexing.class);
     private static final int BATCH = 400;
-    private static final int MOST_FILES = 20;
 
     /** So long nothing is tried after the disk has refused. */
     private static final Duration PAUSE = Duration.ofSeconds(30);
@@ -65,16 +60,16 @@ public class Indexing {
     private final SearchStore store;
     private final MessageStore messages;
     private final FollowUpStore followUps;
+    private final ThreadStore threads;
     private final SourceStore sources;
     private final AccountStore accounts;
-    private final RawMails rawMails;
+    private final FileReading fileReading;
     private final Indexes indexes;
-    private final Entries entries;
     private final LiveEvents live;
     private final boolean byItself;
     private final Clock clock;
+    private boolean begun;
     private volatile Optional<Instant> failed = Optional.empty();
-    private final FileText fileText = new FileText();
     private final Map<UUID, Map<String, Person>> people = new HashMap<>();
 
     private record Person(Set<String> names, Instant lastHeard) {}
@@ -83,22 +78,22 @@ public class Indexing {
             SearchStore store,
             MessageStore messages,
             FollowUpStore followUps,
+            ThreadStore threads,
             SourceStore sources,
             AccountStore accounts,
-            RawMails rawMails,
+            FileReading fileReading,
             Indexes indexes,
-            Entries entries,
             LiveEvents live,
             Clock clock,
             Environment environment) {
         this.store = store;
         this.messages = messages;
         this.followUps = followUps;
+        this.threads = threads;
         this.sources = sources;
         this.accounts = accounts;
-        this.rawMails = rawMails;
+        this.fileReading = fileReading;
         this.indexes = indexes;
-        this.entries = entries;
         this.live = live;
         this.clock = clock;
         this.byItself = !environment.matchesProfiles("command");
@@ -109,7 +104,11 @@ public class Indexing {
     void goOn() {
         if (byItself && !hasFailed()) {
             try {
-                accounts.all().forEach(account -> indexes.of(account.id()));
+                if (!begun) {
+                    // Those that are not there yet are begun; of later accounts each change says so.
+                    accounts.all().forEach(account -> indexes.of(account.id()));
+                    begun = true;
+                }
                 catchUp();
             } catch (UncheckedIOException e) {
                 // What is marked stays marked; a full disk is not asked again and again.
@@ -134,14 +133,18 @@ public class Indexing {
 
     /** Takes in everything that has changed until now. */
     public synchronized void catchUp() {
+        Set<UUID> changed = new HashSet<>();
         for (List<Pending> next = store.pending(BATCH); !next.isEmpty(); next = store.pending(BATCH)) {
             next.stream()
                     .collect(Collectors.groupingBy(Pending::owner, LinkedHashMap::new, Collectors.toList()))
                     .forEach(this::takeOrLeave);
+            next.forEach(each -> changed.add(each.owner()));
             if (Thread.currentThread().isInterrupted()) {
                 return;
             }
         }
+        // Once for all of it: an open page asks again each time.
+        changed.forEach(owner -> live.changed(owner, List.of(Topic.SEARCHES)));
     }
 
     /** One that cannot be taken in keeps no other from being found. */
@@ -172,43 +175,72 @@ public class Indexing {
                 (each.what() == Pending.What.MESSAGE ? messageIds : followUpIds).add(each.subjectId());
             }
             List<Entry> put = new ArrayList<>();
-            for (UUID id : followUpIds) {
-                messageIds.addAll(index.links(id));
-                Optional<FollowUp> followUp = followUps.byId(owner, id);
-                if (followUp.isPresent()) {
-                    Entry entry = entries.ofFollowUp(followUp.get());
-                    messageIds.addAll(entry.links());
-                    put.add(entry);
-                } else {
-                    index.remove(Kind.FOLLOW_UP, id.toString());
-                }
-            }
-            Set<String> mine = new HashSet<>(sources.addresses(owner));
-            for (StoredMessage message :
-                    messageIds.isEmpty() ? List.<StoredMessage>of() : messages.byIds(owner, messageIds)) {
-                take(index, message, mine, put);
-            }
+            followUps(owner, index, followUpIds, messageIds, put);
+            boolean takenBack = messages(owner, index, messageIds, put);
             index.put(put);
             index.commit();
+            if (takenBack) {
+                index.purge();
+            }
         } catch (IOException e) {
             throw new UncheckedIOException("The index for finding things cannot be written", e);
         }
         store.taken(marks.stream().map(Pending::seq).toList());
-        live.changed(owner, List.of(Topic.SEARCHES));
     }
 
-    private void take(OwnerIndex index, StoredMessage message, Set<String> mine, List<Entry> put) throws IOException {
-        Optional<Entry> entry = entries.ofMessage(message, mine);
-        if (entry.isEmpty()) {
-            index.remove(Kind.MESSAGE, message.id().toString());
-            index.removeFilesOf(message.id());
+    /** @param messageIds gets the messages of the follow-ups, as they were and as they are: these change with them */
+    private void followUps(UUID owner, OwnerIndex index, Set<UUID> ids, Set<UUID> messageIds, List<Entry> put)
+            throws IOException {
+        if (ids.isEmpty()) {
             return;
         }
-        put.add(entry.get());
-        people(index, message, mine, put);
+        Map<UUID, List<FollowUpLink>> links =
+                followUps.linksOf(owner, ids).stream().collect(Collectors.groupingBy(FollowUpLink::followUpId));
+        Set<UUID> gone = new HashSet<>(ids);
+        for (FollowUp followUp : followUps.byIds(owner, ids)) {
+            gone.remove(followUp.id());
+            List<FollowUpLink> its = links.getOrDefault(followUp.id(), List.of());
+            put.add(Entries.ofFollowUp(
+                    followUp, its, its.stream().findFirst().flatMap(link -> messages.byId(owner, link.messageId()))));
+            its.forEach(link -> messageIds.add(link.messageId()));
+        }
+        for (UUID id : ids) {
+            messageIds.addAll(index.links(id));
+        }
+        for (UUID id : gone) {
+            index.remove(Kind.FOLLOW_UP, id.toString());
+        }
+    }
+
+    /** @return whether one of them was taken back */
+    private boolean messages(UUID owner, OwnerIndex index, Set<UUID> ids, List<Entry> put) throws IOException {
+        if (ids.isEmpty()) {
+            return false;
+        }
+        Set<String> mine = new HashSet<>(sources.addresses(owner));
+        Map<UUID, List<MadeFollowUp>> made =
+                threads.made(owner, ids).stream().collect(Collectors.groupingBy(MadeFollowUp::messageId));
+        boolean takenBack = false;
+        for (StoredMessage message : messages.byIds(owner, ids)) {
+            Optional<Entry> entry = Entries.ofMessage(message, mine, made.getOrDefault(message.id(), List.of()));
+            if (entry.isPresent()) {
+                put.add(entry.get());
+                people(index, message, mine, put);
+                files(index, message, put);
+            } else {
+                index.remove(Kind.MESSAGE, message.id().toString());
+                index.removeFilesOf(message.id());
+                takenBack = true;
+            }
+        }
+        return takenBack;
+    }
+
+    /** The files of a message are found by their names at once, and by their text when they were read. */
+    private void files(OwnerIndex index, StoredMessage message, List<Entry> put) throws IOException {
         if (message.hasFiles() && !index.hasFilesOf(message.id())) {
             message.files().list().stream()
-                    .limit(MOST_FILES)
+                    .limit(FileReading.MOST)
                     .forEach(file -> put.add(Entries.ofFile(message, file, "")));
             store.mark(message.owner(), Pending.What.FILES, message.id());
         }
@@ -249,7 +281,7 @@ public class Indexing {
                 OwnerIndex index = indexes.of(mark.owner());
                 Optional<StoredMessage> message = messages.byId(mark.owner(), mark.subjectId());
                 if (message.isPresent()) {
-                    List<Entry> read = files(message.get());
+                    List<Entry> read = fileReading.of(message.get());
                     keep(index, message.get(), read);
                 }
             } catch (IOException e) {
@@ -269,33 +301,6 @@ public class Indexing {
                 .isPresent()) {
             index.put(read);
             index.commit();
-        }
-    }
-
-    private List<Entry> files(StoredMessage message) throws InterruptedException {
-        List<Entry> put = new ArrayList<>();
-        for (Files.StoredFile file :
-                message.files().list().stream().limit(MOST_FILES).toList()) {
-            // What lies at a homeserver is not fetched for this.
-            if (message.channel() == Channel.MAIL && file.size() <= FileText.LARGEST) {
-                String text = text(message, file);
-                if (!text.isEmpty()) {
-                    put.add(Entries.ofFile(message, file, text));
-                }
-            }
-        }
-        return put;
-    }
-
-    private String text(StoredMessage message, Files.StoredFile file) throws InterruptedException {
-        try {
-            Optional<RawMail> raw = rawMails.of(message.owner(), message.id());
-            Optional<InputStream> content =
-                    raw.isEmpty() ? Optional.empty() : MailParser.attachment(raw.get(), file.index());
-            return content.isEmpty() ? "" : fileText.of(file.name(), content.get());
-        } catch (IOException | RuntimeException e) {
-            LOG.debug("The file of a message cannot be read", e);
-            return "";
         }
     }
 }

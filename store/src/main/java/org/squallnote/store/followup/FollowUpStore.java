@@ -1,6 +1,7 @@
 package org.squallnote.store.followup;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,6 +17,8 @@ import org.squallnote.core.followup.FollowUpSource;
 public interface FollowUpStore {
 
     Optional<FollowUp> byId(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    List<FollowUp> byIds(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
 
     List<FollowUp> open(UUID owner);
 
@@ -41,6 +44,9 @@ public interface FollowUpStore {
     int deleteLinks(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
     List<FollowUpLink> links(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
+
+    /** The links of several, each follow-up's in the order in which they were made. */
+    List<FollowUpLink> linksOf(@Param("owner") UUID owner, @Param("followUpIds") Collection<UUID> followUpIds);
 
     List<FollowUp> ofMessage(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 

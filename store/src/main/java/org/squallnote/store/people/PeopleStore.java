@@ -16,9 +16,11 @@ public interface PeopleStore {
 
     List<PersonAddress> addresses(UUID owner);
 
+    Optional<PersonAddress> address(@Param("owner") UUID owner, @Param("id") UUID id);
+
     void insertAddress(@Param("owner") UUID owner, @Param("a") PersonAddress address);
 
-    int deleteAddress(@Param("owner") UUID owner, @Param("address") String address);
+    int deleteAddress(@Param("owner") UUID owner, @Param("id") UUID id);
 
     Optional<PersonNote> note(@Param("owner") UUID owner, @Param("id") UUID id);
 
@@ -26,9 +28,11 @@ public interface PeopleStore {
 
     int deleteNote(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    /** The threads in which something is open with somebody, the oldest first. */
-    List<OpenWith> openWith(@Param("owner") UUID owner, @Param("parties") Collection<String> parties);
-
-    /** All of them with everybody. */
-    List<OpenWith> open(UUID owner);
+    /**
+     * The threads in which something is open with some, the oldest first.
+     *
+     * @param mine whether I owe it; else they do
+     */
+    List<OpenWith> openWith(
+            @Param("owner") UUID owner, @Param("mine") boolean mine, @Param("parties") Collection<String> parties);
 }
