@@ -71,7 +71,6 @@ export type FollowUpGroup =
   paths['/api/follow-ups/groups']['get']['responses'][200]['content']['application/json'][number]
 export type FollowUpChoice = Schemas['ChoiceRequest']
 export type PersonView = Schemas['PersonView']
-export type PersonLine = Schemas['PersonLine']
 export type FoundThings =
   paths['/api/search']['get']['responses'][200]['content']['application/json']
 export type FoundThing = FoundThings['results'][number]

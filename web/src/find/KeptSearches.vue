@@ -16,7 +16,11 @@ function forget(search: KeptSearch): void {
 </script>
 
 <template>
-  <section aria-label="Kept searches" data-test="kept-searches">
+  <section
+    aria-label="Kept searches"
+    :class="kept.data.value?.length ? '' : 'max-md:hidden'"
+    data-test="kept-searches"
+  >
     <h2 class="text-ink-soft text-sm font-semibold">Kept searches</h2>
     <p v-if="kept.data.value?.length === 0" class="text-ink-soft mt-1 text-sm">
       None yet. <em>Keep it</em> puts a search here, with how many it finds.

@@ -33,7 +33,7 @@ const { title, none, threads, mine } = defineProps<{
             v-if="thread.byDay"
             class="ml-2"
             :class="thread.byDay < today() ? 'text-brass-ink' : ''"
-            >by {{ day(thread.byDay) }}</b
+            >{{ thread.byDay < today() ? 'late: ' : '' }}by {{ day(thread.byDay) }}</b
           ></span
         >
       </li>

@@ -1,9 +1,8 @@
 create table person_address (
     owner uuid not null references account (id),
-    id uuid not null,
     address varchar(320) not null,
     person varchar(320) not null,
-    primary key (owner, id)
+    primary key (owner, address)
 );
 create table person_note (
     owner uuid not null references account (id),

@@ -35,6 +35,7 @@ import org.squallnote.core.todo.Todo;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.store.migration.DecomposeBaseSubjects;
 import org.squallnote.store.migration.MendMailIdentities;
+import org.squallnote.store.migration.TellPeopleApart;
 import org.squallnote.store.search.SearchMarks;
 import org.squallnote.store.type.StoreTypes;
 
@@ -53,6 +54,12 @@ public class StoreConfiguration {
     @Bean
     public JavaMigration decomposeBaseSubjects() {
         return new DecomposeBaseSubjects();
+    }
+
+    /** Keeps what was said of people each for itself. */
+    @Bean
+    public JavaMigration tellPeopleApart() {
+        return new TellPeopleApart();
     }
 
     /** What changes is marked for the index. */

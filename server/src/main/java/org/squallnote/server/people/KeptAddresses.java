@@ -68,12 +68,18 @@ class KeptAddresses extends KeptState<PersonAddress> {
 
     @Override
     protected @Nullable PersonAddress state(UUID owner, UUID id) {
-        return store.address(owner, id).orElse(null);
+        return store.addresses(owner).stream()
+                .filter(each -> each.id().equals(id))
+                .findFirst()
+                .orElse(null);
     }
 
     @Override
     protected void write(UUID owner, UUID id, @Nullable PersonAddress state) {
-        store.deleteAddress(owner, id);
+        PersonAddress now = state(owner, id);
+        if (now != null) {
+            store.deleteAddress(owner, now.address());
+        }
         if (state != null) {
             store.insertAddress(owner, state);
         }

@@ -16,11 +16,9 @@ public interface PeopleStore {
 
     List<PersonAddress> addresses(UUID owner);
 
-    Optional<PersonAddress> address(@Param("owner") UUID owner, @Param("id") UUID id);
-
     void insertAddress(@Param("owner") UUID owner, @Param("a") PersonAddress address);
 
-    int deleteAddress(@Param("owner") UUID owner, @Param("id") UUID id);
+    int deleteAddress(@Param("owner") UUID owner, @Param("address") String address);
 
     Optional<PersonNote> note(@Param("owner") UUID owner, @Param("id") UUID id);
 
