@@ -61,13 +61,39 @@ export function usePerson(id: MaybeRefOrGetter<string>) {
   })
 }
 
+/** What the list of follow-ups shows, and how. */
+export interface Arranged {
+  readonly facet: FollowUpFacet
+  readonly byHand: boolean
+  readonly only: readonly { facet: FollowUpFacet; key: string }[]
+}
+
 /** Follow-ups by one facet. */
-export function useFollowUpGroups(by: MaybeRefOrGetter<FollowUpFacet>) {
+export function useFollowUpGroups(arranged: MaybeRefOrGetter<Arranged>) {
+  const query = computed(() => {
+    const { facet, byHand, only } = toValue(arranged)
+    return { by: facet, byHand, only: only.map((part) => `${part.facet}:${part.key}`) }
+  })
   return useQuery({
-    queryKey: computed(() => ['follow-up-groups', toValue(by)]),
-    queryFn: () =>
-      unwrap(client.GET('/api/follow-ups/groups', { params: { query: { by: toValue(by) } } })),
+    queryKey: computed(() => ['follow-up-groups', query.value]),
+    queryFn: () => unwrap(client.GET('/api/follow-ups/groups', { params: { query: query.value } })),
     placeholderData: keepPreviousData,
+  })
+}
+
+/** What open follow-ups have of each facet. */
+export function useFollowUpFacets() {
+  return useQuery({
+    queryKey: ['follow-up-facets'],
+    queryFn: () => unwrap(client.GET('/api/follow-ups/facets')),
+  })
+}
+
+/** How the list of follow-ups stands, under names. */
+export function useArrangements() {
+  return useQuery({
+    queryKey: ['arrangements'],
+    queryFn: () => unwrap(client.GET('/api/arrangements')),
   })
 }
 

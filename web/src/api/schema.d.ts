@@ -84,6 +84,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/arrangements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/arrangements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["save"];
+        post?: never;
+        delete: operations["delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar": {
         parameters: {
             query?: never;
@@ -107,7 +139,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -171,7 +203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_3"];
         put: operations["order"];
         post?: never;
         delete?: never;
@@ -379,7 +411,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_3"];
+        get: operations["all_4"];
         put?: never;
         post: operations["capture"];
         delete?: never;
@@ -436,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/facets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["facets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/groups": {
         parameters: {
             query?: never;
@@ -462,6 +510,22 @@ export interface paths {
         get: operations["here"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["order_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1355,7 +1419,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_4"];
+        get: operations["all_5"];
         put: operations["change_5"];
         post?: never;
         delete?: never;
@@ -1371,7 +1435,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put?: never;
         post: operations["add_3"];
         delete?: never;
@@ -1419,7 +1483,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1515,7 +1579,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1532,9 +1596,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save"];
+        put: operations["save_1"];
         post?: never;
-        delete: operations["delete"];
+        delete: operations["delete_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1564,7 +1628,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["order_1"];
+        put: operations["order_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1612,7 +1676,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["preferences"];
-        put: operations["save_1"];
+        put: operations["save_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1659,7 +1723,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1692,7 +1756,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["order_2"];
+        put: operations["order_3"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1724,9 +1788,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save_2"];
+        put: operations["save_3"];
         post?: never;
-        delete: operations["delete_1"];
+        delete: operations["delete_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1884,9 +1948,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["save_3"];
+        put: operations["save_4"];
         post?: never;
-        delete: operations["delete_2"];
+        delete: operations["delete_3"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2027,7 +2091,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_10"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -2076,7 +2140,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["settings_1"];
-        put: operations["save_4"];
+        put: operations["save_5"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2092,7 +2156,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["wishes"];
-        put: operations["save_5"];
+        put: operations["save_6"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2124,7 +2188,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["workingTime"];
-        put: operations["save_6"];
+        put: operations["save_7"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2139,7 +2203,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_10"];
+        get: operations["all_11"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2547,6 +2611,24 @@ export interface components {
             verdict: "NO_ANSWER" | "PARTLY" | "ANSWER";
             missing: string;
             always: boolean;
+        };
+        ArrangementForm: {
+            name: string;
+            letter: string;
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            byHand: boolean;
+            only: components["schemas"]["PartForm"][];
+        };
+        ArrangementView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            letter: string;
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            byHand: boolean;
+            only: components["schemas"]["Part"][];
         };
         AskedView: {
             sentence: string;
@@ -3253,6 +3335,8 @@ export interface components {
             followUps: string[];
             /** Format: int32 */
             minutes: number;
+            /** Format: date */
+            day: string | null;
         };
         HandOverRequest: {
             name: string;
@@ -3672,6 +3756,10 @@ export interface components {
             band: "NOW" | "LATER" | "IF_TIME";
             inOrder: string[];
         };
+        OrderRequest: {
+            group: string[];
+            moved: string[];
+        };
         OutboxLine: {
             /** Format: uuid */
             id: string;
@@ -3689,6 +3777,18 @@ export interface components {
             /** Format: int32 */
             attempts: number;
             lastError: string;
+        };
+        Part: {
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            key: string;
+            name: string;
+        };
+        PartForm: {
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            key: string;
+            name: string;
         };
         Party: {
             name: string;
@@ -3829,6 +3929,8 @@ export interface components {
             categoryReason: string;
             /** Format: int32 */
             effortMinutes: number;
+            /** @enum {string} */
+            priority: "HIGH" | "NORMAL" | "LOW";
             forReply: boolean;
             people: components["schemas"]["Party"][];
         };
@@ -4270,6 +4372,14 @@ export interface components {
             /** Format: int32 */
             promisesPressing: number;
         };
+        ValueView: {
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            key: string;
+            name: string;
+            /** Format: int32 */
+            count: number;
+        };
         Waiting: {
             person: components["schemas"]["Party"] | null;
             /** Format: uuid */
@@ -4480,6 +4590,80 @@ export interface operations {
             };
         };
     };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangementView"][];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangementForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     calendar: {
         parameters: {
             query?: never;
@@ -4500,7 +4684,7 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4595,7 +4779,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -4996,7 +5180,7 @@ export interface operations {
             };
         };
     };
-    all_3: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5110,10 +5294,32 @@ export interface operations {
             };
         };
     };
+    facets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ValueView"][];
+                };
+            };
+        };
+    };
     groups: {
         parameters: {
             query?: {
-                by?: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE";
+                by?: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+                byHand?: boolean;
+                only?: string[];
             };
             header?: never;
             path?: never;
@@ -5151,6 +5357,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Here"];
+                };
+            };
+        };
+    };
+    order_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };
@@ -6749,7 +6982,7 @@ export interface operations {
             };
         };
     };
-    all_4: {
+    all_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -6796,7 +7029,7 @@ export interface operations {
             };
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -6890,7 +7123,7 @@ export interface operations {
             };
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: {
                 q?: string;
@@ -7074,7 +7307,7 @@ export interface operations {
             };
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -7094,7 +7327,7 @@ export interface operations {
             };
         };
     };
-    save: {
+    save_1: {
         parameters: {
             query?: never;
             header: {
@@ -7123,7 +7356,7 @@ export interface operations {
             };
         };
     };
-    delete: {
+    delete_1: {
         parameters: {
             query?: never;
             header: {
@@ -7175,7 +7408,7 @@ export interface operations {
             };
         };
     };
-    order_1: {
+    order_2: {
         parameters: {
             query?: never;
             header: {
@@ -7278,7 +7511,7 @@ export interface operations {
             };
         };
     };
-    save_1: {
+    save_2: {
         parameters: {
             query?: never;
             header: {
@@ -7345,7 +7578,7 @@ export interface operations {
             };
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7389,7 +7622,7 @@ export interface operations {
             };
         };
     };
-    order_2: {
+    order_3: {
         parameters: {
             query?: never;
             header: {
@@ -7436,7 +7669,7 @@ export interface operations {
             };
         };
     };
-    save_2: {
+    save_3: {
         parameters: {
             query: {
                 version: number;
@@ -7467,7 +7700,7 @@ export interface operations {
             };
         };
     };
-    delete_1: {
+    delete_2: {
         parameters: {
             query?: never;
             header: {
@@ -7720,7 +7953,7 @@ export interface operations {
             };
         };
     };
-    save_3: {
+    save_4: {
         parameters: {
             query?: never;
             header: {
@@ -7749,7 +7982,7 @@ export interface operations {
             };
         };
     };
-    delete_2: {
+    delete_3: {
         parameters: {
             query?: never;
             header: {
@@ -7996,7 +8229,7 @@ export interface operations {
             };
         };
     };
-    all_9: {
+    all_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -8123,7 +8356,7 @@ export interface operations {
             };
         };
     };
-    save_4: {
+    save_5: {
         parameters: {
             query?: never;
             header: {
@@ -8170,7 +8403,7 @@ export interface operations {
             };
         };
     };
-    save_5: {
+    save_6: {
         parameters: {
             query?: never;
             header: {
@@ -8264,7 +8497,7 @@ export interface operations {
             };
         };
     };
-    save_6: {
+    save_7: {
         parameters: {
             query?: never;
             header: {
@@ -8291,7 +8524,7 @@ export interface operations {
             };
         };
     };
-    all_10: {
+    all_11: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, watch } from 'vue'
 import type { CategoryView, FollowUpChoice, FollowUpLine, QuickChoice } from '@/api/client'
+import { NOTHING_SAID } from '@/followups/changes'
 import view from '@/followups/view'
 import ActionButtons from '@/ui/ActionButtons.vue'
 import CategoryMark from '@/ui/CategoryMark.vue'
@@ -47,20 +48,9 @@ watch(mode, () => {
   past.value = undefined
 })
 
-const NOTHING: Omit<FollowUpChoice, 'ids' | 'kind'> = {
-  day: null,
-  categoryId: null,
-  priority: null,
-  place: null,
-  personName: null,
-  personAddress: null,
-  minutes: null,
-  past: null,
-}
-
 function decide(kind: FollowUpChoice['kind'], said: Partial<FollowUpChoice> = {}): void {
   mode.value = 'choose'
-  emit('decide', { ...NOTHING, kind, ...said })
+  emit('decide', { ...NOTHING_SAID, kind, ...said })
 }
 
 function putOff(day: string): void {

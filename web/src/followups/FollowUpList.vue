@@ -2,13 +2,16 @@
 import { useMediaQuery, useStorage } from '@vueuse/core'
 import { ChevronDown, ChevronRight } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import type { FollowUpChoice, FollowUpFacet, FollowUpLine } from '@/api/client'
-import { useCategories, useFollowUpGroups, useIntake } from '@/api/queries'
-import { decideFollowUps, setState } from '@/followups/changes'
+import type { FollowUpChoice, FollowUpLine } from '@/api/client'
+import { type Arranged, useCategories, useFollowUpGroups, useIntake } from '@/api/queries'
+import { decideFollowUps, orderFollowUps, setState } from '@/followups/changes'
 import { peopleOf } from '@/followups/details/people'
-import { byFacet, type FacetGroup } from '@/followups/facets'
+import { byFacet, choiceFor, type FacetGroup } from '@/followups/facets'
 import FollowUpBar from '@/followups/FollowUpBar.vue'
+import { NOTHING_SAID } from '@/followups/changes'
 import FollowUpRow from '@/followups/FollowUpRow.vue'
+import { movedBy, putBefore } from '@/followups/order'
+import { useRowDrag } from '@/followups/useRowDrag'
 import view from '@/followups/view'
 import { effortText } from '@/ui/effort'
 import { useKeys } from '@/ui/keys'
@@ -18,20 +21,25 @@ import RowList from '@/ui/RowList.vue'
 import { usePicks } from '@/ui/usePicks'
 
 /** The list, in groups by one facet; one or several of it are decided with a letter. */
-const { open, more, facet, only, active } = defineProps<{
+const { open, more, arranged, only, active } = defineProps<{
+  /** Those in sight; by state those that are not, too. */
   open: readonly FollowUpLine[]
   /** What stands behind the groups. */
   more: readonly { title: string; lines: readonly FollowUpLine[] }[]
-  facet: FollowUpFacet
+  arranged: Arranged
   /** Nothing else is shown, where there is such a set. */
   only: ReadonlySet<string> | undefined
   /** Whether its keys count. */
   active: boolean
 }>()
-const emit = defineEmits<{ open: [id: string] }>()
+const emit = defineEmits<{
+  open: [id: string]
+  /** Something was put elsewhere by hand: the order is my own from now on. */
+  ordered: []
+}>()
 
 const wide = useMediaQuery('(min-width: 640px)')
-const groupsQuery = useFollowUpGroups(() => facet)
+const groupsQuery = useFollowUpGroups(() => arranged)
 const categories = useCategories()
 const intake = useIntake()
 const foldedKeys = useStorage<string[]>('follow-ups-folded', [])
@@ -40,11 +48,12 @@ const shown = computed(() => (only ? open.filter((line) => only.has(line.id)) : 
 const groups = computed(() =>
   byFacet(
     groupsQuery.data.value ?? [],
-    facet,
+    arranged.facet,
     shown.value,
-    only ? [] : more,
+    only || arranged.only.length > 0 ? [] : more,
     folded.value,
     wide.value ? 32 : 52,
+    arranged.only.length > 0,
   ),
 )
 const rows = computed(() => groups.value.flatMap((group) => group.rows))
@@ -105,6 +114,45 @@ async function decide(choice: Omit<FollowUpChoice, 'ids'>): Promise<void> {
   }
 }
 
+const drag = useRowDrag({
+  with: (key) => (picks.value.ids.has(key) ? [...picks.value.ids] : [key]),
+  mayDrop: (ids, { group }) =>
+    group.value !== undefined &&
+    (ids.every((id) => groupOf(id) === group) || choiceFor(group, arranged.facet) !== undefined),
+  drop: (ids, { group, before }) => void putInto(ids, group, before),
+})
+const touch = useMediaQuery('(pointer: coarse)')
+
+/** What is dragged to another group has that group's value from then on; within its own it gets another place. */
+async function putInto(
+  ids: readonly string[],
+  group: FacetGroup,
+  before: string | undefined,
+): Promise<void> {
+  const entering = ids.filter((id) => groupOf(id) !== group)
+  const choice = choiceFor(group, arranged.facet)
+  if (entering.length > 0 && choice) {
+    if ((await decideFollowUps(entering, { ...NOTHING_SAID, ...choice })) === undefined) {
+      return
+    }
+  }
+  if (entering.length === 0 || arranged.byHand) {
+    const all = group.lines.map((line) => line.id)
+    if ((await orderFollowUps(putBefore(all, ids, before), ids)) !== undefined) {
+      emit('ordered')
+    }
+  }
+}
+
+async function moveBy(by: 1 | -1): Promise<void> {
+  const group = groupOf(current.value)
+  const ids = chosen.value.map((line) => line.id)
+  const order = movedBy(group?.lines.map((line) => line.id) ?? [], ids, by)
+  if (group?.value && order && (await orderFollowUps(order, ids)) !== undefined) {
+    emit('ordered')
+  }
+}
+
 function onChoose(key: string, event: MouseEvent): void {
   if (event.ctrlKey || event.metaKey || event.shiftKey) {
     current.value = key
@@ -134,6 +182,16 @@ useKeys(view.name, [
   bound(view.keys.pickUp, () => {
     pickStep(-1)
   }),
+  {
+    ...view.keys.earlier,
+    run: () => void moveBy(-1),
+    when: pointed,
+  },
+  {
+    ...view.keys.further,
+    run: () => void moveBy(1),
+    when: pointed,
+  },
   {
     ...view.keys.pick,
     run: () => {
@@ -184,6 +242,18 @@ useKeys(view.name, [
   },
 ])
 
+function edge(key: string) {
+  const group = groupOf(key)
+  return group ? drag.edgeOf(group, key) : undefined
+}
+
+function pointRow(event: DragEvent, key: string): void {
+  const group = groupOf(key)
+  if (group) {
+    drag.pointRow(event, group, key)
+  }
+}
+
 function categoryOf(line: FollowUpLine) {
   return categories.data.value?.find((category) => category.id === line.categoryId)
 }
@@ -214,6 +284,8 @@ function categoryOf(line: FollowUpLine) {
         :data-folded="group.folded"
         data-test="group"
         @click.stop="fold(group, !group.folded)"
+        @dragover="drag.point($event, { group, before: group.rows[0]?.key })"
+        @drop="drag.drop"
         ><component
           :is="group.folded ? ChevronRight : ChevronDown"
           :size="14"
@@ -229,12 +301,18 @@ function categoryOf(line: FollowUpLine) {
     </template>
     <template #row="{ row, current: isCurrent }">
       <FollowUpRow
+        :draggable="!touch && row.line.state === 'OPEN'"
+        :edge="edge(row.key)"
         :line="row.line"
         :category="categoryOf(row.line)"
         :current="isCurrent"
         :picked="picks.ids.has(row.key) || (isCurrent && picks.ids.size === 0)"
-        :by-person="facet === 'PERSON'"
+        :by-person="arranged.facet === 'PERSON'"
         @done="void tick(row.line)"
+        @dragstart="drag.start($event, row.key)"
+        @dragend="drag.end"
+        @dragover="pointRow($event, row.key)"
+        @drop="drag.drop"
       />
     </template>
     <template #after>

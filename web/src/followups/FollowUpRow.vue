@@ -8,7 +8,7 @@ import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
 import { day, replyBy, today } from '@/ui/time'
 
-const { line, category, current, picked, byPerson } = defineProps<{
+const { line, category, current, picked, byPerson, edge } = defineProps<{
   line: FollowUpLine
   category: CategoryView | undefined
   current: boolean
@@ -16,6 +16,8 @@ const { line, category, current, picked, byPerson } = defineProps<{
   picked?: boolean
   /** Whether the list stands by person: whom else it concerns is said then. */
   byPerson?: boolean
+  /** Where something that is dragged would be let go. */
+  edge?: 'above' | 'below' | undefined
 }>()
 const emit = defineEmits<{ done: [] }>()
 
@@ -63,6 +65,8 @@ const dateHover = computed(() => {
     :class="[
       current ? 'shadow-[inset_3px_0_0_var(--kelp)]' : '',
       picked ? 'bg-kelp-wash' : 'hover:bg-surface',
+      edge === 'above' ? 'border-t-kelp border-t-2' : '',
+      edge === 'below' ? 'border-b-kelp border-b-2' : '',
     ]"
     :title="line.title"
     :data-follow-up="line.id"

@@ -28,9 +28,11 @@ beforeEach(() => {
     undated: 0,
   })
   server.answers('GET', '/api/follow-ups/groups', [
-    { key: 'TODAY', name: '', followUps: ['a', 'b'], minutes: 60 },
-    { key: 'THIS_WEEK', name: '', followUps: ['c'], minutes: 30 },
+    { key: 'TODAY', name: '', followUps: ['a', 'b'], minutes: 60, day: null },
+    { key: 'THIS_WEEK', name: '', followUps: ['c'], minutes: 30, day: null },
   ])
+  server.answers('GET', '/api/follow-ups/facets', [])
+  server.answers('GET', '/api/arrangements', [])
   server.answers('GET', '/api/categories', [])
   server.answers('GET', '/api/intake', {
     lines: [],
@@ -79,7 +81,7 @@ describe('Follow-ups', () => {
     await pressedKey('m')
     await page.find('[data-test=bar-field]').setValue('45')
     await page.find('[data-test=follow-up-bar] form').trigger('submit')
-    expect(decided()).toMatchObject({ kind: 'EFFORT', minutes: 45 })
+    expect(decided()).toMatchObject({ kind: 'EFFORT', minutes: 45, day: null })
   })
 
   it('are grouped otherwise, and groups fold and stay so', async () => {
@@ -113,5 +115,49 @@ describe('Follow-ups', () => {
     })
     await pressedKey('n')
     expect(page.findAll('[data-test=group]')).toHaveLength(2)
+  })
+
+  it('move in my own order with a key', async () => {
+    server.answers('POST', '/api/follow-ups/order', DONE)
+    const page = await opened(FollowUpsView)
+    await pressedKey('ArrowDown')
+    await pressedKey('t')
+    await flushPromises()
+    expect(server.sentTo('POST', '/api/follow-ups/order').at(-1)?.body).toEqual({
+      group: ['b', 'a'],
+      moved: ['a'],
+    })
+    expect((page.find('[data-test=order]').element as HTMLSelectElement).value).toBe('true')
+  })
+
+  it('stand as an arrangement says, which is kept under a name with a key', async () => {
+    server.answers('GET', '/api/arrangements', [
+      {
+        id: 'x1',
+        name: 'On the phone',
+        letter: '2',
+        facet: 'PERSON',
+        byHand: true,
+        only: [{ facet: 'PLACE', key: 'phone', name: 'Phone' }],
+      },
+    ])
+    server.answers('PUT', '/api/arrangements/{id}', DONE)
+    const page = await opened(FollowUpsView)
+    await pressedKey('a')
+    await flushPromises()
+    await page.find('[data-test=arrangements]').trigger('keydown', { key: '2' })
+    await flushPromises()
+    expect(page.find('[data-test=filter-chosen]').text()).toContain('Phone')
+    expect((page.find('[data-test=group-by]').element as HTMLSelectElement).value).toBe('PERSON')
+    await pressedKey('a')
+    await page.find('[data-test=arrangement-name]').setValue('On the line')
+    await page.find('[data-test=arrangements] form').trigger('submit')
+    await flushPromises()
+    expect(server.sentTo('PUT', '/api/arrangements/{id}').at(-1)?.body).toMatchObject({
+      name: 'On the line',
+      letter: '1',
+      facet: 'PERSON',
+      only: [{ key: 'phone' }],
+    })
   })
 })

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { FollowUpFacet } from '@/api/client'
-import { useFollowUps } from '@/api/queries'
+import { useCategories, useFollowUps } from '@/api/queries'
+import { useArranged } from '@/followups/arranged'
+import ArrangementList from '@/followups/ArrangementList.vue'
 import { FACETS } from '@/followups/facets'
+import FilterChips from '@/followups/FilterChips.vue'
 import FollowUpList from '@/followups/FollowUpList.vue'
 import FollowUpSheet from '@/followups/FollowUpSheet.vue'
 import HereAndNow from '@/followups/HereAndNow.vue'
@@ -26,13 +27,26 @@ const late = computed(() => open.value.filter(isLate).length)
 const withLater = ref(false)
 const withWaiting = ref(false)
 const withEnded = ref(true)
-const facet = useStorage<FollowUpFacet>('follow-ups-grouped-by', 'REPLY_BY')
+const { facet, byHand, only, arranged, toggle, takeOver, standsAs } = useArranged()
+const arranging = ref(false)
+const categories = useCategories()
+const byState = computed(() => only.value.some((each) => each.facet === 'STATE'))
+/** By state what is out of sight stands among the others. */
+const listed = computed(() =>
+  facet.value === 'STATE' || byState.value
+    ? [...open.value, ...waiting.value, ...later.value]
+    : open.value,
+)
 /** What fits here and now, while that is asked. */
 const hereAndNow = ref(false)
 const fits = ref<ReadonlySet<string>>()
 const more = computed(() => [
-  { title: 'Waiting', lines: withWaiting.value ? waiting.value : [] },
-  { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
+  ...(facet.value === 'STATE'
+    ? []
+    : [
+        { title: 'Waiting', lines: withWaiting.value ? waiting.value : [] },
+        { title: 'Put off until a later day', lines: withLater.value ? later.value : [] },
+      ]),
   { title: 'Ended in the last seven days', lines: withEnded.value ? ended.value : [] },
 ])
 const openId = computed(() =>
@@ -59,6 +73,11 @@ function askHereAndNow(): void {
 
 useKeys(view.name, [
   { ...view.keys.group, run: groupOtherwise, when: () => !openId.value },
+  {
+    ...view.keys.arrange,
+    run: () => (arranging.value = !arranging.value),
+    when: () => !openId.value,
+  },
   { ...view.keys.here, run: askHereAndNow, when: () => !openId.value },
 ])
 </script>
@@ -84,7 +103,37 @@ useKeys(view.name, [
           </select>
           <KeyHint class="max-sm:hidden" :group="view.name" :does="view.keys.group.does" or="B" />
         </label>
+        <label class="flex items-center gap-2 print:hidden">
+          <span class="text-ink-soft">order</span>
+          <select v-model="byHand" class="field h-7 w-auto py-0 max-sm:h-11" data-test="order">
+            <option :value="false">by date</option>
+            <option :value="true">my own</option>
+          </select>
+        </label>
+        <FilterChips
+          class="print:hidden"
+          :only="only"
+          :categories="categories.data.value ?? []"
+          @toggle="toggle"
+          @clear="only = []"
+        />
         <span class="ml-auto flex flex-wrap gap-1 print:hidden">
+          <button
+            class="btn h-7 max-sm:h-11"
+            type="button"
+            :aria-pressed="arranging"
+            :class="arranging ? 'border-kelp text-kelp bg-kelp-wash' : ''"
+            data-test="arrange"
+            @click="arranging = !arranging"
+          >
+            Arrangements
+            <KeyHint
+              class="max-sm:hidden"
+              :group="view.name"
+              :does="view.keys.arrange.does"
+              or="A"
+            />
+          </button>
           <button
             class="btn h-7 max-sm:h-11"
             type="button"
@@ -130,6 +179,13 @@ useKeys(view.name, [
             Ended lately {{ ended.length }}
           </button>
         </span>
+        <ArrangementList
+          v-if="arranging"
+          :now="{ facet, byHand, only }"
+          :stands-as="standsAs"
+          @choose="takeOver"
+          @close="arranging = false"
+        />
         <HereAndNow v-if="hereAndNow" class="w-full" @fits="(ids) => (fits = ids)" />
       </template>
     </div>
@@ -147,12 +203,13 @@ useKeys(view.name, [
     </Note>
     <FollowUpList
       v-else
-      :open="open"
+      :open="listed"
       :more="more"
-      :facet="facet"
+      :arranged="arranged"
       :only="hereAndNow ? fits : undefined"
       :active="!openId"
       @open="openSheet"
+      @ordered="byHand = true"
     />
     <FollowUpSheet v-if="openId" :id="openId" :key="openId" @close="closeSheet" />
   </div>

@@ -1,5 +1,6 @@
 import {
   client,
+  type Arrangement,
   type Done,
   type FollowUpChoice,
   type FollowUpLine,
@@ -19,6 +20,18 @@ export function setState(
   )
 }
 
+/** A decision about several before anything is said. */
+export const NOTHING_SAID: Omit<FollowUpChoice, 'ids' | 'kind'> = {
+  day: null,
+  categoryId: null,
+  priority: null,
+  place: null,
+  personName: null,
+  personAddress: null,
+  minutes: null,
+  past: null,
+}
+
 /** One decision about several, with one way back. */
 export function decideFollowUps(
   ids: readonly string[],
@@ -29,6 +42,33 @@ export function decideFollowUps(
       params: { header },
       body: { ids: [...ids], ...choice },
     }),
+  )
+}
+
+/** Puts some elsewhere in my own order; the group as it stands after that. */
+export function orderFollowUps(
+  group: readonly string[],
+  moved: readonly string[],
+): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/follow-ups/order', {
+      params: { header },
+      body: { group: [...group], moved: [...moved] },
+    }),
+  )
+}
+
+/** Keeps how the list stands, under a name. */
+export function keepArrangement(arrangement: Arrangement): Promise<Done | undefined> {
+  const { id, ...body } = arrangement
+  return run((header) =>
+    client.PUT('/api/arrangements/{id}', { params: { path: { id }, header }, body }),
+  )
+}
+
+export function dropArrangement(id: string): Promise<Done | undefined> {
+  return run((header) =>
+    client.DELETE('/api/arrangements/{id}', { params: { path: { id }, header } }),
   )
 }
 

@@ -1,4 +1,4 @@
-import type { FollowUpLine, FollowUpFacet, FollowUpGroup } from '@/api/client'
+import type { FollowUpChoice, FollowUpFacet, FollowUpGroup, FollowUpLine } from '@/api/client'
 import type { FollowUpListRow } from '@/followups/standing'
 import type { RowGroup } from '@/ui/rows'
 
@@ -11,6 +11,7 @@ export const FACETS: readonly { facet: FollowUpFacet; name: string }[] = [
   { facet: 'EFFORT', name: 'effort' },
   { facet: 'PRIORITY', name: 'priority' },
   { facet: 'SOURCE', name: 'source' },
+  { facet: 'STATE', name: 'state' },
 ]
 
 const SPANS: Record<FollowUpLine['due'], string> = {
@@ -38,6 +39,14 @@ const SIZES: Record<string, string> = {
   LONGER: 'Longer',
 }
 
+const STATES: Record<string, string> = {
+  ANSWERED: 'You have answered: done?',
+  BACK: 'What it waited for has come',
+  TO_DO: 'To do',
+  WAITING: 'Waiting',
+  PUT_OFF: 'Put off until a later day',
+}
+
 const NOTHING: Record<FollowUpFacet, string> = {
   REPLY_BY: SPANS.UNDATED,
   CATEGORY: 'In no category',
@@ -46,6 +55,7 @@ const NOTHING: Record<FollowUpFacet, string> = {
   EFFORT: 'Not estimated',
   PRIORITY: PRIORITIES.NORMAL,
   SOURCE: 'From no message',
+  STATE: 'To do',
 }
 
 function named(key: string, names: Record<string, string>): string {
@@ -53,7 +63,7 @@ function named(key: string, names: Record<string, string>): string {
 }
 
 /** What a group is called. */
-export function titleOf(group: FollowUpGroup, facet: FollowUpFacet): string {
+export function titleOf(group: { key: string; name: string }, facet: FollowUpFacet): string {
   if (group.key === '') {
     return NOTHING[facet]
   }
@@ -64,6 +74,8 @@ export function titleOf(group: FollowUpGroup, facet: FollowUpFacet): string {
       return named(group.key, PRIORITIES)
     case 'EFFORT':
       return named(group.key, SIZES)
+    case 'STATE':
+      return named(group.key, STATES)
     default:
       return group.name
   }
@@ -76,6 +88,8 @@ export interface FacetGroup extends RowGroup<FollowUpListRow> {
   readonly minutes: number
   readonly folded: boolean
   readonly lines: readonly FollowUpLine[]
+  /** What they have of the facet; absent where the group is none of it. */
+  readonly value?: FollowUpGroup
 }
 
 /** What the list shows; what came back stands on top, whatever it has of the facet. */
@@ -86,6 +100,8 @@ export function byFacet(
   more: readonly { title: string; lines: readonly FollowUpLine[] }[],
   folded: ReadonlySet<string>,
   height: number,
+  /** Whether only some are wanted, so that what is in no group is not. */
+  narrowed = false,
 ): FacetGroup[] {
   const grouped = new Set(groups.flatMap((group) => group.followUps))
   const lines = new Map(open.filter((line) => !line.back).map((line) => [line.id, line]))
@@ -94,7 +110,9 @@ export function byFacet(
     title: string,
     all: readonly FollowUpLine[],
     minutes: number,
+    value?: FollowUpGroup,
   ): FacetGroup => ({
+    value,
     key,
     title,
     lines: all,
@@ -107,7 +125,7 @@ export function byFacet(
     of(
       'back',
       'Back on top',
-      open.filter((line) => line.back),
+      open.filter((line) => line.back && (!narrowed || grouped.has(line.id))),
       0,
     ),
     ...groups.map((group) =>
@@ -116,15 +134,46 @@ export function byFacet(
         titleOf(group, facet),
         group.followUps.flatMap((id) => lines.get(id) ?? []),
         group.minutes,
+        group,
       ),
     ),
     // The list and its groups are asked for one after the other: what is in none yet is in sight all the same.
-    of(
-      'new',
-      'New',
-      open.filter((line) => !line.back && !grouped.has(line.id)),
-      0,
-    ),
+    of('new', 'New', narrowed ? [] : open.filter((line) => !line.back && !grouped.has(line.id)), 0),
     ...more.map((each) => of(each.title, each.title, each.lines, 0)),
   ].filter((group) => group.count > 0)
+}
+
+/** What an open follow-up becomes that is put into a group; nothing where that cannot be meant. */
+export function choiceFor(
+  group: FacetGroup,
+  facet: FollowUpFacet,
+): (Pick<FollowUpChoice, 'kind'> & Partial<FollowUpChoice>) | undefined {
+  const value = group.value
+  if (!value) {
+    return undefined
+  }
+  switch (facet) {
+    case 'REPLY_BY':
+      return value.day || value.key === 'UNDATED' ? { kind: 'REPLY_BY', day: value.day } : undefined
+    case 'CATEGORY':
+      return { kind: 'CATEGORY', categoryId: value.key === '' ? null : value.key }
+    case 'PERSON':
+      return value.key === ''
+        ? { kind: 'PERSON' }
+        : {
+            kind: 'PERSON',
+            personName: value.name,
+            personAddress: value.key.includes('@') ? value.key : '',
+          }
+    case 'PLACE':
+      return { kind: 'PLACE', place: value.name }
+    case 'PRIORITY':
+      return { kind: 'PRIORITY', priority: value.key as FollowUpLine['priority'] }
+    case 'EFFORT':
+      return value.key === 'LONGER'
+        ? undefined
+        : { kind: 'EFFORT', minutes: value.key === '' ? null : Number(value.key) }
+    default:
+      return undefined
+  }
 }

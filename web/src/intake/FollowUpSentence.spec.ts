@@ -16,6 +16,7 @@ const message = {
     categoryId: 'c1',
     categoryReason: 'as with the last one',
     effortMinutes: 15,
+    priority: 'NORMAL',
     replyTime: null,
     forReply: true,
     sentence: '',
@@ -63,12 +64,12 @@ const CHOICES = [
   { label: 'Next working day', day: '2026-03-05' },
 ]
 
-function open(choices: typeof CHOICES = []) {
+function open(choices: typeof CHOICES = [], of: MessageView = message) {
   const queryClient = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity } } })
   queryClient.setQueryData(['day', FULL.day], FULL)
   queryClient.setQueryData(['follow-ups'], { open: [], later: [], ended: [], undated: 0 })
   return mount(FollowUpSentence, {
-    props: { message, categories, choices },
+    props: { message: of, categories, choices },
     attachTo: document.body,
     global: { plugins: [[VueQueryPlugin, { queryClient }]] },
   })
@@ -92,8 +93,8 @@ describe('the sentence', () => {
       firm: false,
       categoryId: 'c1',
       effortMinutes: 15,
+      priority: 'NORMAL',
       forReply: true,
-      priority: null,
       details: { startDay: null, place: '', people: [], checklist: [], note: '' },
     })
   })
@@ -127,5 +128,14 @@ describe('the sentence', () => {
     await wrapper.find('[data-test=accept]').trigger('keydown', { key: '2' })
     await wrapper.find('form').trigger('submit')
     expect(accepted(wrapper)).toMatchObject({ replyDay: '2026-03-05' })
+  })
+
+  it('proposes the priority that the message asks for, and takes another one by its letter', async () => {
+    const wrapper = open([], { ...message, proposal: { ...message.proposal, priority: 'HIGH' } })
+    expect(wrapper.find('[data-test=priority-reason]').text()).toContain('urgent')
+    await wrapper.find('[data-letter=i]').trigger('click')
+    await wrapper.find('form').trigger('submit')
+    expect(accepted(wrapper)).toMatchObject({ priority: 'LOW' })
+    expect(wrapper.find('[data-test=priority-reason]').exists()).toBe(false)
   })
 })

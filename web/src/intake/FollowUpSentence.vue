@@ -41,6 +41,7 @@ const replyTime = ref<string | null>(message.proposal.replyTime)
 const firm = ref(message.proposal.firm)
 const categoryId = ref<string | null>(message.proposal.categoryId)
 const effortMinutes = ref<number | null>(message.proposal.effortMinutes)
+const priority = ref(message.proposal.priority)
 const forReply = ref(message.proposal.forReply)
 const details = ref<Details>({
   startDay: null,
@@ -67,6 +68,16 @@ const accepting = useTemplateRef<HTMLButtonElement>('accepting')
 const reason = computed(() =>
   replyDay.value === message.proposal.replyBy ? `because ${message.proposal.replyByReason}` : '',
 )
+const PRIORITY_WORDS = { HIGH: 'high priority', NORMAL: 'normal priority', LOW: 'low priority' }
+const NEXT_PRIORITY = { HIGH: 'LOW', NORMAL: 'HIGH', LOW: 'NORMAL' } as const
+const priorityReason = computed(() => {
+  if (priority.value !== message.proposal.priority) {
+    return ''
+  }
+  return { HIGH: 'since it says it is urgent', NORMAL: '', LOW: 'since it says no rush' }[
+    priority.value
+  ]
+})
 const sender = computed(() =>
   message.reading.list ? message.reading.party : message.from.name || message.from.address,
 )
@@ -75,6 +86,7 @@ function shared() {
   return {
     categoryId: categoryId.value,
     effortMinutes: effortMinutes.value,
+    priority: priority.value,
     details: details.value,
   }
 }
@@ -93,7 +105,7 @@ async function toAccepting(): Promise<void> {
     }
   })
 }
-watch([forReply, firm, each], toAccepting)
+watch([forReply, firm, each, priority], toAccepting)
 
 /** A digit takes the day that it means in every control, without one being opened. */
 function takeDay(event: KeyboardEvent): boolean {
@@ -130,7 +142,6 @@ function accept(): void {
       replyTime: replyTime.value,
       firm: firm.value,
       forReply: forReply.value,
-      priority: null,
       ...shared(),
     })
   }
@@ -216,6 +227,22 @@ function accept(): void {
         letter="m"
         @update:model-value="void toAccepting()"
       />
+      <button
+        type="button"
+        class="part"
+        title="High, normal or low"
+        data-test="priority"
+        data-letter="i"
+        @click="priority = NEXT_PRIORITY[priority]"
+      >
+        <span :class="priority === 'HIGH' ? 'font-semibold' : ''">{{
+          PRIORITY_WORDS[priority]
+        }}</span>
+        <span class="key">I</span>
+      </button>
+      <span v-if="priorityReason" class="text-ink-soft" data-test="priority-reason">{{
+        priorityReason
+      }}</span>
       <button
         v-if="!each"
         type="button"

@@ -26,7 +26,12 @@ export function rowsOf(proposals: readonly Proposal[]): AskRow[] {
 /** The follow-ups of the wanted rows, all with the same category, effort and details, and the same rhythm. */
 export function madeOf(
   rows: readonly AskRow[],
-  shared: { categoryId: string | null; effortMinutes: number | null; details: Details },
+  shared: {
+    categoryId: string | null
+    effortMinutes: number | null
+    priority: Proposal['priority']
+    details: Details
+  },
   repeats = '',
 ): NewFollowUp[] {
   return rows
@@ -41,7 +46,6 @@ export function madeOf(
         replyTime: row.replyTime,
         firm: row.firm,
         forReply: row.forReply,
-        priority: null,
         ...shared,
       },
     }))

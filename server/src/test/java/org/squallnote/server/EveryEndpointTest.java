@@ -39,6 +39,9 @@ class EveryEndpointTest extends ServerTest {
             Map.entry(
                     "/api/people/",
                     "{\"into\":\"a@x.example\",\"note\":\"\",\"was\":\"\",\"text\":\"x\",\"done\":false}"),
+            Map.entry(
+                    "/api/arrangements/",
+                    "{\"name\":\"Mine\",\"letter\":\"\",\"facet\":\"PLACE\",\"byHand\":false,\"only\":[]}"),
             Map.entry("/api/searches/", "{\"name\":\"Mine\",\"words\":\"Mine\",\"filter\":{}}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),
             Map.entry(
@@ -126,7 +129,7 @@ class EveryEndpointTest extends ServerTest {
                             && endpoint.method() == HttpMethod.POST
                     // Whoever has an address may note something of it; that somebody else knows it is not told.
                     || endpoint.path().startsWith("/api/people/")
-                    || endpoint.path().matches("/api/(phrases|recipes|searches)/\\{id}");
+                    || endpoint.path().matches("/api/(phrases|recipes|searches|arrangements)/\\{id}");
             if (!ownThing && !makesOwn) {
                 assertThat(result.getResponse().getStatus())
                         .as("%s: %s", endpoint, text)

@@ -161,4 +161,48 @@ class FollowUpGroupsServerTest extends ServerTest {
                 .isTrue();
         assertThat(calendar).contains("SUMMARY:Ring the pilot").contains("DUE;VALUE=DATE:20260305");
     }
+
+    private List<String> titlesByHand(String more) {
+        List<String> ids = new java.util.ArrayList<>();
+        get(me, "/api/follow-ups/groups?by=PRIORITY&byHand=true" + more)
+                .forEach(group -> group.path("followUps").forEach(id -> ids.add(id.asString(""))));
+        return ids;
+    }
+
+    @Test
+    void standInTheOrderThatSomebodyGaveThem() {
+        String command = change(
+                me,
+                HttpMethod.POST,
+                "/api/follow-ups/order",
+                "{\"group\":[\"" + order + "\",\"" + send + "\",\"" + ring + "\"],\"moved\":[\"" + order + "\"]}");
+        assertThat(titlesByHand("")).startsWith(order.toString());
+        assertThat(titlesByHand("&only=PLACE:phone")).containsExactly(ring.toString());
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(titlesByHand("")).startsWith(send.toString());
+        assertThat(tryChange(
+                        newAccount(),
+                        HttpMethod.POST,
+                        "/api/follow-ups/order",
+                        "{\"group\":[\"" + ring + "\"],\"moved\":[\"" + ring + "\"]}"))
+                .as("somebody else's")
+                .isEmpty();
+    }
+
+    @Test
+    void anArrangementIsKeptUnderANameWithAKeyOfItsOwn() {
+        String path = "/api/arrangements/" + UUID.randomUUID();
+        String phone = "{\"name\":\"Phone\",\"letter\":\"p\",\"facet\":\"PERSON\",\"byHand\":true,\"only\":"
+                + "[{\"facet\":\"PLACE\",\"key\":\"phone\",\"name\":\"Phone\"}]}";
+        String command = change(me, HttpMethod.PUT, path, phone);
+        JsonNode kept = get(me, "/api/arrangements").path(0);
+        assertThat(kept.path("only").path(0).path("key").asString("")).isEqualTo("phone");
+        assertThat(kept.path("byHand").asBoolean(false)).isTrue();
+        assertThat(tryChange(me, HttpMethod.PUT, "/api/arrangements/" + UUID.randomUUID(), phone))
+                .as("the key is taken")
+                .isEmpty();
+        assertThat(get(newAccount(), "/api/arrangements").size()).isZero();
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        assertThat(get(me, "/api/arrangements").size()).isZero();
+    }
 }

@@ -9,6 +9,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.Content;
+import org.squallnote.core.followup.FacetFilter;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpLink;
 import org.squallnote.core.followup.Waiting;
@@ -93,7 +94,8 @@ public class StoreConfiguration {
                             Scheduling.class,
                             Todo.class,
                             Filter.class,
-                            Talk.class));
+                            Talk.class,
+                            FacetFilter.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

@@ -6,6 +6,7 @@ import java.time.LocalDateTime;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
 import org.squallnote.core.time.ReplyBy;
+import org.squallnote.core.time.WorkingTime;
 
 /** How far away a reply-by date is, in the spans that people speak of; in the order in which they are shown. */
 public enum DueSpan {
@@ -40,5 +41,27 @@ public enum DueSpan {
             return THIS_WEEK;
         }
         return day.isAfter(sunday.plusWeeks(1)) ? AFTER_THAT : NEXT_WEEK;
+    }
+
+    /**
+     * The day that is meant when something is put into this span: its last working day; absent where no day is meant.
+     */
+    public Optional<LocalDate> day(LocalDate today, WorkingTime workingTime) {
+        LocalDate sunday = today.with(TemporalAdjusters.nextOrSame(DayOfWeek.SUNDAY));
+        return switch (this) {
+            case TODAY -> Optional.of(today);
+            case TOMORROW -> Optional.of(today.plusDays(1));
+            case THIS_WEEK -> Optional.of(lastWorkingDay(today, sunday, workingTime));
+            case NEXT_WEEK -> Optional.of(lastWorkingDay(sunday, sunday.plusWeeks(1), workingTime));
+            case LATE, AFTER_THAT, UNDATED -> Optional.empty();
+        };
+    }
+
+    private static LocalDate lastWorkingDay(LocalDate after, LocalDate last, WorkingTime workingTime) {
+        LocalDate day = last;
+        while (day.isAfter(after.plusDays(1)) && !workingTime.isWorkingDay(day)) {
+            day = day.minusDays(1);
+        }
+        return day;
     }
 }

@@ -9,5 +9,7 @@ public enum Facet {
     EFFORT,
     PRIORITY,
     /** The mailbox or chat account that it came from. */
-    SOURCE
+    SOURCE,
+    /** Whether it is to be done, waits or is put off. */
+    STATE
 }

@@ -4,12 +4,15 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
 import java.util.function.Function;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.time.ReplyBy;
@@ -57,12 +60,20 @@ public final class FollowUpGroups {
     /** What a follow-up has of a facet, with its place among the groups. */
     private record Key(String key, String name, String order) {}
 
-    /** The groups in their order; within each what is wanted first is first, and what has no date last. */
-    public static List<Group> of(List<FollowUp> followUps, Facet facet, Names names, LocalDateTime now) {
+    /**
+     * The groups in their order; within each what is wanted first is first, and what has no date last.
+     *
+     * @param byHand the numbers of an order by hand, which goes before the dates; nothing for the dates alone
+     */
+    public static List<Group> of(
+            List<FollowUp> followUps, Facet facet, Names names, LocalDateTime now, Map<UUID, Long> byHand) {
         Function<FollowUp, Key> keys = key(facet, names, now);
         Map<String, Key> first = new LinkedHashMap<>();
         Map<String, List<FollowUp>> groups = new HashMap<>();
-        for (FollowUp each : followUps.stream().sorted(BY_DATE).toList()) {
+        Comparator<FollowUp> order = Comparator.comparing(
+                        (FollowUp each) -> byHand.get(each.id()), Comparator.nullsLast(Comparator.naturalOrder()))
+                .thenComparing(BY_DATE);
+        for (FollowUp each : followUps.stream().sorted(order).toList()) {
             Key key = keys.apply(each);
             // The same person or place may be written in several ways.
             first.putIfAbsent(key.key(), key);
@@ -71,6 +82,18 @@ public final class FollowUpGroups {
         return first.values().stream()
                 .sorted(Comparator.comparing(Key::order).thenComparing(Key::key))
                 .map(key -> group(key, groups.getOrDefault(key.key(), List.of())))
+                .toList();
+    }
+
+    /** Those that a filter lets through. */
+    public static List<FollowUp> having(List<FollowUp> followUps, FacetFilter filter, Names names, LocalDateTime now) {
+        Map<Facet, Set<String>> wanted = filter.wanted();
+        Map<Facet, Function<FollowUp, Key>> keys = new EnumMap<>(Facet.class);
+        wanted.keySet().forEach(facet -> keys.put(facet, key(facet, names, now)));
+        return followUps.stream()
+                .filter(each -> keys.entrySet().stream()
+                        .allMatch(entry -> wanted.getOrDefault(entry.getKey(), Set.of())
+                                .contains(entry.getValue().apply(each).key())))
                 .toList();
     }
 
@@ -100,6 +123,7 @@ public final class FollowUpGroups {
                         .map(source -> named(source.getKey(), source.getValue()))
                         .orElseGet(() -> named("", ""));
             case EFFORT -> FollowUpGroups::size;
+            case STATE -> each -> numbered(OpenState.of(each, now.toLocalDate()), List.of(OpenState.values()));
         };
     }
 

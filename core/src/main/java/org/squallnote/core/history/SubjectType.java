@@ -31,6 +31,8 @@ public enum SubjectType {
     KEPT_SEARCH,
     PERSON_ADDRESS,
     PERSON_NOTE,
+    HAND_ORDER,
+    ARRANGEMENT,
     THREAD_SHAPE(1, true),
     OFFICE_WORD(1, true);
 

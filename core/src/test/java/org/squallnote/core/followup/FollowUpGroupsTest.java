@@ -17,6 +17,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.time.ReplyBy;
 import org.squallnote.core.time.WorkingTime;
 
 /** Follow-ups by one facet at a time, what fits here and now, and one decision about several. It is a Wednesday. */
@@ -71,7 +72,7 @@ class FollowUpGroupsTest {
             followUp("late crane", TODAY.minusDays(2), "", 300));
 
     private static List<String> of(Facet facet) {
-        return FollowUpGroups.of(SOME, facet, NAMES, TODAY.atTime(10, 0)).stream()
+        return FollowUpGroups.of(SOME, facet, NAMES, TODAY.atTime(10, 0), Map.of()).stream()
                 .map(group -> (group.name().isEmpty() ? group.key() : group.name()) + ": "
                         + String.join(
                                 ", ",
@@ -113,7 +114,7 @@ class FollowUpGroupsTest {
                     random.nextBoolean() ? 1 + random.nextInt(300) : null,
                     random.nextBoolean() ? new Party[] {TILDA, BOB} : new Party[0]));
         }
-        List<FollowUpGroups.Group> groups = FollowUpGroups.of(many, facet, NAMES, TODAY.atTime(10, 0));
+        List<FollowUpGroups.Group> groups = FollowUpGroups.of(many, facet, NAMES, TODAY.atTime(10, 0), Map.of());
         assertThat(groups.stream().flatMap(group -> group.followUps().stream()).toList())
                 .containsExactlyInAnyOrderElementsOf(many);
         assertThat(groups.stream().map(FollowUpGroups.Group::key)).doesNotHaveDuplicates();
@@ -182,5 +183,53 @@ class FollowUpGroupsTest {
 
     private static Choice choice(Choice.Kind kind, @Nullable String place) {
         return new Choice(kind, null, null, null, place, null, null);
+    }
+
+    @Test
+    void aFilterLetsThroughWhatHasOneOfTheValuesOfEachFacet() {
+        FacetFilter filter = new FacetFilter(List.of(
+                new FacetFilter.Part(Facet.PLACE, "pontoons", "Pontoons"),
+                new FacetFilter.Part(Facet.PLACE, "", ""),
+                new FacetFilter.Part(Facet.PERSON, TILDA.address(), "Tilda")));
+        assertThat(FollowUpGroups.having(SOME, filter, NAMES, TODAY.atTime(10, 0)))
+                .extracting(FollowUp::title)
+                .containsExactly("w later", "today !");
+        assertThat(FollowUpGroups.having(SOME, FacetFilter.ALL, NAMES, TODAY.atTime(10, 0)))
+                .hasSize(SOME.size());
+    }
+
+    @Test
+    void myOwnOrderGoesBeforeTheDates() {
+        Map<UUID, Long> ranks = Map.of(SOME.get(0).id(), -5L, SOME.get(1).id(), 3L);
+        assertThat(FollowUpGroups.of(SOME, Facet.PRIORITY, NAMES, TODAY.atTime(10, 0), ranks)
+                        .get(1)
+                        .followUps())
+                .extracting(FollowUp::title)
+                .containsExactly("undated crane", "w later", "late crane");
+    }
+
+    @Test
+    void byStateWhatIsOutOfSightStandsBehind() {
+        FollowUp later = SOME.get(0).startingOn(TODAY.plusDays(1));
+        FollowUp answered = SOME.get(1).answerSeen(new UUID(0, 9));
+        assertThat(FollowUpGroups.of(
+                        List.of(later, answered, SOME.get(2)), Facet.STATE, NAMES, TODAY.atTime(10, 0), Map.of()))
+                .extracting(FollowUpGroups.Group::key)
+                .containsExactly("ANSWERED", "TO_DO", "PUT_OFF");
+    }
+
+    @Test
+    void aSpanMeansItsLastWorkingDay() {
+        WorkingTime week = WorkingTime.officeHours(ZoneId.of("Europe/London"));
+        assertThat(DueSpan.THIS_WEEK.day(TODAY, week)).contains(LocalDate.of(2026, 3, 6));
+        assertThat(DueSpan.NEXT_WEEK.day(TODAY, week)).contains(LocalDate.of(2026, 3, 13));
+        LocalDate saturday = LocalDate.of(2026, 3, 7);
+        assertThat(DueSpan.THIS_WEEK.day(saturday, week)).contains(LocalDate.of(2026, 3, 8));
+        assertThat(DueSpan.LATE.day(TODAY, week)).isEmpty();
+        for (DueSpan span : List.of(DueSpan.TODAY, DueSpan.TOMORROW, DueSpan.THIS_WEEK, DueSpan.NEXT_WEEK)) {
+            LocalDate day = span.day(TODAY, week).orElseThrow();
+            assertThat(DueSpan.of(Optional.of(new ReplyBy(day, Optional.empty(), false)), TODAY.atTime(10, 0)))
+                    .isEqualTo(span);
+        }
     }
 }

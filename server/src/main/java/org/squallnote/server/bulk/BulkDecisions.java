@@ -173,7 +173,7 @@ class BulkDecisions {
                 ownDay && proposal.firm(),
                 request.categoryId() == null ? proposal.categoryId() : request.categoryId(),
                 proposal.effortMinutes(),
-                null,
+                proposal.priority(),
                 proposal.forReply(),
                 Content.Details.of(proposal.people()));
     }

@@ -79,7 +79,8 @@ class Undo {
     private void takeBack(UUID owner, HistoryEntry entry, Restorer restorer, Changes changes) {
         StateDifference.Sides sides = StateDifference.between(tree(entry.before()), tree(entry.after()));
         Object row = restorer.current(owner, entry);
-        JsonNode current = row == null ? null : json.valueToTree(row);
+        // By way of its text, as the history has it: a whole number in a tree is equal only to one of the same width.
+        JsonNode current = row == null ? null : tree(json.writeValueAsString(row));
         if (!StateDifference.holds(sides.after(), current)) {
             throw Refusal.conflict("This was changed again since, so it is not undone. Nothing was changed.");
         }

@@ -9,7 +9,6 @@ import jakarta.validation.constraints.Size;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.time.LocalDateTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -23,15 +22,17 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.followup.Choice;
+import org.squallnote.core.followup.DueSpan;
 import org.squallnote.core.followup.Facet;
+import org.squallnote.core.followup.FacetFilter;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.followup.FollowUpGroups;
 import org.squallnote.core.followup.Priority;
 import org.squallnote.core.message.Party;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.problem.Refusal;
 
 /** Follow-ups by one facet at a time, several decided at once, what fits here and now, and the way out. */
 @RestController
@@ -44,13 +45,24 @@ class GroupController {
     private final Choices choices;
     private final HereAndNowFinder here;
     private final Clock clock;
+    private final Grouping grouping;
+    private final HandPlaces places;
 
-    GroupController(FollowUpList list, FollowUpNames names, Choices choices, HereAndNowFinder here, Clock clock) {
+    GroupController(
+            FollowUpList list,
+            FollowUpNames names,
+            Choices choices,
+            HereAndNowFinder here,
+            Clock clock,
+            Grouping grouping,
+            HandPlaces places) {
         this.list = list;
         this.names = names;
         this.choices = choices;
         this.here = here;
         this.clock = clock;
+        this.grouping = grouping;
+        this.places = places;
     }
 
     /**
@@ -59,25 +71,80 @@ class GroupController {
      * @param key what they have; empty for nothing
      * @param name by which it is shown, where the key is none
      * @param minutes how long all of them will take
+     * @param day by which something is to be answered that is put here, where the groups are dates
      */
-    record GroupView(String key, String name, List<UUID> followUps, int minutes) {}
+    record GroupView(
+            String key,
+            String name,
+            List<UUID> followUps,
+            int minutes,
+            @Nullable LocalDate day) {}
 
-    /** The groups in their order, within each what is wanted first is first. */
+    /**
+     * The groups in their order, within each what is wanted first is first.
+     *
+     * @param byHand whether my own order goes before the dates
+     * @param only facets with a value each, such as {@code PLACE:yard}; of each facet one of its values is wanted
+     */
     @GetMapping("/api/follow-ups/groups")
-    List<GroupView> groups(@CurrentAccount SignedIn me, @RequestParam(defaultValue = "REPLY_BY") Facet by) {
-        FollowUpList.Open open = list.open(me);
-        return FollowUpGroups.of(
-                        open.inSight(),
-                        by,
-                        names.of(me.accountId(), open.origins()),
-                        LocalDateTime.ofInstant(clock.instant(), me.zoneId()))
-                .stream()
+    List<GroupView> groups(
+            @CurrentAccount SignedIn me,
+            @RequestParam(defaultValue = "REPLY_BY") Facet by,
+            @RequestParam(defaultValue = "false") boolean byHand,
+            @RequestParam(defaultValue = "") @Size(max = FacetFilter.MOST) List<String> only) {
+        return grouping.of(me, by, byHand, filter(only)).stream()
                 .map(group -> new GroupView(
                         group.key(),
                         group.name(),
                         group.followUps().stream().map(FollowUp::id).toList(),
-                        group.minutes()))
+                        group.minutes(),
+                        by == Facet.REPLY_BY ? grouping.day(me, DueSpan.valueOf(group.key())) : null))
                 .toList();
+    }
+
+    private static FacetFilter filter(List<String> only) {
+        return new FacetFilter(only.stream()
+                .filter(each -> !each.isBlank())
+                .map(each -> {
+                    int colon = each.indexOf(':');
+                    try {
+                        return new FacetFilter.Part(
+                                Facet.valueOf(each.substring(0, Math.max(colon, 0))), each.substring(colon + 1), "");
+                    } catch (IllegalArgumentException e) {
+                        throw Refusal.field("only", "Say a facet and its value, such as PLACE:yard.");
+                    }
+                })
+                .toList());
+    }
+
+    /** @param count how many open ones have it */
+    record ValueView(Facet facet, String key, String name, int count) {}
+
+    /** What the open follow-ups have of each facet. */
+    @GetMapping("/api/follow-ups/facets")
+    List<ValueView> facets(@CurrentAccount SignedIn me) {
+        return grouping.all(me).entrySet().stream()
+                .flatMap(facet -> facet.getValue().stream()
+                        .map(group -> new ValueView(
+                                facet.getKey(),
+                                group.key(),
+                                group.name(),
+                                group.followUps().size())))
+                .toList();
+    }
+
+    /**
+     * Puts some elsewhere in my own order.
+     *
+     * @param group all of their group, as they stand after that
+     */
+    record OrderRequest(
+            @NotEmpty @Size(max = MOST_AT_ONCE) List<UUID> group,
+            @NotEmpty @Size(max = MOST_AT_ONCE) List<UUID> moved) {}
+
+    @PostMapping("/api/follow-ups/order")
+    Done order(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody OrderRequest body) {
+        return places.move(me, commandId, body.group(), body.moved());
     }
 
     /** @param past whether what is firm may be put off past its date */

@@ -15,6 +15,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.category.Category;
+import org.squallnote.core.followup.Priority;
 import org.squallnote.core.followup.ProposedTitle;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Party;
@@ -62,6 +63,7 @@ public class Proposals {
             @Nullable UUID categoryId,
             String categoryReason,
             int effortMinutes,
+            Priority priority,
             boolean forReply,
             List<Party> people) {}
 
@@ -127,6 +129,7 @@ public class Proposals {
                             ? "as with the last one from " + message.from().shortName()
                             : "",
                     DayLoad.DEFAULT_EFFORT_MINUTES,
+                    Priority.of(reading.weight()),
                     ProposedTitle.endsWithAnswer(title),
                     people(message));
         }

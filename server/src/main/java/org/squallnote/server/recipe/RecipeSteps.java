@@ -186,7 +186,7 @@ class RecipeSteps {
                 own && proposal.firm(),
                 step.categoryId() == null ? proposal.categoryId() : step.categoryId(),
                 step.effortMinutes() == null ? (Integer) proposal.effortMinutes() : step.effortMinutes(),
-                null,
+                proposal.priority(),
                 null,
                 new Content.Details(null, step.place(), proposal.people(), List.of(), ""));
     }
