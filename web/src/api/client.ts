@@ -70,6 +70,8 @@ export type FollowUpFacet = NonNullable<
 export type FollowUpGroup =
   paths['/api/follow-ups/groups']['get']['responses'][200]['content']['application/json'][number]
 export type FollowUpValue = Schemas['ValueView']
+export type AttachedView = Schemas['AttachedView']
+export type RelationWay = Schemas['RelationForm']['way']
 export type Arrangement = Schemas['ArrangementView']
 export type FollowUpChoice = Schemas['ChoiceRequest']
 export type PersonView = Schemas['PersonView']

@@ -198,6 +198,17 @@ export function useFollowUp(id: MaybeRefOrGetter<string>) {
   })
 }
 
+/** What lies with a follow-up. */
+export function useAttached(id: MaybeRefOrGetter<string>) {
+  return useQuery({
+    queryKey: computed(() => ['attached', toValue(id)]),
+    queryFn: () =>
+      unwrap(
+        client.GET('/api/follow-ups/{id}/attached', { params: { path: { id: toValue(id) } } }),
+      ),
+  })
+}
+
 /** The day; asked for again each minute, since it passes. */
 export function useToday() {
   return useQuery({

@@ -548,6 +548,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/follow-ups/{id}/attached": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/files/{fileId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["file"];
+        put: operations["addFile"];
+        post?: never;
+        delete: operations["removeFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/files/{fileId}/from-message": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepFile"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/links/{linkId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["saveLink"];
+        post?: never;
+        delete: operations["removeLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/follow-ups/{id}/messages/{messageId}": {
         parameters: {
             query?: never;
@@ -591,6 +655,22 @@ export interface paths {
         put?: never;
         post: operations["putOff"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/follow-ups/{id}/related/{relationId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["relate"];
+        post?: never;
+        delete: operations["unrelate"];
         options?: never;
         head?: never;
         patch?: never;
@@ -988,9 +1068,9 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["addFile"];
+        put: operations["addFile_1"];
         post?: never;
-        delete: operations["removeFile"];
+        delete: operations["removeFile_1"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1003,7 +1083,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file"];
+        get: operations["file_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1419,7 +1499,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_5"];
+        get: operations["all_6"];
         put: operations["change_5"];
         post?: never;
         delete?: never;
@@ -1435,7 +1515,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_6"];
+        get: operations["all_7"];
         put?: never;
         post: operations["add_3"];
         delete?: never;
@@ -1483,7 +1563,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_7"];
+        get: operations["all_8"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1579,7 +1659,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_8"];
+        get: operations["all_9"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1723,7 +1803,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_10"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2091,7 +2171,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_10"];
+        get: operations["all_11"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -2203,7 +2283,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_11"];
+        get: operations["all_12"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2640,6 +2720,21 @@ export interface components {
             time: string | null;
             people: components["schemas"]["Party"][];
         };
+        AttachedFile: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            type: string;
+            /** Format: int64 */
+            size: number;
+            viewable: boolean;
+        };
+        AttachedView: {
+            files: components["schemas"]["AttachedFile"][];
+            messageFiles: components["schemas"]["MessageFile"][];
+            links: components["schemas"]["WebLink"][];
+            related: components["schemas"]["RelatedView"][];
+        };
         AttendeeView: {
             name: string;
             address: string;
@@ -2943,7 +3038,7 @@ export interface components {
         };
         Come: {
             /** Format: uuid */
-            messageId: string;
+            messageId: string | null;
             from: string;
             words: string;
             /** Format: date-time */
@@ -3298,6 +3393,12 @@ export interface components {
             /** Format: int32 */
             behind: number;
         };
+        FromMessage: {
+            /** Format: uuid */
+            messageId: string;
+            /** Format: int32 */
+            index: number;
+        };
         Given: {
             /** Format: uuid */
             messageId: string;
@@ -3617,6 +3718,17 @@ export interface components {
         };
         MergeForm: {
             into: string;
+        };
+        MessageFile: {
+            /** Format: uuid */
+            messageId: string;
+            /** Format: int32 */
+            index: number;
+            name: string;
+            type: string;
+            /** Format: int64 */
+            size: number;
+            viewable: boolean;
         };
         MessageView: {
             /** Format: uuid */
@@ -4011,6 +4123,23 @@ export interface components {
             code: string;
             name: string;
         };
+        RelatedView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            followUpId: string;
+            title: string;
+            /** @enum {string} */
+            state: "OPEN" | "DONE" | "DROPPED";
+            /** @enum {string} */
+            way: "NEEDED_FIRST" | "HELD_BACK" | "TOGETHER";
+        };
+        RelationForm: {
+            /** Format: uuid */
+            otherId: string;
+            /** @enum {string} */
+            way: "NEEDED_FIRST" | "HELD_BACK" | "TOGETHER";
+        };
         ReminderForm: {
             words: string;
         };
@@ -4389,6 +4518,7 @@ export interface components {
             /** Format: date-time */
             since: string;
             come: components["schemas"]["Come"] | null;
+            needed: string[] | null;
         };
         WaitingRead: {
             person: components["schemas"]["Party"] | null;
@@ -4407,6 +4537,18 @@ export interface components {
         };
         WaitingWords: {
             words: string;
+        };
+        WebLink: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            followUpId: string;
+            url: string;
+            title: string;
+        };
+        WebLinkForm: {
+            url: string;
+            title: string;
         };
         WishForm: {
             /** Format: uuid */
@@ -5442,6 +5584,193 @@ export interface operations {
             };
         };
     };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttachedView"];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query?: {
+                view?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    addFile: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    removeFile: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    keepFile: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromMessage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    saveLink: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                linkId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WebLinkForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    removeLink: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                linkId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     addMessage: {
         parameters: {
             query?: never;
@@ -5509,6 +5838,62 @@ export interface operations {
             };
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    relate: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                relationId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RelationForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    unrelate: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+                relationId: string;
             };
             cookie?: never;
         };
@@ -6186,7 +6571,7 @@ export interface operations {
             };
         };
     };
-    addFile: {
+    addFile_1: {
         parameters: {
             query: {
                 name: string;
@@ -6214,7 +6599,7 @@ export interface operations {
             };
         };
     };
-    removeFile: {
+    removeFile_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6235,7 +6620,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query?: {
                 view?: boolean;
@@ -6982,7 +7367,7 @@ export interface operations {
             };
         };
     };
-    all_5: {
+    all_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -7029,7 +7414,7 @@ export interface operations {
             };
         };
     };
-    all_6: {
+    all_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -7123,7 +7508,7 @@ export interface operations {
             };
         };
     };
-    all_7: {
+    all_8: {
         parameters: {
             query?: {
                 q?: string;
@@ -7307,7 +7692,7 @@ export interface operations {
             };
         };
     };
-    all_8: {
+    all_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7578,7 +7963,7 @@ export interface operations {
             };
         };
     };
-    all_9: {
+    all_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -8229,7 +8614,7 @@ export interface operations {
             };
         };
     };
-    all_10: {
+    all_11: {
         parameters: {
             query?: never;
             header?: never;
@@ -8524,7 +8909,7 @@ export interface operations {
             };
         };
     };
-    all_11: {
+    all_12: {
         parameters: {
             query?: never;
             header?: never;

@@ -6,6 +6,7 @@ import { followChanges, stopFollowing } from '@/api/live'
 import { queryClient, useCalendar, usePreferences, useSession } from '@/api/queries'
 import Bar from '@/app/Bar.vue'
 import DropZone from '@/app/DropZone.vue'
+import FileViewer from '@/files/FileViewer.vue'
 import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
 import { keepCapture } from '@/capture/open'
@@ -75,6 +76,7 @@ watch(
       </main>
       <Views v-if="narrow" narrow />
       <DropZone />
+      <FileViewer />
       <KeyHelp />
       <CaptureLine />
     </template>

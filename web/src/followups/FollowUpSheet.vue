@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { FollowUpLine } from '@/api/client'
 import { useCategories, useFollowUp, useIntake, useThread } from '@/api/queries'
 import { change, repeat, setState } from '@/followups/changes'
+import AttachedPart from '@/followups/attached/AttachedPart.vue'
 import DetailsParts from '@/followups/details/DetailsParts.vue'
 import { useDetails } from '@/followups/details/useDetails'
 import RemindPart from '@/followups/details/RemindPart.vue'
@@ -207,6 +208,7 @@ const TAB = 'border-b-2 px-1 h-8'
             <RemindPart :follow-up-id="id" :dated="line.replyDay !== null" />
           </template>
         </DetailsParts>
+        <AttachedPart :id="id" />
         <label
           v-if="line.repeats && line.state === 'OPEN'"
           class="text-ink-soft flex items-center gap-1.5"
@@ -313,8 +315,8 @@ const TAB = 'border-b-2 px-1 h-8'
                 :now="link.textNow"
                 :sentence="link.sentence"
               />
-              <p v-if="link.snapshot.files.length" class="text-ink-soft mt-2">
-                Files: {{ link.snapshot.files.join(', ') }}
+              <p v-if="link.removedNow && link.snapshot.files.length" class="text-ink-soft mt-2">
+                Files that came with it: {{ link.snapshot.files.join(', ') }}
               </p>
               <p class="text-ink-soft mt-3 text-sm">
                 Kept as it stood on {{ moment(link.linkedAt) }}.

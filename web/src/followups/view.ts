@@ -39,6 +39,7 @@ export default defineView({
       'follow-up-groups',
       'follow-up-facets',
       'arrangements',
+      'attached',
       'here-and-now',
     ],
     CATEGORIES: ['follow-up-groups', 'follow-up-facets'],

@@ -2,7 +2,7 @@
 import { Paperclip, X } from '@lucide/vue'
 import { ref, watch } from 'vue'
 import { client, newId, unwrap, type MessageView } from '@/api/client'
-import { fileSize } from '@/message/size'
+import { fileSize } from '@/files/size'
 
 /** The files that an answer will carry; they are kept with the draft as soon as they are chosen. */
 const { message } = defineProps<{ message: MessageView }>()

@@ -8,8 +8,7 @@ import OfficeNote from '@/message/OfficeNote.vue'
 import HtmlBody from '@/message/HtmlBody.vue'
 import MessageText from '@/message/MessageText.vue'
 import ReadingLine from '@/message/ReadingLine.vue'
-import { saveFile } from '@/message/saveFile'
-import { fileSize } from '@/message/size'
+import FileChip from '@/files/FileChip.vue'
 import SubjectText from '@/message/SubjectText.vue'
 import RoomInvitation from '@/message/RoomInvitation.vue'
 import SendAgain from '@/message/SendAgain.vue'
@@ -190,26 +189,10 @@ const heading = computed(() => message.subject || message.room || 'Direct messag
       <Signs v-if="itself && message.channel === 'CHAT'" class="mt-2" :message="itself" />
       <ul v-if="message.files.length" class="mt-4 flex flex-wrap gap-2" aria-label="Files">
         <li v-for="file in message.files" :key="file.index" class="flex">
-          <a
-            v-if="message.hasSource"
-            class="part"
-            :href="`/api/messages/${message.id}/files/${file.index}${file.viewable ? '?view=true' : ''}`"
-            :target="file.viewable ? '_blank' : undefined"
-            rel="noopener"
-          >
-            <Paperclip :size="15" aria-hidden="true" /><bdi>{{ file.name }}</bdi>
-            <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
-          </a>
-          <button
-            v-else-if="message.channel === 'CHAT'"
-            class="part"
-            type="button"
-            data-test="chat-file"
-            @click="void saveFile(`/api/messages/${message.id}/files/${file.index}`, file.name)"
-          >
-            <Paperclip :size="15" aria-hidden="true" /><bdi>{{ file.name }}</bdi>
-            <span class="text-ink-soft">{{ fileSize(file.size) }}</span>
-          </button>
+          <FileChip
+            v-if="message.hasSource || message.channel === 'CHAT'"
+            :file="{ ...file, address: `/api/messages/${message.id}/files/${file.index}` }"
+          />
           <span v-else class="part"
             ><Paperclip :size="15" aria-hidden="true" />{{ file.name }}
             <span class="text-ink-soft">is not here</span></span

@@ -1,4 +1,5 @@
 import type { CandidateView, MoveView, TodayData } from '@/api/client'
+import { comeText } from '@/followups/waiting'
 import { effortText } from '@/ui/effort'
 import { day, replyBy, today } from '@/ui/time'
 
@@ -21,7 +22,9 @@ export function reason(candidate: CandidateView): string {
       return `${candidate.who || 'somebody'} is to be reminded`
     case 'HAS_COME':
       return line.waiting?.come
-        ? `${line.waiting.come.from} has written: “${line.waiting.come.words}”`
+        ? line.waiting.come.messageId
+          ? `${line.waiting.come.from} has written: “${line.waiting.come.words}”`
+          : comeText(line.waiting)
         : 'what it waited for has come'
     case 'LEFT_OVER':
       return `planned for ${on} and not done`

@@ -6,6 +6,7 @@ import ChecklistEditor from '@/followups/details/ChecklistEditor.vue'
 import { peopleOf, placesOf } from '@/followups/details/people'
 import PeoplePart from '@/followups/details/PeoplePart.vue'
 import PlacePart from '@/followups/details/PlacePart.vue'
+import NoteField from '@/ui/NoteField.vue'
 import StartControl from '@/ui/StartControl.vue'
 
 /** What lies behind the sentence: from when, with whom, where, the steps, a note. */
@@ -108,15 +109,12 @@ async function openNote(): Promise<void> {
       class="max-h-48 max-w-xl overflow-auto"
       @change="(checklist) => set({ checklist })"
     />
-    <textarea
+    <NoteField
       v-if="noteOpen"
-      class="field h-20 max-w-xl resize-y p-2"
-      maxlength="20000"
-      aria-label="Note"
+      label="Note"
       placeholder="A note, for you alone"
-      data-test="note"
-      :value="details.note"
-      @input="(event) => set({ note: (event.target as HTMLTextAreaElement).value })"
+      :model-value="details.note"
+      @update:model-value="(note) => set({ note })"
     />
   </div>
 </template>

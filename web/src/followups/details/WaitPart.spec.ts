@@ -38,7 +38,7 @@ describe('what a follow-up waits for', () => {
     expect(waitingText({ person: null, threadId: null, until: '2026-03-09' })).toBe(
       'until Mon 9 Mar',
     )
-    const waiting = { person: BOB, threadId: null, until: '2026-03-09', since: '' }
+    const waiting = { person: BOB, threadId: null, until: '2026-03-09', since: '', needed: [] }
     expect(comeText({ ...waiting, come: null })).toBe('Mon 9 Mar has come')
     expect(
       comeText({ ...waiting, come: { messageId: 'm', from: 'Bob', words: 'Here.', at: '' } }),
@@ -65,6 +65,7 @@ describe('what a follow-up waits for', () => {
       threadId: null,
       until: null,
       since: '2026-03-04T10:00:00Z',
+      needed: [],
       come: null,
     }
     const page = await opened(WaitPart, { line: lineOf('a', { waiting }) })

@@ -63,6 +63,9 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("/work", "{\"minutes\":5}"),
             Map.entry("/start", "{\"day\":\"2026-03-04\"}"),
             Map.entry("/api/calendars/", "{\"name\":\"Stolen\",\"counts\":\"HIDDEN\"}"),
+            Map.entry("/related/", "{\"otherId\":\"" + UUID.randomUUID() + "\",\"way\":\"TOGETHER\"}"),
+            Map.entry("/links/", "{\"url\":\"https://x.example\",\"title\":\"\"}"),
+            Map.entry("/from-message", "{\"messageId\":\"" + UUID.randomUUID() + "\",\"index\":0}"),
             Map.entry("/reactions", "{\"sign\":\"x\"}"),
             Map.entry("/send-again", "{\"address\":\"x@x.example\"}"),
             Map.entry("/remove", "{\"currentPassword\":\"x\"}"));

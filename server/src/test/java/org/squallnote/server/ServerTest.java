@@ -203,6 +203,7 @@ abstract class ServerTest {
                 .uri(path)
                 .with(csrf())
                 .with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())))
+                .header("Idempotency-Key", UUID.randomUUID().toString())
                 .contentType(MediaType.APPLICATION_OCTET_STREAM)
                 .content(content.getBytes(StandardCharsets.UTF_8))
                 .exchange();

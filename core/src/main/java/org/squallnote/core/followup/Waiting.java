@@ -2,6 +2,7 @@ package org.squallnote.core.followup;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.message.Party;
@@ -15,28 +16,31 @@ import org.squallnote.core.text.Beginning;
  * @param until a day, at the latest; null for none
  * @param since from when on it counts
  * @param come what came first, null while it waits
+ * @param needed follow-ups that are all to be done before
  */
 public record Waiting(
         @Nullable Party person,
         @Nullable UUID threadId,
         @Nullable LocalDate until,
         Instant since,
-        @Nullable Come come) {
+        @Nullable Come come,
+        @Nullable List<UUID> needed) {
 
     private static final int LONGEST_WORDS = 200;
 
     /**
      * What came.
      *
-     * @param messageId the message
-     * @param from who wrote it
-     * @param words its beginning
+     * @param messageId the message; null where a follow-up has ended
+     * @param from who wrote it; empty where a follow-up has ended
+     * @param words its beginning, or what the follow-up was
      */
-    public record Come(UUID messageId, String from, String words, Instant at) {}
+    public record Come(@Nullable UUID messageId, String from, String words, Instant at) {}
 
     /** Checks that it waits for something. */
     public Waiting {
-        if (person == null && threadId == null && until == null) {
+        needed = needed == null ? List.of() : List.copyOf(needed);
+        if (person == null && threadId == null && until == null && needed.isEmpty()) {
             throw new IllegalArgumentException("Say for whom, for which thread or until which day it waits.");
         }
     }
@@ -63,6 +67,47 @@ public record Waiting(
     /** The same after something has come. */
     public Waiting ended(UUID messageId, String from, String text, Instant at) {
         String words = Beginning.onOneLine(text, LONGEST_WORDS);
-        return new Waiting(person, threadId, until, since, new Come(messageId, from, words, at));
+        return new Waiting(person, threadId, until, since, new Come(messageId, from, words, at), needed);
+    }
+
+    /** The same, held back by what held it back until now. */
+    public Waiting heldBackAs(@Nullable Waiting before) {
+        return new Waiting(
+                person,
+                threadId,
+                until,
+                since,
+                come,
+                before == null || before.come != null ? List.of() : before.needed);
+    }
+
+    /**
+     * What a follow-up waits for when it is known which of those that are needed first are open.
+     *
+     * @param now what it waits for until now
+     * @param open those that are open
+     * @param lastEnded what the one was that ended last
+     */
+    public static @Nullable Waiting needing(
+            @Nullable Waiting now, List<UUID> open, String lastEnded, LocalDate today, Instant at) {
+        boolean waits = now != null && !now.isOver(today);
+        if (!open.isEmpty()) {
+            return waits && now != null
+                    ? new Waiting(now.person, now.threadId, now.until, now.since, null, open)
+                    : new Waiting(null, null, null, at, null, open);
+        }
+        if (!waits || now == null || now.needed == null || now.needed.isEmpty()) {
+            return now;
+        }
+        // What it waits for besides may still come.
+        return now.person != null || now.threadId != null || now.until != null
+                ? new Waiting(now.person, now.threadId, now.until, now.since, null, List.of())
+                : new Waiting(
+                        null,
+                        null,
+                        null,
+                        now.since,
+                        new Come(null, "", Beginning.onOneLine(lastEnded, LONGEST_WORDS), at),
+                        now.needed);
     }
 }

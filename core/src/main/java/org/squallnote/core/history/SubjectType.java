@@ -33,6 +33,9 @@ public enum SubjectType {
     PERSON_NOTE,
     HAND_ORDER,
     ARRANGEMENT,
+    FOLLOW_UP_FILE,
+    FOLLOW_UP_WEB_LINK,
+    FOLLOW_UP_RELATION,
     THREAD_SHAPE(1, true),
     OFFICE_WORD(1, true);
 

@@ -19,7 +19,7 @@ class WaitingTest {
     private static final LocalDate MONDAY = LocalDate.of(2026, 3, 9);
 
     private static Waiting waiting(Party person, UUID thread, LocalDate until) {
-        return new Waiting(person, thread, until, SINCE, null);
+        return new Waiting(person, thread, until, SINCE, null, null);
     }
 
     @Test

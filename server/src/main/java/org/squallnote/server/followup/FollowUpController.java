@@ -313,6 +313,7 @@ class FollowUpController {
                             threadId,
                             until,
                             since,
+                            null,
                             null);
         }
     }

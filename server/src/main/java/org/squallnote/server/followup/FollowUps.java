@@ -260,7 +260,7 @@ public class FollowUps implements Restorer {
                 what == null
                         ? "Waits no longer: " + old.title()
                         : "Waits " + WaitingFollowUps.words(what) + ": " + old.title(),
-                each -> each.waitingFor(what));
+                each -> each.waitingFor(what == null ? null : what.heldBackAs(each.waiting())));
     }
 
     /** Puts one out of sight until a day; past its own firm date only when that is said. */
@@ -296,6 +296,9 @@ public class FollowUps implements Restorer {
                     changes,
                     old -> old.ended(state, state == FollowUpState.OPEN ? null : clock.instant()));
             String beside = state == FollowUpState.OPEN ? "" : hasEnded(me.accountId(), id, changes);
+            if (state == FollowUpState.OPEN) {
+                endings.forEach(each -> each.changed(me.accountId(), id, changes));
+            }
             changes.label(verb + before.title() + beside);
         });
     }
@@ -373,6 +376,11 @@ public class FollowUps implements Restorer {
         return FollowUpRecord.of(followUp, store.links(owner, followUp.id()));
     }
 
+    /** What one of them is called; refused where there is none. */
+    public String title(UUID owner, UUID id) {
+        return get(owner, id).title();
+    }
+
     FollowUp get(UUID owner, UUID id) {
         return store.byId(owner, id).orElseThrow(() -> Refusal.notFound("follow-up"));
     }
@@ -413,6 +421,7 @@ public class FollowUps implements Restorer {
         if (entry.before() == null) {
             store.deleteLinks(owner, id);
             store.delete(owner, id);
+            endings.forEach(each -> each.changed(owner, id, changes));
         } else {
             FollowUpRecord before = json.readValue(entry.before(), FollowUpRecord.class);
             if (now.isPresent()) {

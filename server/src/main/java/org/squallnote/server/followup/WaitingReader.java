@@ -58,6 +58,7 @@ class WaitingReader {
                         typed.thread() ? thread.orElseThrow() : null,
                         typed.until().orElse(null),
                         now,
+                        null,
                         null));
     }
 }

@@ -13,7 +13,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -47,8 +46,8 @@ import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.content.HarmlessTypes;
 import org.squallnote.server.handover.ReceivedHandOvers;
-import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.ReadableMessage;
@@ -58,11 +57,7 @@ import org.squallnote.server.reading.Readings;
 @RestController
 class MessageController {
 
-    /** Files of these types may be looked at in the browser; all others are only saved. */
-    private static final Set<String> HARMLESS =
-            Set.of("image/png", "image/jpeg", "image/gif", "image/webp", "text/plain");
-
-    private final ChatFiles chatFiles;
+    private final MessageFiles files;
     private final AccountReaders readers;
     private final Readings readings;
     private final Proposals proposals;
@@ -78,8 +73,8 @@ class MessageController {
             ReceivedHandOvers taking,
             Senders senders,
             Messages messages,
-            ChatFiles chatFiles) {
-        this.chatFiles = chatFiles;
+            MessageFiles files) {
+        this.files = files;
         this.messages = messages;
         this.readers = readers;
         this.readings = readings;
@@ -218,7 +213,7 @@ class MessageController {
     }
 
     private static FileView file(Files.StoredFile file) {
-        return new FileView(file.index(), file.name(), file.type(), file.size(), HARMLESS.contains(file.type()));
+        return new FileView(file.index(), file.name(), file.type(), file.size(), HarmlessTypes.has(file.type()));
     }
 
     /** The HTML body as a page that can do nothing; pictures from elsewhere only when asked for. */
@@ -252,22 +247,13 @@ class MessageController {
     private static Function<String, Optional<String>> pictures(UUID id, RawMail raw) {
         Map<String, String> addresses = new HashMap<>();
         for (ParsedMail.Attachment file : MailParser.parse(raw).attachments()) {
-            if (file.type().startsWith("image/") && HARMLESS.contains(file.type())) {
+            if (file.type().startsWith("image/") && HarmlessTypes.has(file.type())) {
                 file.contentId()
                         .ifPresent(contentId -> addresses.putIfAbsent(
                                 contentId, "/api/messages/" + id + "/files/" + file.index() + "?view=true"));
             }
         }
         return contentId -> Optional.ofNullable(addresses.get(contentId));
-    }
-
-    private InputStream content(StoredMessage message, int index) throws IOException {
-        if (message.channel() == Channel.CHAT) {
-            return chatFiles.open(message, messages.event(message.owner(), message.id()));
-        }
-        return MailParser.attachment(messages.raw(message.owner(), message.id()), index)
-                .orElseThrow(() -> Refusal.invalid(
-                        "This file is damaged and cannot be opened. The message itself is kept as it came."));
     }
 
     @GetMapping("/api/messages/{id}/files/{index}")
@@ -278,12 +264,9 @@ class MessageController {
             @RequestParam(defaultValue = "false") boolean view)
             throws IOException {
         StoredMessage message = messages.get(me.accountId(), id);
-        Files.StoredFile file = message.files().list().stream()
-                .filter(candidate -> candidate.index() == index)
-                .findFirst()
-                .orElseThrow(() -> Refusal.notFound("file"));
-        InputStream content = content(message, index);
-        boolean inline = view && HARMLESS.contains(file.type());
+        Files.StoredFile file = MessageFiles.file(message, index);
+        InputStream content = files.open(message, index);
+        boolean inline = view && HarmlessTypes.has(file.type());
         return ResponseEntity.ok()
                 .header("Content-Security-Policy", "default-src 'none'; img-src 'self'; sandbox")
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition(inline, file.name()))
