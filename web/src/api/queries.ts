@@ -4,7 +4,6 @@ import {
   client,
   Problem,
   unwrap,
-  type FollowUpFacet,
   type SearchQuery,
   type SourceView,
   type ThreadGrouping,
@@ -43,6 +42,11 @@ export function fetchMessage(id: string) {
   return unwrap(client.GET('/api/messages/{id}', { params: { path: { id } } }))
 }
 
+/** When something is asked for at all. */
+export interface Only {
+  enabled?: MaybeRefOrGetter<boolean>
+}
+
 /** People by words of a name or an address; without any, those heard of last. */
 export function usePeople(words: MaybeRefOrGetter<string>) {
   return useQuery({
@@ -53,69 +57,12 @@ export function usePeople(words: MaybeRefOrGetter<string>) {
   })
 }
 
-export function usePerson(id: MaybeRefOrGetter<string>) {
+export function usePerson(id: MaybeRefOrGetter<string>, only: Only = {}) {
   return useQuery({
+    ...only,
     queryKey: computed(() => ['person', toValue(id)]),
     queryFn: () =>
       unwrap(client.GET('/api/people/{id}', { params: { path: { id: toValue(id) } } })),
-  })
-}
-
-/** What the list of follow-ups shows, and how. */
-export interface Arranged {
-  readonly facet: FollowUpFacet
-  readonly byHand: boolean
-  readonly only: readonly { facet: FollowUpFacet; key: string }[]
-}
-
-/** Follow-ups by one facet. */
-export function useFollowUpGroups(arranged: MaybeRefOrGetter<Arranged>) {
-  const query = computed(() => {
-    const { facet, byHand, only } = toValue(arranged)
-    return { by: facet, byHand, only: only.map((part) => `${part.facet}:${part.key}`) }
-  })
-  return useQuery({
-    queryKey: computed(() => ['follow-up-groups', query.value]),
-    queryFn: () => unwrap(client.GET('/api/follow-ups/groups', { params: { query: query.value } })),
-    placeholderData: keepPreviousData,
-  })
-}
-
-/** What open follow-ups have of each facet. */
-export function useFollowUpFacets() {
-  return useQuery({
-    queryKey: ['follow-up-facets'],
-    queryFn: () => unwrap(client.GET('/api/follow-ups/facets')),
-  })
-}
-
-/** How the list of follow-ups stands, under names. */
-export function useArrangements() {
-  return useQuery({
-    queryKey: ['arrangements'],
-    queryFn: () => unwrap(client.GET('/api/arrangements')),
-  })
-}
-
-/** What can be done at a place, in so many minutes; without them until the next meeting. */
-export function useHereAndNow(
-  place: MaybeRefOrGetter<string>,
-  minutes: MaybeRefOrGetter<number | undefined>,
-) {
-  return useQuery({
-    queryKey: computed(() => ['here-and-now', toValue(place), toValue(minutes)]),
-    queryFn: () => {
-      const wanted = toValue(minutes)
-      return unwrap(
-        client.GET('/api/follow-ups/here', {
-          params: {
-            query: { place: toValue(place), ...(wanted === undefined ? {} : { minutes: wanted }) },
-          },
-        }),
-      )
-    },
-    placeholderData: keepPreviousData,
-    refetchInterval: 60_000,
   })
 }
 
@@ -127,9 +74,13 @@ function foundBy(query: SearchQuery) {
 }
 
 /** What is found; what was found before stays while the next is looked for. */
-export function useFound(query: MaybeRefOrGetter<SearchQuery>) {
+export function useFound(query: MaybeRefOrGetter<SearchQuery>, only: Only = {}) {
   return useQuery(
-    computed(() => ({ ...foundBy(toValue(query)), placeholderData: keepPreviousData })),
+    computed(() => ({
+      ...foundBy(toValue(query)),
+      placeholderData: keepPreviousData,
+      enabled: toValue(only.enabled ?? true),
+    })),
   )
 }
 
@@ -183,35 +134,10 @@ export function useCategories() {
   })
 }
 
-export function useFollowUps() {
-  return useQuery({
-    queryKey: ['follow-ups'],
-    queryFn: () => unwrap(client.GET('/api/follow-ups')),
-  })
-}
-
-export function useFollowUp(id: MaybeRefOrGetter<string>) {
-  return useQuery({
-    queryKey: computed(() => ['follow-up', toValue(id)]),
-    queryFn: () =>
-      unwrap(client.GET('/api/follow-ups/{id}', { params: { path: { id: toValue(id) } } })),
-  })
-}
-
-/** What lies with a follow-up. */
-export function useAttached(id: MaybeRefOrGetter<string>) {
-  return useQuery({
-    queryKey: computed(() => ['attached', toValue(id)]),
-    queryFn: () =>
-      unwrap(
-        client.GET('/api/follow-ups/{id}/attached', { params: { path: { id: toValue(id) } } }),
-      ),
-  })
-}
-
 /** The day; asked for again each minute, since it passes. */
-export function useToday() {
+export function useToday(only: Only = {}) {
   return useQuery({
+    ...only,
     queryKey: ['today'],
     queryFn: () => unwrap(client.GET('/api/today')),
     refetchInterval: 60_000,

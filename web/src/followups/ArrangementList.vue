@@ -2,7 +2,7 @@
 import { Trash2 } from '@lucide/vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { newId, type Arrangement } from '@/api/client'
-import { useArrangements } from '@/api/queries'
+import { useArrangements } from '@/api/followUpQueries'
 import { dropArrangement, keepArrangement } from '@/followups/changes'
 import view from '@/followups/view'
 import { vFocus } from '@/ui/focus'

@@ -2,7 +2,7 @@
 import { Filter, X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { CategoryView, FollowUpValue } from '@/api/client'
-import { useFollowUpFacets } from '@/api/queries'
+import { useFollowUpFacets } from '@/api/followUpQueries'
 import type { FilterPart } from '@/followups/arranged'
 import { FACETS, titleOf } from '@/followups/facets'
 import CategoryMark from '@/ui/CategoryMark.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useCategories, useFollowUps } from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
+import { useCategories } from '@/api/queries'
 import { useArranged } from '@/followups/arranged'
 import ArrangementList from '@/followups/ArrangementList.vue'
 import { FACETS } from '@/followups/facets'

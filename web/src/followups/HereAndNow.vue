@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { useHereAndNow } from '@/api/queries'
+import { useHereAndNow } from '@/api/followUpQueries'
 import { effortText } from '@/ui/effort'
 
 /** Where I am and how long there is; the list shows what fits. */

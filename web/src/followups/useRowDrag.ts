@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { FacetGroup } from '@/followups/facets'
 import { dragBegan, dragEnded } from '@/ui/heldWhileDragging'
 
@@ -16,7 +16,7 @@ export function useRowDrag(options: {
   drop: (ids: readonly string[], place: DropPlace) => void
 }) {
   const dragged = ref<readonly string[]>([])
-  const over = ref<DropPlace>()
+  const over = shallowRef<DropPlace>()
 
   function start(event: DragEvent, key: string): void {
     dragged.value = options.with(key)

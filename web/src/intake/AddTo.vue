@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import type { MessageView } from '@/api/client'
-import { useFollowUps } from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
 import { matching } from '@/intake/matching'
 import { replyBy } from '@/ui/time'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useDay, useFollowUps } from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
+import { useDay } from '@/api/queries'
 import { decidedMessages } from '@/intake/sitting'
 import Note from '@/ui/Note.vue'
 import { today as todayNow } from '@/ui/time'

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { MessageView } from '@/api/client'
-import {
-  useColleagues,
-  useFollowUps,
-  useIntake,
-  useSession,
-  useSources,
-  useWriters,
-} from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
+import { useColleagues, useIntake, useSession, useSources, useWriters } from '@/api/queries'
 import { peopleOf } from '@/followups/details/people'
 import { EMPTY_DRAFT, forgetLocally, keepLocally, localDraft } from '@/intake/draft'
 import { askOf } from '@/intake/fields'

@@ -28,6 +28,7 @@ import { noteDecided } from '@/intake/sitting'
 import { nearest, takersOf } from '@/intake/takers'
 import { useDecisions, type DecideMode } from '@/intake/useDecisions'
 import { usePicking } from '@/intake/usePicking'
+import Beside from '@/strips/Beside.vue'
 import view from '@/intake/view'
 import MeetingCard from '@/intake/meeting/MeetingCard.vue'
 import MessagePane from '@/message/MessagePane.vue'
@@ -161,6 +162,8 @@ const {
   decideAll,
   decideRequest,
   dragged,
+  draggedLines,
+  dropBeside,
   drag,
   dropOn,
 } = usePicking({ lines, rows, row, open, decide })
@@ -213,6 +216,7 @@ const ready = () => alone() && mode.value === 'decide' && message.data.value !==
 const incoming = () => ready() && message.data.value?.direction === 'INCOMING'
 const undecided = () => ready() && message.data.value?.decision === 'UNDECIDED'
 const KEYS = view.keys
+const does = (key: (typeof KEYS)[keyof typeof KEYS], run: () => void) => ({ ...key, run })
 useKeys(view.name, [
   {
     ...KEYS.answer,
@@ -254,24 +258,15 @@ useKeys(view.name, [
     },
     when: () => row.value?.kind === 'line' && row.value.unfolded,
   },
-  {
-    ...KEYS.pick,
-    run: () => {
-      pickRow(row.value, 'one')
-    },
-  },
-  {
-    ...KEYS.pickDown,
-    run: () => {
-      pickStep(1)
-    },
-  },
-  {
-    ...KEYS.pickUp,
-    run: () => {
-      pickStep(-1)
-    },
-  },
+  does(KEYS.pick, () => {
+    pickRow(row.value, 'one')
+  }),
+  does(KEYS.pickDown, () => {
+    pickStep(1)
+  }),
+  does(KEYS.pickUp, () => {
+    pickStep(-1)
+  }),
   {
     ...KEYS.wrong,
     run: () => {
@@ -286,143 +281,144 @@ useKeys(view.name, [
     },
     when: incoming,
   },
-  {
-    ...KEYS.next,
-    run: () => {
-      step(1)
-    },
-  },
-  {
-    ...KEYS.before,
-    run: () => {
-      step(-1)
-    },
-  },
+  does(KEYS.next, () => {
+    step(1)
+  }),
+  does(KEYS.before, () => {
+    step(-1)
+  }),
 ])
 </script>
 
 <template>
-  <div class="flex h-full max-md:flex-col">
-    <div
-      class="border-line w-full flex-col max-md:min-h-0 max-md:flex-1 md:flex md:w-[min(440px,38vw)] md:shrink-0 md:border-r"
-      :class="routeId ? 'hidden' : 'flex'"
-    >
-      <Loading v-if="intake.isPending.value" />
-      <Note v-else-if="intake.isError.value" title="Intake could not be loaded" problem>
-        <p>{{ intake.error.value?.message }}</p>
-        <button class="btn" type="button" @click="void intake.refetch()">Try again</button>
-      </Note>
-      <template v-else>
-        <EmptyIntake
-          v-if="lines.length === 0"
-          :has-sources="sources.data.value?.length !== 0"
-          :put-off="intake.data.value?.putOff.length ?? 0"
-        />
-        <IntakeList
-          v-if="lines.length > 0 || intake.data.value?.putOff.length"
-          class="min-h-0 flex-1"
-          :heaps="heaps"
-          :current="row?.key"
-          :picked="picks.ids"
-          :put-off="intake.data.value?.putOff ?? []"
-          @open="open"
-          @pick="pick"
-          @pick-all="pickAll"
-          @unfold="toggleFold"
-          @swiped="swipe"
-          @drag="drag"
-          @dropped="dragged = []"
-        />
-        <Progress :left="intake.data.value?.total ?? 0" />
-      </template>
-    </div>
-    <section
-      v-if="selected || pickedLines.length"
-      class="bg-surface screen-only relative flex min-w-0 flex-col"
-      :class="selected ? 'min-h-0 flex-1' : 'shrink-0 md:flex-1'"
-      aria-label="Message"
-    >
-      <DropTargets
-        v-if="dragged.length"
-        :count="dragged.length"
-        :categories="categories.data.value ?? []"
-        :choices="intake.data.value?.quickChoices ?? []"
-        :people="
-          nearest(takersOf(colleagues.data.value ?? [], writers.data.value ?? [], mine), mine)
-        "
-        @drop="dropOn"
-      />
-      <div v-if="selected" class="relative min-h-0 flex-1 overflow-auto">
-        <button v-if="!wide" class="btn btn-quiet mt-1 ml-1" type="button" @click="open(undefined)">
-          <ArrowLeft :size="16" aria-hidden="true" /> Intake
-        </button>
-        <MessagePane
-          v-if="message.data.value"
-          :key="message.data.value.id"
-          :message="message.data.value"
-          @wrong="decisions.wrong"
-        >
-          <template v-if="message.data.value.meeting" #meeting>
-            <MeetingCard
-              :message="message.data.value"
-              :ready="ready()"
-              @decide="(call) => void decide(call, [message.data.value?.id ?? ''])"
-            />
-          </template>
-        </MessagePane>
-        <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
-          <p>{{ message.error.value?.message }}</p>
-          <button class="btn" type="button" @click="void message.refetch()">Try again</button>
-        </Note>
-        <Loading v-else />
-      </div>
+  <Beside :group="view.name" :dragged="draggedLines" @drop="dropBeside">
+    <div class="flex h-full max-md:flex-col">
       <div
-        v-if="message.data.value || several.length"
-        class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
+        class="border-line w-full flex-col max-md:min-h-0 max-md:flex-1 md:flex md:w-[min(440px,38vw)] md:shrink-0 md:border-r"
+        :class="routeId ? 'hidden' : 'flex'"
       >
-        <BulkBar
-          v-if="several.length"
-          :picked="several"
-          :fold="pickedLines.length ? undefined : fold && (fold.first.room ?? fold.first.about)"
-          :ways="ways"
-          :categories="categories.data.value ?? []"
-          :choices="intake.data.value?.quickChoices ?? []"
-          @decide="
-            (choice) =>
-              void decideAll(
-                several.map((line) => line.id),
-                choice,
-              )
-          "
-          @pick="pickAll"
-          @clear="unpick"
-          @unfold="fold && setFolded(fold.first, false)"
-        />
-        <DecideMessage
-          v-else-if="message.data.value"
-          v-model:mode="mode"
-          :message="message.data.value"
-          :categories="categories.data.value ?? []"
-          :choices="intake.data.value?.quickChoices ?? []"
-          :decisions="decisions"
-          @skip="skip"
-          @start-follow-up="startFollowUp"
-        />
+        <Loading v-if="intake.isPending.value" />
+        <Note v-else-if="intake.isError.value" title="Intake could not be loaded" problem>
+          <p>{{ intake.error.value?.message }}</p>
+          <button class="btn" type="button" @click="void intake.refetch()">Try again</button>
+        </Note>
+        <template v-else>
+          <EmptyIntake
+            v-if="lines.length === 0"
+            :has-sources="sources.data.value?.length !== 0"
+            :put-off="intake.data.value?.putOff.length ?? 0"
+          />
+          <IntakeList
+            v-if="lines.length > 0 || intake.data.value?.putOff.length"
+            class="min-h-0 flex-1"
+            :heaps="heaps"
+            :current="row?.key"
+            :picked="picks.ids"
+            :put-off="intake.data.value?.putOff ?? []"
+            @open="open"
+            @pick="pick"
+            @pick-all="pickAll"
+            @unfold="toggleFold"
+            @swiped="swipe"
+            @drag="drag"
+            @dropped="dragged = []"
+          />
+          <Progress :left="intake.data.value?.total ?? 0" />
+        </template>
       </div>
-    </section>
-    <BulkSummary
-      v-if="asked"
-      :preview="asked.preview"
-      :request="asked.request"
-      :categories="categories.data.value ?? []"
-      @confirm="
-        () => {
-          if (asked) {
-            void decideRequest(asked.request)
+      <section
+        v-if="selected || pickedLines.length"
+        class="bg-surface screen-only relative flex min-w-0 flex-col"
+        :class="selected ? 'min-h-0 flex-1' : 'shrink-0 md:flex-1'"
+        aria-label="Message"
+      >
+        <DropTargets
+          v-if="dragged.length"
+          :count="dragged.length"
+          :categories="categories.data.value ?? []"
+          :choices="intake.data.value?.quickChoices ?? []"
+          :people="
+            nearest(takersOf(colleagues.data.value ?? [], writers.data.value ?? [], mine), mine)
+          "
+          @drop="dropOn"
+        />
+        <div v-if="selected" class="relative min-h-0 flex-1 overflow-auto">
+          <button
+            v-if="!wide"
+            class="btn btn-quiet mt-1 ml-1"
+            type="button"
+            @click="open(undefined)"
+          >
+            <ArrowLeft :size="16" aria-hidden="true" /> Intake
+          </button>
+          <MessagePane
+            v-if="message.data.value"
+            :key="message.data.value.id"
+            :message="message.data.value"
+            @wrong="decisions.wrong"
+          >
+            <template v-if="message.data.value.meeting" #meeting>
+              <MeetingCard
+                :message="message.data.value"
+                :ready="ready()"
+                @decide="(call) => void decide(call, [message.data.value?.id ?? ''])"
+              />
+            </template>
+          </MessagePane>
+          <Note v-else-if="message.isError.value" title="This message could not be loaded" problem>
+            <p>{{ message.error.value?.message }}</p>
+            <button class="btn" type="button" @click="void message.refetch()">Try again</button>
+          </Note>
+          <Loading v-else />
+        </div>
+        <div
+          v-if="message.data.value || several.length"
+          class="border-line bg-paper shrink-0 border-t px-3 py-2.5 sm:px-6"
+        >
+          <BulkBar
+            v-if="several.length"
+            :picked="several"
+            :fold="pickedLines.length ? undefined : fold && (fold.first.room ?? fold.first.about)"
+            :ways="ways"
+            :categories="categories.data.value ?? []"
+            :choices="intake.data.value?.quickChoices ?? []"
+            @decide="
+              (choice) =>
+                void decideAll(
+                  several.map((line) => line.id),
+                  choice,
+                )
+            "
+            @pick="pickAll"
+            @clear="unpick"
+            @unfold="fold && setFolded(fold.first, false)"
+          />
+          <DecideMessage
+            v-else-if="message.data.value"
+            v-model:mode="mode"
+            :message="message.data.value"
+            :categories="categories.data.value ?? []"
+            :choices="intake.data.value?.quickChoices ?? []"
+            :decisions="decisions"
+            @skip="skip"
+            @start-follow-up="startFollowUp"
+          />
+        </div>
+      </section>
+      <BulkSummary
+        v-if="asked"
+        :preview="asked.preview"
+        :request="asked.request"
+        :categories="categories.data.value ?? []"
+        @confirm="
+          () => {
+            if (asked) {
+              void decideRequest(asked.request)
+            }
           }
-        }
-      "
-      @cancel="asked = undefined"
-    />
-  </div>
+        "
+        @cancel="asked = undefined"
+      />
+    </div>
+  </Beside>
 </template>

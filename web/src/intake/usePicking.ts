@@ -5,6 +5,7 @@ import type { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
 import { alike } from '@/intake/alike'
 import { linesOf, type Row } from '@/intake/rows'
+import type { StripDrop } from '@/strips/shown'
 import { extended, NONE, still, toggled, type Picks } from '@/ui/picks'
 
 /** What is to become of all picked messages. */
@@ -105,6 +106,23 @@ export function usePicking(options: {
     void decideAll(ids, choice)
   }
 
+  const draggedLines = computed(() =>
+    options.lines.value
+      .filter((line) => dragged.value.includes(line.id))
+      .map((line) => ({ id: line.id, text: line.about })),
+  )
+
+  /** What was let go on a list beside the mail. */
+  function dropBeside(what: StripDrop | undefined): void {
+    if (what?.kind === 'day') {
+      dropOn({ decision: 'FOLLOW_UP', day: what.day, categoryId: null })
+    } else if (what?.kind === 'category') {
+      dropOn({ decision: 'FOLLOW_UP', day: null, categoryId: what.categoryId })
+    } else {
+      dragged.value = []
+    }
+  }
+
   function pickAll(ids: readonly string[]): void {
     picks.value = { ids: new Set([...picks.value.ids, ...ids]), anchor: ids.at(-1) }
   }
@@ -126,6 +144,8 @@ export function usePicking(options: {
     decideAll,
     decideRequest,
     dragged,
+    draggedLines,
+    dropBeside,
     drag,
     dropOn,
   }

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { ThreadGrouping, Turn } from '@/api/client'
 import { useThreads } from '@/api/queries'
+import Beside from '@/strips/Beside.vue'
 import ClosingSweep from '@/threads/ClosingSweep.vue'
 import HandOverBoard from '@/threads/HandOverBoard.vue'
 import PromiseList from '@/threads/PromiseList.vue'
@@ -93,96 +94,98 @@ const lit = 'border-kelp text-kelp bg-kelp-wash font-semibold'
 </script>
 
 <template>
-  <div class="flex h-full flex-col">
-    <h1 class="sr-only">Threads</h1>
-    <div
-      v-if="room !== 'round'"
-      class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-3 py-2"
-    >
-      <div class="flex flex-wrap gap-1" role="group" aria-label="Whose turn">
-        <template v-for="each in TURNS" :key="each.turn">
+  <Beside :group="view.name">
+    <div class="flex h-full flex-col">
+      <h1 class="sr-only">Threads</h1>
+      <div
+        v-if="room !== 'round'"
+        class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-3 py-2"
+      >
+        <div class="flex flex-wrap gap-1" role="group" aria-label="Whose turn">
+          <template v-for="each in TURNS" :key="each.turn">
+            <button
+              class="btn h-7"
+              :class="each.turn === turn && !room ? lit : ''"
+              type="button"
+              :aria-pressed="each.turn === turn && !room"
+              :data-test="`turn-${each.turn}`"
+              @click="show(each.turn)"
+            >
+              {{ each.title }}
+              <span class="font-normal">{{ newest?.counts[each.turn] ?? 0 }}</span>
+            </button>
+            <button
+              v-if="each.turn === 'WITH_OTHERS'"
+              class="btn h-7"
+              :class="room === 'promised' ? lit : ''"
+              type="button"
+              :aria-pressed="room === 'promised'"
+              data-test="to-promised"
+              @click="enter('promised')"
+            >
+              I promised <span class="font-normal">{{ newest?.promised ?? 0 }}</span>
+            </button>
+            <button
+              v-if="each.turn === 'WITH_OTHERS'"
+              class="btn h-7"
+              :class="room === 'handed' ? lit : ''"
+              type="button"
+              :aria-pressed="room === 'handed'"
+              data-test="to-handed"
+              @click="enter('handed')"
+            >
+              Handed over
+            </button>
+          </template>
+        </div>
+        <label v-if="!room" class="flex items-center gap-1.5 print:hidden">
+          <span class="text-ink-soft">grouped by</span>
+          <select v-model="by" class="field h-7 w-auto py-0 max-sm:h-11" data-test="group-by">
+            <option v-for="each in GROUPINGS" :key="each.by" :value="each.by">
+              {{ each.title }}
+            </option>
+          </select>
+          <KeyHint :group="view.name" :does="view.keys.group.does" or="B" />
+        </label>
+        <span class="ml-auto flex flex-wrap gap-2">
           <button
-            class="btn h-7"
-            :class="each.turn === turn && !room ? lit : ''"
+            v-if="room !== 'sweep'"
+            class="btn btn-quiet h-7 max-sm:h-11"
             type="button"
-            :aria-pressed="each.turn === turn && !room"
-            :data-test="`turn-${each.turn}`"
-            @click="show(each.turn)"
+            data-test="to-sweep"
+            @click="enter('sweep')"
           >
-            {{ each.title }}
-            <span class="font-normal">{{ newest?.counts[each.turn] ?? 0 }}</span>
+            Closing sweep
+            <span v-if="newest?.closable" class="font-normal">{{ newest.closable }}</span>
+            <KeyHint :group="view.name" :does="view.keys.sweep.does" or="S" />
           </button>
           <button
-            v-if="each.turn === 'WITH_OTHERS'"
-            class="btn h-7"
-            :class="room === 'promised' ? lit : ''"
+            v-if="newest && newest.due > 0"
+            class="btn btn-main h-7 max-sm:h-11"
             type="button"
-            :aria-pressed="room === 'promised'"
-            data-test="to-promised"
-            @click="enter('promised')"
+            data-test="to-round"
+            @click="enter('round')"
           >
-            I promised <span class="font-normal">{{ newest?.promised ?? 0 }}</span>
+            Chase round <span class="font-normal">{{ newest.due }}</span>
+            <KeyHint :group="view.name" :does="view.keys.round.does" or="r" />
           </button>
-          <button
-            v-if="each.turn === 'WITH_OTHERS'"
-            class="btn h-7"
-            :class="room === 'handed' ? lit : ''"
-            type="button"
-            :aria-pressed="room === 'handed'"
-            data-test="to-handed"
-            @click="enter('handed')"
-          >
-            Handed over
-          </button>
-        </template>
+        </span>
       </div>
-      <label v-if="!room" class="flex items-center gap-1.5 print:hidden">
-        <span class="text-ink-soft">grouped by</span>
-        <select v-model="by" class="field h-7 w-auto py-0 max-sm:h-11" data-test="group-by">
-          <option v-for="each in GROUPINGS" :key="each.by" :value="each.by">
-            {{ each.title }}
-          </option>
-        </select>
-        <KeyHint :group="view.name" :does="view.keys.group.does" or="B" />
-      </label>
-      <span class="ml-auto flex flex-wrap gap-2">
-        <button
-          v-if="room !== 'sweep'"
-          class="btn btn-quiet h-7 max-sm:h-11"
-          type="button"
-          data-test="to-sweep"
-          @click="enter('sweep')"
-        >
-          Closing sweep
-          <span v-if="newest?.closable" class="font-normal">{{ newest.closable }}</span>
-          <KeyHint :group="view.name" :does="view.keys.sweep.does" or="S" />
-        </button>
-        <button
-          v-if="newest && newest.due > 0"
-          class="btn btn-main h-7 max-sm:h-11"
-          type="button"
-          data-test="to-round"
-          @click="enter('round')"
-        >
-          Chase round <span class="font-normal">{{ newest.due }}</span>
-          <KeyHint :group="view.name" :does="view.keys.round.does" or="r" />
-        </button>
-      </span>
+      <div v-if="room === 'round'" class="min-h-0 flex-1 overflow-auto pt-3">
+        <ChaseRound @over="enter(undefined)" @open="open" />
+      </div>
+      <ClosingSweep v-else-if="room === 'sweep'" @over="enter(undefined)" @open="open" />
+      <HandOverBoard v-else-if="room === 'handed'" @open="open" />
+      <PromiseList v-else-if="room === 'promised'" :active="!openId" @open="open" />
+      <ThreadList v-else :turn="turn" :by="by" :active="!openId" @open="open" />
+      <ThreadSheet
+        v-if="openId"
+        :id="openId"
+        :key="openId"
+        :pointed="pointed"
+        @close="enter(room)"
+        @point="point"
+      />
     </div>
-    <div v-if="room === 'round'" class="min-h-0 flex-1 overflow-auto pt-3">
-      <ChaseRound @over="enter(undefined)" @open="open" />
-    </div>
-    <ClosingSweep v-else-if="room === 'sweep'" @over="enter(undefined)" @open="open" />
-    <HandOverBoard v-else-if="room === 'handed'" @open="open" />
-    <PromiseList v-else-if="room === 'promised'" :active="!openId" @open="open" />
-    <ThreadList v-else :turn="turn" :by="by" :active="!openId" @open="open" />
-    <ThreadSheet
-      v-if="openId"
-      :id="openId"
-      :key="openId"
-      :pointed="pointed"
-      @close="enter(room)"
-      @point="point"
-    />
-  </div>
+  </Beside>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { nextTick, ref, useTemplateRef } from 'vue'
 import MarkdownText from '@/ui/MarkdownText.vue'
 
@@ -17,8 +18,22 @@ async function write(event: Event): Promise<void> {
   field.value?.focus()
 }
 
+let pressed = false
+useEventListener(document, 'pointerdown', () => (pressed = true), { capture: true })
+useEventListener(document, ['pointerup', 'pointercancel'], () => (pressed = false), {
+  capture: true,
+})
+
+/** What is pressed elsewhere must not move away before it is let go. */
 function read(): void {
-  writing.value = text.value.trim() === ''
+  const show = () => {
+    writing.value = text.value.trim() === ''
+  }
+  if (pressed) {
+    document.addEventListener('click', show, { once: true, capture: true })
+  } else {
+    show()
+  }
 }
 </script>
 

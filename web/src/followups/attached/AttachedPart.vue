@@ -3,7 +3,7 @@ import { ExternalLink, Link2, Paperclip, Waypoints, X } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { AttachedView } from '@/api/client'
-import { useAttached } from '@/api/queries'
+import { useAttached } from '@/api/followUpQueries'
 import FileChip from '@/files/FileChip.vue'
 import {
   addFile,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { RelationWay } from '@/api/client'
-import { useFollowUps } from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
 import { relate } from '@/followups/attached/changes'
 import { vFocus } from '@/ui/focus'
 

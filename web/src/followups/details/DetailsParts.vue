@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { Details, Person, QuickChoice } from '@/api/client'
-import { useFollowUps } from '@/api/queries'
+import { useFollowUps } from '@/api/followUpQueries'
 import ChecklistEditor from '@/followups/details/ChecklistEditor.vue'
 import { peopleOf, placesOf } from '@/followups/details/people'
 import PeoplePart from '@/followups/details/PeoplePart.vue'

@@ -3,6 +3,7 @@ package org.squallnote.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
@@ -13,9 +14,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.By;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
+import org.openqa.selenium.interactions.Actions;
 import org.openqa.selenium.logging.LogType;
 import org.openqa.selenium.support.ui.Select;
 
@@ -106,13 +109,7 @@ class DailyWorkIT {
 
     @Test
     void severalFollowUpsAreDecidedAtOnceAndGroupedOtherwise() {
-        for (String title : List.of("Polish the bell", "Polish the brass")) {
-            browser.open("/follow-ups");
-            browser.click("[data-test=capture]");
-            browser.type("[data-test=capture-field]", title + ", 5 min");
-            browser.press(Keys.ENTER);
-            browser.untilText("Follow-up: " + title);
-        }
+        capture("Polish the bell", "Polish the brass");
         browser.open("/follow-ups");
         browser.until(
                 () -> browser.texts("[data-test=follow-up]").stream()
@@ -149,6 +146,132 @@ class DailyWorkIT {
         browser.until(
                 () -> browser.texts("[data-test=group]").contains("Workshop") ? null : true, "both taken back at once");
         new Select(browser.find("[data-test=group-by]")).selectByVisibleText("date");
+    }
+
+    private void capture(String... titles) {
+        for (String title : titles) {
+            browser.open("/follow-ups");
+            browser.click("[data-test=capture]");
+            browser.type("[data-test=capture-field]", title + ", 5 min");
+            browser.press(Keys.ENTER);
+            browser.untilText("Follow-up: " + title.replace(" by tomorrow", ""));
+        }
+    }
+
+    private List<String> inOrder(String words) {
+        return browser.texts("[data-test=follow-up]").stream()
+                .filter(row -> row.contains(words))
+                .map(row -> row.lines()
+                        .filter(line -> line.contains(words))
+                        .findFirst()
+                        .orElse(""))
+                .toList();
+    }
+
+    private WebElement rowOf(String title) {
+        return browser.until(
+                () -> browser.all("[data-test=follow-up]").stream()
+                        .filter(row -> row.getText().contains(title))
+                        .findFirst()
+                        .orElse(null),
+                "the row of " + title);
+    }
+
+    private void drag(WebElement what, WebElement onto, int y) {
+        new Actions(browser.driver())
+                .moveToElement(what)
+                .clickAndHold()
+                .moveByOffset(0, 6)
+                .moveToElement(onto, 0, y)
+                .moveByOffset(1, 0)
+                .perform();
+        new Actions(browser.driver()).release().perform();
+    }
+
+    @Test
+    void followUpsAreDraggedIntoMyOwnOrderAndArrangedUnderAName() {
+        capture("Tar the first rope", "Tar the second rope", "Tar the third rope", "Oil the winch by tomorrow");
+        browser.open("/follow-ups");
+        drag(rowOf("third rope"), rowOf("first rope"), -10);
+        browser.untilText("Moved: Tar the third rope");
+        browser.until(
+                () -> inOrder(" rope")
+                                .equals(List.of("Tar the third rope", "Tar the first rope", "Tar the second rope"))
+                        ? true
+                        : null,
+                "my own order");
+        browser.click("[data-test=filter]");
+        browser.until(
+                        () -> browser.all("[data-test=filter-value]").stream()
+                                .filter(value -> value.getText().contains("Without a date"))
+                                .findFirst()
+                                .orElse(null),
+                        "what has no date is offered")
+                .click();
+        browser.escape();
+        browser.find("[data-test=filter-chosen]");
+        browser.js("document.activeElement?.blur()");
+        browser.press("a");
+        browser.type("[data-test=arrangement-name]", "Short ones");
+        browser.type("[data-test=arrangement-letter]", "s", Keys.ENTER);
+        browser.untilText("Arrangement kept: Short ones");
+        browser.click("[data-test=filter-chosen]");
+        browser.untilGone("[data-test=filter-chosen]");
+        browser.js("document.activeElement?.blur()");
+        browser.press("a");
+        browser.find("[data-test=arrangement]");
+        browser.press("s");
+        browser.find("[data-test=filter-chosen]");
+        browser.click("[data-test=filter-chosen]");
+        new Select(browser.find("[data-test=order]")).selectByVisibleText("by date");
+    }
+
+    /** A PDF of one page without any fonts of its own. */
+    private static final String PDF = "%PDF-1.4\n1 0 obj<</Type/Catalog/Pages 2 0 R>>endobj\n"
+            + "2 0 obj<</Type/Pages/Kids[3 0 R]/Count 1>>endobj\n3 0 obj<</Type/Page/Parent 2 0 R/MediaBox[0 0 300 200]"
+            + "/Contents 4 0 R/Resources<</Font<</F1 5 0 R>>>>>>endobj\n4 0 obj<</Length 41>>stream\n"
+            + "BT /F1 24 Tf 40 120 Td (Certificate) Tj ET\nendstream endobj\n"
+            + "5 0 obj<</Type/Font/Subtype/Type1/BaseFont/Helvetica>>endobj\ntrailer<</Root 1 0 R>>\n%%EOF";
+
+    @Test
+    void whatLiesWithAFollowUpIsShownInPlaceAndWhatIsNeededFirstHoldsItBack(@TempDir Path folder) throws IOException {
+        capture("Splice the cable", "Hang the lantern");
+        browser.open("/follow-ups");
+        Path pdf = Files.writeString(folder.resolve("certificate.pdf"), PDF);
+        rowOf("Hang the lantern").click();
+        browser.find("[data-test=attached]");
+        browser.driver().findElement(By.cssSelector("[data-test=attach-file]")).sendKeys(pdf.toString());
+        browser.untilText("certificate.pdf");
+        browser.click("[data-test=file]");
+        browser.until(
+                () -> browser.js("const page = document.querySelector('[data-test=pdf] canvas');"
+                                        + " return page !== null && page.width > 300")
+                                .equals(true)
+                        ? true
+                        : null,
+                "the page is drawn");
+        browser.escape();
+        browser.untilGone("[data-test=file-viewer]");
+        assertThat(browser.shows("[data-test=attached]"))
+                .as("only the file is closed")
+                .isTrue();
+        browser.click("[data-test=attach-link]");
+        browser.type("[data-test=link-url]", "chandler.example/lantern", Keys.ENTER);
+        browser.untilText("chandler.example/lantern");
+        browser.click("[data-test=open-note]");
+        browser.type("[data-test=note]", "Two **brass** hooks");
+        browser.click("[data-test=attach-related]");
+        browser.until(
+                () -> browser.textOf("[data-test=note-read] strong").equals("brass") ? true : null, "the note reads");
+        browser.type("[data-test=related-field]", "splice", Keys.ENTER);
+        browser.find("[data-test=related]");
+        browser.escape();
+        browser.untilGone("[data-test=attached]");
+        browser.until(() -> inOrder("lantern").isEmpty() ? true : null, "it is held back");
+        rowOf("Splice the cable")
+                .findElement(By.cssSelector("[data-test=tick]"))
+                .click();
+        browser.untilText("what was needed first has ended: Splice the cable");
     }
 
     @Test
