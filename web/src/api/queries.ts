@@ -57,6 +57,15 @@ export function usePeople(words: MaybeRefOrGetter<string>) {
   })
 }
 
+/** What is to be talked about in the meetings that are ahead today. */
+export function useTalks() {
+  return useQuery({
+    queryKey: ['talks'],
+    queryFn: () => unwrap(client.GET('/api/talks')),
+    refetchInterval: 300_000,
+  })
+}
+
 export function usePerson(id: MaybeRefOrGetter<string>, only: Only = {}) {
   return useQuery({
     ...only,

@@ -1572,6 +1572,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people.vcf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_9"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people/{id}": {
         parameters: {
             query?: never;
@@ -1580,6 +1612,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["one_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/card.vcf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1659,7 +1707,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_9"];
+        get: operations["all_10"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1803,7 +1851,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_10"];
+        get: operations["all_11"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2171,7 +2219,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_11"];
+        get: operations["all_12"];
         put?: never;
         post?: never;
         delete: operations["endOthers"];
@@ -2283,7 +2331,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_12"];
+        get: operations["all_13"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2436,6 +2484,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/talks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["talks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads": {
         parameters: {
             query?: never;
@@ -2507,7 +2571,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["one_3"];
+        get: operations["one_4"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3145,6 +3209,13 @@ export interface components {
             what: string;
             answeredBy: string | null;
         };
+        Details: {
+            name: string;
+            phones: components["schemas"]["PhoneView"][];
+            organisation: string;
+            /** Format: uuid */
+            organisationMessage: string | null;
+        };
         DetailsRequest: {
             /** Format: date */
             startDay: string | null;
@@ -3693,6 +3764,15 @@ export interface components {
             text: string;
             done: boolean;
         };
+        MeetingAhead: {
+            title: string;
+            place: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            allDay: boolean;
+        };
         MeetingForm: {
             uid: string;
             /** Format: date-time */
@@ -3925,6 +4005,8 @@ export interface components {
             id: string;
             name: string;
             addresses: string[];
+            organisation: string;
+            phones: components["schemas"]["Phone"][];
             /** Format: int32 */
             owed: number;
             /** Format: int32 */
@@ -3946,6 +4028,18 @@ export interface components {
             note: string;
             talk: components["schemas"]["Item"][];
             alike: components["schemas"]["Alike"][];
+            details: components["schemas"]["Details"];
+            meetings: components["schemas"]["MeetingAhead"][];
+        };
+        Phone: {
+            number: string;
+            kind: string;
+        };
+        PhoneView: {
+            number: string;
+            kind: string;
+            /** Format: uuid */
+            messageId: string | null;
         };
         PhraseForm: {
             name: string;
@@ -4357,6 +4451,12 @@ export interface components {
             day: string;
             /** Format: int32 */
             minutes: number;
+        };
+        TalkAhead: {
+            meeting: components["schemas"]["MeetingAhead"];
+            person: string;
+            name: string;
+            matters: string[];
         };
         TaskListForm: {
             /** Format: uuid */
@@ -7531,6 +7631,51 @@ export interface operations {
             };
         };
     };
+    all_9: {
+        parameters: {
+            query?: {
+                version?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vcard": string;
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     one_2: {
         parameters: {
             query?: never;
@@ -7549,6 +7694,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PersonView"];
+                };
+            };
+        };
+    };
+    one_3: {
+        parameters: {
+            query?: {
+                version?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/vcard": string;
                 };
             };
         };
@@ -7692,7 +7861,7 @@ export interface operations {
             };
         };
     };
-    all_9: {
+    all_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -7963,7 +8132,7 @@ export interface operations {
             };
         };
     };
-    all_10: {
+    all_11: {
         parameters: {
             query?: never;
             header?: never;
@@ -8614,7 +8783,7 @@ export interface operations {
             };
         };
     };
-    all_11: {
+    all_12: {
         parameters: {
             query?: never;
             header?: never;
@@ -8909,7 +9078,7 @@ export interface operations {
             };
         };
     };
-    all_12: {
+    all_13: {
         parameters: {
             query?: never;
             header?: never;
@@ -9303,6 +9472,26 @@ export interface operations {
             };
         };
     };
+    talks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TalkAhead"][];
+                };
+            };
+        };
+    };
     list: {
         parameters: {
             query?: {
@@ -9403,7 +9592,7 @@ export interface operations {
             };
         };
     };
-    one_3: {
+    one_4: {
         parameters: {
             query?: never;
             header?: never;

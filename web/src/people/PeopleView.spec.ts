@@ -39,9 +39,34 @@ const TILDA: PersonView = {
   followUps: [{ id: 'f1', title: 'Send Tilda the plan', replyDay: null }],
   note: 'Prefers the phone',
   talk: [{ id: 'w1', text: 'the winch', done: false }],
+  details: {
+    name: '',
+    phones: [{ number: '+44 (0)7700 900123', kind: 'mobile', messageId: 'm7' }],
+    organisation: 'Brandt Cranes',
+    organisationMessage: null,
+  },
+  meetings: [
+    {
+      title: 'Crane inspection',
+      place: 'Yard',
+      from: '2026-03-05T09:00:00Z',
+      to: '2026-03-05T10:00:00Z',
+      allDay: false,
+    },
+  ],
   alike: [
     { id: 'brandt@y.example', name: 'Tilda Brandt', reason: 'the same name, at brandt@y.example' },
   ],
+}
+const CHASING = {
+  first: 3,
+  then: 2,
+  afterPromise: 1,
+  firstText: '',
+  secondText: '',
+  lastText: '',
+  exceptions: [],
+  languages: [],
 }
 let server: ReturnType<typeof fakeServer>
 
@@ -50,10 +75,28 @@ beforeEach(() => {
   now.params = { id: '' }
   server = fakeServer()
   server.answers('GET', '/api/people', [
-    { id: TILDA.id, name: TILDA.name, addresses: [TILDA.id], owed: 1, owing: 0 },
-    { id: 'otto@x.example', name: 'Otto', addresses: ['otto@x.example'], owed: 0, owing: 2 },
+    {
+      id: TILDA.id,
+      name: TILDA.name,
+      addresses: [TILDA.id],
+      organisation: 'Brandt Cranes',
+      phones: [],
+      owed: 1,
+      owing: 0,
+    },
+    {
+      id: 'otto@x.example',
+      name: 'Otto',
+      addresses: ['otto@x.example'],
+      organisation: '',
+      phones: [],
+      owed: 0,
+      owing: 2,
+    },
   ])
   server.answers('GET', '/api/people/{id}', TILDA)
+  server.answers('GET', '/api/party-rules', [])
+  server.answers('GET', '/api/settings/chasing', CHASING)
   server.answers('PUT', '/api/people/{id}/talk/{matterId}', DONE)
   server.answers('DELETE', '/api/people/{id}/talk/{matterId}', DONE)
   server.answers('PUT', '/api/people/{id}/note', DONE)
@@ -118,16 +161,24 @@ describe('People', () => {
     expect((page.find('[data-test=matter]').element as HTMLInputElement).value).toBe('the oar')
   })
 
+  async function writes(page: Awaited<ReturnType<typeof opened>>, text: string | undefined) {
+    await page.find('[data-test=person-note]').trigger('click')
+    const field = page.find('[data-test=person-note] textarea')
+    await field.trigger('focusin')
+    if (text !== undefined) {
+      await field.setValue(text)
+    }
+    await field.trigger('blur')
+    await page.find('[data-test=person-note]').trigger('focusout')
+    await flushPromises()
+  }
+
   it('keep a note when it is left, and only when it was changed', async () => {
     now.params = { id: TILDA.id }
     const page = await opened(PeopleView)
-    const note = page.find('[data-test=person-note]')
-    await note.trigger('focus')
-    await note.trigger('blur')
+    await writes(page, undefined)
     expect(server.sentTo('PUT', '/api/people/{id}/note')).toHaveLength(0)
-    await note.trigger('focus')
-    await note.setValue('Prefers mail')
-    await note.trigger('blur')
+    await writes(page, 'Prefers mail')
     expect(server.sentTo('PUT', '/api/people/{id}/note')[0]?.body).toEqual({
       note: 'Prefers mail',
       was: 'Prefers the phone',
@@ -138,14 +189,38 @@ describe('People', () => {
     now.params = { id: TILDA.id }
     server.refuses('PUT', '/api/people/{id}/note', 'Changed elsewhere.')
     const page = await opened(PeopleView)
-    const note = page.find('[data-test=person-note]')
-    await note.trigger('focus')
-    await note.setValue('Prefers mail')
-    await note.trigger('blur')
-    await flushPromises()
+    await writes(page, 'Prefers mail')
     page.unmount()
     const again = await opened(PeopleView)
-    const field = again.find('[data-test=person-note]').element as HTMLTextAreaElement
-    expect(field.value).toBe('Prefers mail')
+    expect(again.find('[data-test=person-note]').text()).toContain('Prefers mail')
+  })
+
+  it('have numbers, meetings ahead and what always holds in one place', async () => {
+    now.params = { id: TILDA.id }
+    server.answers('PUT', '/api/party-rules', DONE)
+    server.answers('PUT', '/api/settings/chasing', DONE)
+    const page = await opened(PeopleView)
+    expect(page.find('[data-test=contact] a[href^=tel]').attributes('href')).toBe(
+      'tel:+447700900123',
+    )
+    expect(page.find('[data-test=meeting-ahead]').text()).toContain('Crane inspection')
+    await page.find('[data-test=rule-asks]').setValue('NEVER')
+    expect(server.sentTo('PUT', '/api/party-rules').at(-1)?.body).toMatchObject({
+      party: TILDA.id,
+      asks: 'NEVER',
+    })
+    await page.find('[data-test=rule-chase]').setValue('7')
+    expect(server.sentTo('PUT', '/api/settings/chasing').at(-1)?.body).toMatchObject({
+      exceptions: [{ kind: 'PARTY', whom: TILDA.id, first: 7, then: 2, afterPromise: 1 }],
+    })
+  })
+
+  it('stand house by house on wish', async () => {
+    const page = await opened(PeopleView)
+    await page.find('[data-test=by-house]').setValue(true)
+    expect(page.findAll('[data-test=house]').map((house) => house.text())).toEqual([
+      'Brandt Cranes 1',
+      'Of no house 1',
+    ])
   })
 })

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
+import { refDebounced, useStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { usePeople } from '@/api/queries'
+import { takeInCards } from '@/people/changes'
 import PersonPane from '@/people/PersonPane.vue'
 import view from '@/people/view'
 import KeyHint from '@/ui/KeyHint.vue'
@@ -22,10 +23,34 @@ const openId = computed(() =>
   typeof route.params.id === 'string' && route.params.id ? route.params.id : undefined,
 )
 const place = computed(() =>
-  lines.value.findIndex(
+  shownLines.value.findIndex(
     (line) => line.id === openId.value || line.addresses.includes(openId.value ?? ''),
   ),
 )
+const byHouse = useStorage('people-by-house', false)
+/** Everybody in one list, or house by house; who is of no house comes last. */
+const groups = computed(() => {
+  if (!byHouse.value) {
+    return [{ house: '', lines: lines.value }]
+  }
+  const houses = new Map<string, typeof lines.value>()
+  for (const line of lines.value) {
+    houses.set(line.organisation, [...(houses.get(line.organisation) ?? []), line])
+  }
+  return [...houses]
+    .map(([house, of]) => ({ house, lines: of }))
+    .sort((a, b) => (a.house === '' ? 1 : b.house === '' ? -1 : a.house.localeCompare(b.house)))
+})
+const shownLines = computed(() => groups.value.flatMap((group) => group.lines))
+
+async function takeIn(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  for (const file of input.files ?? []) {
+    await takeInCards(file)
+  }
+  input.value = ''
+}
+
 const field = useTemplateRef<HTMLInputElement>('field')
 
 function open(id: string | undefined): void {
@@ -44,7 +69,7 @@ watch(place, () => {
 })
 
 function step(by: number): void {
-  open(lines.value[Math.min(Math.max(place.value + by, 0), lines.value.length - 1)]?.id)
+  open(shownLines.value[Math.min(Math.max(place.value + by, 0), lines.value.length - 1)]?.id)
 }
 
 useKeys(view.name, [
@@ -107,31 +132,64 @@ function close(): void {
             : 'Nobody has such a name or address.'
         }}
       </p>
-      <ul v-else class="mt-1 min-h-0 flex-1 overflow-auto" data-test="people">
-        <li v-for="(line, at) in lines" :key="line.id">
-          <button
-            type="button"
-            class="border-line flex min-h-10 w-full items-center gap-2 border-b border-l-2 px-2 text-left max-sm:min-h-12"
-            :class="
-              at === place ? 'bg-kelp-wash border-l-kelp' : 'hover:bg-surface border-l-transparent'
-            "
-            :aria-current="at === place"
-            :data-person="line.id"
-            @click="open(line.id)"
+      <div v-else class="mt-1 min-h-0 flex-1 overflow-auto" data-test="people">
+        <section v-for="group in groups" :key="group.house" :aria-label="group.house || 'People'">
+          <h2
+            v-if="byHouse"
+            class="bg-paper border-line text-ink-soft sticky top-0 border-b px-2 py-1 text-sm font-semibold"
+            data-test="house"
           >
-            <span class="min-w-0 flex-1">
-              <bdi class="block truncate font-semibold">{{ line.name }}</bdi>
-              <span class="text-ink-soft block truncate text-sm">{{
-                line.addresses.join(', ')
-              }}</span>
-            </span>
-            <span class="text-right text-sm whitespace-nowrap">
-              <span v-if="line.owed" class="text-kelp block">I owe {{ line.owed }}</span>
-              <span v-if="line.owing" class="text-dusk block">owes {{ line.owing }}</span>
-            </span>
-          </button>
-        </li>
-      </ul>
+            {{ group.house || 'Of no house' }}
+            <span class="font-normal">{{ group.lines.length }}</span>
+          </h2>
+          <ul>
+            <li v-for="line in group.lines" :key="line.id">
+              <button
+                type="button"
+                class="border-line flex min-h-10 w-full items-center gap-2 border-b border-l-2 px-2 text-left max-sm:min-h-12"
+                :class="
+                  shownLines[place] === line
+                    ? 'bg-kelp-wash border-l-kelp'
+                    : 'hover:bg-surface border-l-transparent'
+                "
+                :aria-current="shownLines[place] === line"
+                :data-person="line.id"
+                @click="open(line.id)"
+              >
+                <span class="min-w-0 flex-1">
+                  <bdi class="block truncate font-semibold">{{ line.name }}</bdi>
+                  <span class="text-ink-soft block truncate text-sm">{{
+                    line.addresses.join(', ')
+                  }}</span>
+                </span>
+                <span class="text-right text-sm whitespace-nowrap">
+                  <span v-if="line.owed" class="text-kelp block">I owe {{ line.owed }}</span>
+                  <span v-if="line.owing" class="text-dusk block">owes {{ line.owing }}</span>
+                </span>
+              </button>
+            </li>
+          </ul>
+        </section>
+      </div>
+      <div class="border-line flex flex-wrap items-center gap-x-3 border-t pt-1.5 text-sm">
+        <label class="flex items-center gap-1.5 max-sm:h-11">
+          <input v-model="byHouse" type="checkbox" data-test="by-house" /> by organisation
+        </label>
+        <label class="hover:text-kelp ml-auto cursor-pointer underline focus-within:outline-2">
+          take in vCards
+          <input
+            class="sr-only"
+            type="file"
+            accept=".vcf,text/vcard"
+            multiple
+            data-test="cards-in"
+            @change="void takeIn($event)"
+          />
+        </label>
+        <a class="hover:text-kelp underline" href="/api/people.vcf" download data-test="cards-out"
+          >all as vCards</a
+        >
+      </div>
     </div>
     <PersonPane v-if="openId" :id="openId" :key="openId" @close="close" />
     <Note v-else class="max-sm:hidden" title="Nobody is chosen">

@@ -3,13 +3,17 @@ import { useStorage } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { usePerson } from '@/api/queries'
 import { merge, saveNote, split } from '@/people/changes'
+import ContactLines from '@/people/ContactLines.vue'
+import MeetingsAhead from '@/people/MeetingsAhead.vue'
 import NextTalk from '@/people/NextTalk.vue'
 import OpenThreads from '@/people/OpenThreads.vue'
+import StandingRules from '@/people/StandingRules.vue'
 import view from '@/people/view'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
+import NoteField from '@/ui/NoteField.vue'
 import { day, workingSpan } from '@/ui/time'
 
 /** Somebody: all their addresses, what is open with them, what waits for the next talk, what I noted. */
@@ -83,9 +87,16 @@ useKeys(view.name, [
             :to="{ name: 'find', query: { person: person.data.value.id } }"
             >Everything with them</RouterLink
           >
+          <a
+            class="btn max-sm:h-11"
+            :href="`/api/people/${encodeURIComponent(person.data.value.id)}/card.vcf`"
+            download
+            >vCard</a
+          >
           <button class="btn max-sm:h-11" type="button" @click="print">Print</button>
         </span>
       </div>
+      <ContactLines :details="person.data.value.details" />
       <ul class="mt-1">
         <li
           v-for="address in person.data.value.addresses"
@@ -154,19 +165,17 @@ useKeys(view.name, [
             </li>
           </ul>
         </section>
-        <section class="lg:col-span-2" aria-label="Note">
-          <label class="font-semibold" for="person-note">Note</label>
-          <textarea
-            id="person-note"
+        <MeetingsAhead :meetings="person.data.value.meetings" />
+        <section aria-label="Note" @focusin="begin" @focusout="void keepNote()">
+          <h3 class="mb-1 font-semibold">Note</h3>
+          <NoteField
             v-model="note"
-            class="field mt-1 h-24 resize-y p-2 leading-relaxed"
-            maxlength="20000"
+            label="Note"
             placeholder="What is good to know: hours, phone numbers, how they like it"
             data-test="person-note"
-            @focus="begin"
-            @blur="void keepNote()"
           />
         </section>
+        <StandingRules class="lg:col-span-2" :address="person.data.value.id" />
       </div>
       <p class="text-ink-soft mt-2 text-sm max-sm:hidden print:hidden">
         <KeyHint :group="view.name" :does="view.keys.matter.does" or="T" /> something for the next

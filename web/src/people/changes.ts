@@ -41,3 +41,15 @@ export function dropMatter(id: string, matterId: string): Promise<Done | undefin
     }),
   )
 }
+
+/** Takes in vCards; all addresses of one are one person from then on. */
+export function takeInCards(file: File): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/people/cards', {
+      params: { header },
+      body: file as unknown as string,
+      bodySerializer: (body: unknown) => body as Blob,
+      headers: { 'Content-Type': 'text/vcard' },
+    } as never),
+  )
+}

@@ -15,7 +15,9 @@ export default defineView({
     look: { key: 'l', does: 'Look for somebody' },
   },
   listens: {
-    PEOPLE: ['people', 'person'],
+    PEOPLE: ['people', 'person', 'talks'],
+    CALENDARS: ['person', 'talks'],
+    SETTINGS: ['party-rules', 'chase-settings'],
     THREADS: ['people', 'person'],
     FOLLOW_UPS: ['person'],
     SEARCHES: ['people'],

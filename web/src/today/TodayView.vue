@@ -15,6 +15,7 @@ import MakeItFit from '@/today/MakeItFit.vue'
 import { order, planFor } from '@/today/plan'
 import OpenElsewhere from '@/today/OpenElsewhere.vue'
 import PlanTheDay from '@/today/PlanTheDay.vue'
+import TalksAhead from '@/today/TalksAhead.vue'
 import RowActions from '@/today/RowActions.vue'
 import { reason, standing } from '@/today/words'
 import { usePlacing } from '@/today/usePlacing'
@@ -239,6 +240,7 @@ const gaugeHeight = computed(() =>
           </p>
           <OpenElsewhere :chases="today.toBeChased" :promises="today.promisesPressing" />
         </div>
+        <TalksAhead v-if="!asking" />
         <PlanTheDay
           v-if="asking"
           :key="asking"

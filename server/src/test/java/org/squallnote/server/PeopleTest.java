@@ -1,7 +1,10 @@
 package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.authentication;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
@@ -9,6 +12,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.search.Indexing;
 import tools.jackson.databind.JsonNode;
@@ -164,5 +169,101 @@ class PeopleTest extends ServerTest {
                 "{\"title\":\"Bring the key\",\"firm\":false}");
         assertThat(texts(person(AT_HOME).path("followUps"), "title")).containsExactly("Bring the key");
         assertThat(person(TILDA).path("followUps").size()).isZero();
+    }
+
+    private static final String CARDS = """
+            BEGIN:VCARD
+            VERSION:4.0
+            FN:Tilda Brandt-Hale
+            EMAIL;PREF=1:tilda@brandt-cranes.example
+            EMAIL:tb@private.example
+            TEL;TYPE=cell:+44 7700 900123
+            ORG:Brandt Cranes
+            END:VCARD
+            BEGIN:VCARD
+            VERSION:3.0
+            FN:No Address
+            END:VCARD
+            """;
+
+    private MvcTestResult takeIn(String cards) {
+        return mvc.post()
+                .uri("/api/people/cards")
+                .with(csrf())
+                .with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())))
+                .header("Idempotency-Key", UUID.randomUUID().toString())
+                .contentType("text/vcard")
+                .content(cards.getBytes(StandardCharsets.UTF_8))
+                .exchange();
+    }
+
+    @Test
+    void aVCardBringsNumbersHouseAndAddressesWithOneWayBack() throws Exception {
+        MvcTestResult done = takeIn(CARDS);
+        assertThat(done).hasStatusOk();
+        String text = done.getResponse().getContentAsString();
+        assertThat(text).contains("One person from a vCard; 1 without a mail address left out");
+        JsonNode one = person(AT_HOME);
+        assertThat(one.path("id").asString("")).isEqualTo(TILDA);
+        assertThat(one.path("name").asString("")).isEqualTo("Tilda Brandt-Hale");
+        assertThat(one.path("details").path("organisation").asString("")).isEqualTo("Brandt Cranes");
+        assertThat(texts(one.path("details").path("phones"), "kind")).containsExactly("mobile");
+        assertThat(texts(get(me, "/api/people"), "organisation")).containsExactly("Brandt Cranes");
+        String out = new String(
+                call(me, HttpMethod.GET, "/api/people/" + TILDA + "/card.vcf?version=3.0", "")
+                        .getResponse()
+                        .getContentAsByteArray(),
+                StandardCharsets.UTF_8);
+        assertThat(out).contains("VERSION:3.0", "FN:Tilda Brandt-Hale", "ORG:Brandt Cranes", AT_HOME);
+        assertThat(takeIn("BEGIN:VCARD\nEND:VCARD")).hasStatus4xxClientError();
+        change(
+                me,
+                HttpMethod.POST,
+                "/api/commands/" + text.replaceAll(".*\"commandId\":\"([^\"]+)\".*", "$1") + "/undo",
+                "");
+        assertThat(person(AT_HOME).path("id").asString("")).isEqualTo(AT_HOME);
+        assertThat(person(TILDA).path("details").path("phones").size()).isZero();
+    }
+
+    @Test
+    void whatStandsUnderALetterIsKnownWithTheLetter() {
+        arrive(
+                me,
+                mail(
+                        7,
+                        "sig@x.example",
+                        "Hook",
+                        "",
+                        "Could you look at the hook?\r\n\r\nKind regards\r\nTilda Brandt\r\nBrandt Cranes Ltd\r\n"
+                                + "Mob: 07700 900456"));
+        JsonNode details = person(TILDA).path("details");
+        assertThat(details.path("phones").path(0).path("number").asString("")).isEqualTo("07700 900456");
+        assertThat(details.path("phones").path(0).path("messageId").asString(""))
+                .isEqualTo(messageId(me, "sig@x.example"));
+        assertThat(details.path("organisation").asString("")).isEqualTo("Brandt Cranes Ltd");
+    }
+
+    @Test
+    void aMeetingTodayWithThemOffersWhatWaitsForTheTalk() {
+        String event = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\nBEGIN:VEVENT\r\nUID:talk-"
+                + me.accountId()
+                + "\r\nDTSTAMP:20260301T080000Z\r\nDTSTART:20260304T150000Z\r\nDTEND:20260304T160000Z\r\n"
+                + "SUMMARY:Crane inspection\r\nATTENDEE;CN=Tilda:mailto:" + TILDA
+                + "\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        assertThat(mvc.post()
+                        .uri("/api/files")
+                        .with(csrf())
+                        .with(authentication(new UsernamePasswordAuthenticationToken(me, null, List.of())))
+                        .contentType("application/octet-stream")
+                        .content(event.getBytes(StandardCharsets.UTF_8))
+                        .exchange())
+                .hasStatusOk();
+        assertThat(texts(person(TILDA).path("meetings"), "title")).containsExactly("Crane inspection");
+        assertThat(person(AT_HOME).path("meetings").size()).isZero();
+        assertThat(get(me, "/api/talks").size()).isZero();
+        matter(UUID.randomUUID(), "the winch", false);
+        JsonNode talk = get(me, "/api/talks").path(0);
+        assertThat(talk.path("name").asString("")).isEqualTo("Tilda Brandt");
+        assertThat(talk.path("matters").path(0).asString("")).isEqualTo("the winch");
     }
 }

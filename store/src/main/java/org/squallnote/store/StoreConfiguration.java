@@ -22,6 +22,7 @@ import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.people.Phones;
 import org.squallnote.core.people.Talk;
 import org.squallnote.core.recipe.Conditions;
 import org.squallnote.core.recipe.RecipeCandidate;
@@ -95,6 +96,7 @@ public class StoreConfiguration {
                             Todo.class,
                             Filter.class,
                             Talk.class,
+                            Phones.class,
                             FacetFilter.class));
             StoreTypes.registerRows(
                     configuration,

@@ -145,6 +145,7 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(MessageStore.class, "byId", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, ID))),
                 Arguments.of(RawMailStore.class, "raw", Map.of("owner", ID, "id", ID)),
+                Arguments.of(MessageStore.class, "lastBy", Map.of("owner", ID, "address", "a@x.example", "most", 8)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
                 Arguments.of(

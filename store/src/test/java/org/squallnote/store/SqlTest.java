@@ -28,6 +28,8 @@ class SqlTest extends StoreTest {
             "account.PasskeyStore.byCredential",
             "account.SecondFactorStore.allOwners",
             "feed.FeedStore.byToken",
+            "followup.AttachedStore.fileContents",
+            "followup.AttachedStore.forgetFiles",
             "handover.HandOverStore.takers",
             "installation.InstallationStore.insert",
             "installation.InstallationStore.setting",

@@ -31,6 +31,7 @@ public enum SubjectType {
     KEPT_SEARCH,
     PERSON_ADDRESS,
     PERSON_NOTE,
+    PERSON_CARD,
     HAND_ORDER,
     ARRANGEMENT,
     FOLLOW_UP_FILE,

@@ -58,7 +58,8 @@ class KeptAddresses extends KeptState<PersonAddress> {
         });
     }
 
-    private void change(UUID owner, Map<String, String> changed, Changes changes) {
+    /** @param changed the address that names the person, by address; the address itself for a person of its own */
+    void change(UUID owner, Map<String, String> changed, Changes changes) {
         changed.forEach((address, person) -> change(
                 owner,
                 PersonAddress.id(address),

@@ -25,9 +25,12 @@ import org.squallnote.core.chase.UsualTime;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpOrigin;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.people.House;
 import org.squallnote.core.people.Identities;
 import org.squallnote.core.people.OpenWith;
+import org.squallnote.core.people.PersonCard;
 import org.squallnote.core.people.PersonNote;
+import org.squallnote.core.people.Phone;
 import org.squallnote.core.people.SameName;
 import org.squallnote.core.people.Talk;
 import org.squallnote.core.thread.StoredThread;
@@ -49,6 +52,9 @@ class People {
     private final Searching searching;
     private final KeptAddresses addresses;
     private final KeptNotes notes;
+    private final KeptCards cards;
+    private final ContactDetails details;
+    private final MeetingsWith meetings;
     private final PeopleStore store;
     private final ThreadStore threads;
     private final FollowUpStore followUps;
@@ -60,6 +66,9 @@ class People {
             Searching searching,
             KeptAddresses addresses,
             KeptNotes notes,
+            KeptCards cards,
+            ContactDetails details,
+            MeetingsWith meetings,
             PeopleStore store,
             ThreadStore threads,
             FollowUpStore followUps,
@@ -69,6 +78,9 @@ class People {
         this.searching = searching;
         this.addresses = addresses;
         this.notes = notes;
+        this.cards = cards;
+        this.details = details;
+        this.meetings = meetings;
         this.store = store;
         this.threads = threads;
         this.followUps = followUps;
@@ -82,9 +94,18 @@ class People {
      *
      * @param id an address that names them
      * @param owed in how many threads I owe them something
+     * @param organisation as their vCard has it, else the house of their address; empty where neither says it
+     * @param phones as their vCard has them
      * @param owing in how many they owe me something
      */
-    record PersonLine(String id, String name, List<String> addresses, int owed, int owing) {}
+    record PersonLine(
+            String id,
+            String name,
+            List<String> addresses,
+            String organisation,
+            List<Phone> phones,
+            int owed,
+            int owing) {}
 
     /** @param what the sentence that it is about */
     record OpenThread(
@@ -128,7 +149,9 @@ class People {
             List<OpenFollowUp> followUps,
             String note,
             List<Talk.Item> talk,
-            List<Alike> alike) {}
+            List<Alike> alike,
+            ContactDetails.Details details,
+            List<MeetingsWith.MeetingAhead> meetings) {}
 
     List<PersonLine> list(SignedIn me, String words, int most) {
         Identities identities = addresses.of(me.accountId());
@@ -141,13 +164,22 @@ class People {
                 .toList();
         Map<String, List<OpenWith>> openOf = open(me.accountId(), all).stream()
                 .collect(Collectors.groupingBy(each -> identities.person(each.party())));
+        Map<String, PersonCard> cardOf =
+                cards.of(me.accountId()).stream().collect(Collectors.toMap(PersonCard::address, Function.identity()));
         return namesOf.entrySet().stream()
                 .map(each -> {
+                    Optional<PersonCard> card = Optional.ofNullable(cardOf.get(each.getKey()));
                     List<OpenWith> of = openOf.getOrDefault(each.getKey(), List.of());
                     return new PersonLine(
                             each.getKey(),
-                            name(each.getValue(), each.getKey()),
+                            card.map(PersonCard::name)
+                                    .filter(name -> !name.isEmpty())
+                                    .orElseGet(() -> name(each.getValue(), each.getKey())),
                             identities.addresses(each.getKey()),
+                            card.map(PersonCard::organisation)
+                                    .filter(organisation -> !organisation.isEmpty())
+                                    .orElseGet(() -> House.of(each.getKey())),
+                            card.map(one -> one.phones().list()).orElse(List.of()),
                             threadsOf(of, true).size(),
                             threadsOf(of, false).size());
                 })
@@ -188,9 +220,16 @@ class People {
                 ? Map.of()
                 : threads.byIds(owner, ids).stream().collect(Collectors.toMap(StoredThread::id, Function.identity()));
         PersonNote note = notes.of(owner, person);
+        ContactDetails.Details known =
+                details.of(owner, all.stream().map(Address::address).toList());
         return new PersonView(
                 person,
-                all.stream().flatMap(each -> each.names().stream()).findFirst().orElse(person),
+                known.name().isEmpty()
+                        ? all.stream()
+                                .flatMap(each -> each.names().stream())
+                                .findFirst()
+                                .orElse(person)
+                        : known.name(),
                 all,
                 UsualTime.of(chases.lastAnswers(owner, mine, UsualTime.LAST), workingTimes.of(owner))
                         .map(UsualTime::median)
@@ -201,7 +240,9 @@ class People {
                 followUpsWith(owner, mine),
                 note.note(),
                 note.talk().items(),
-                alike(me, identities, person, all));
+                alike(me, identities, person, all),
+                known,
+                meetings.of(me, mine));
     }
 
     private static List<OpenThread> owed(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> theirs) {

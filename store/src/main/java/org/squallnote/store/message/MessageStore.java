@@ -266,6 +266,9 @@ public interface MessageStore {
     List<UUID> threadsAnswering(
             @Param("owner") UUID owner, @Param("roomId") String roomId, @Param("eventIds") List<String> eventIds);
 
+    /** The last mails that somebody wrote, the newest first. */
+    List<StoredMessage> lastBy(@Param("owner") UUID owner, @Param("address") String address, @Param("most") int most);
+
     /** Whether a person has written in chat from that address. */
     boolean hasTalked(@Param("owner") UUID owner, @Param("address") String address);
 

@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
 import org.squallnote.core.people.OpenWith;
 import org.squallnote.core.people.PersonAddress;
+import org.squallnote.core.people.PersonCard;
 import org.squallnote.core.people.PersonNote;
 
 /** Which addresses are one person, and what I noted of them. */
@@ -33,4 +34,12 @@ public interface PeopleStore {
      */
     List<OpenWith> openWith(
             @Param("owner") UUID owner, @Param("mine") boolean mine, @Param("parties") Collection<String> parties);
+
+    List<PersonCard> cards(UUID owner);
+
+    Optional<PersonCard> card(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    void insertCard(@Param("owner") UUID owner, @Param("c") PersonCard card);
+
+    int deleteCard(@Param("owner") UUID owner, @Param("id") UUID id);
 }
