@@ -4483,7 +4483,18 @@ export interface components {
             messages: components["schemas"]["ThreadMessage"][];
             answers: components["schemas"]["AnswerView"][];
             /** Format: date-time */
+            lastDecided: string | null;
+            /** Format: date-time */
             now: string;
+        };
+        ThreadFile: {
+            /** Format: int32 */
+            index: number;
+            name: string;
+            type: string;
+            /** Format: int64 */
+            size: number;
+            viewable: boolean;
         };
         ThreadLine: {
             /** Format: uuid */
@@ -4531,7 +4542,7 @@ export interface components {
             sentAt: string;
             ownWords: string;
             hasMore: boolean;
-            files: string[];
+            files: components["schemas"]["ThreadFile"][];
             reactions: components["schemas"]["Sign"][];
             edited: boolean;
             removed: boolean;

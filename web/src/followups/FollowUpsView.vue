@@ -111,13 +111,13 @@ useKeys(view.name, [
             <option :value="true">my own</option>
           </select>
         </label>
-        <FilterChips
-          class="print:hidden"
-          :only="only"
-          :categories="categories.data.value ?? []"
-          @toggle="toggle"
-          @clear="only = []"
-        />
+        <span class="contents print:hidden"
+          ><FilterChips
+            :only="only"
+            :categories="categories.data.value ?? []"
+            @toggle="toggle"
+            @clear="only = []"
+        /></span>
         <span class="ml-auto flex flex-wrap gap-1 print:hidden">
           <button
             class="btn h-7 max-sm:h-11"

@@ -49,4 +49,24 @@ describe('the messages of a thread', () => {
     expect(page.text()).toContain('Taken back by its writer.')
     expect(page.text()).not.toContain('Words of a')
   })
+
+  it('fold what was dealt with, and mark what is new since', async () => {
+    const at = (hour: number) => ({ sentAt: `2026-03-02T0${hour}:00:00Z` })
+    const messages = [1, 2, 3, 4, 5, 6].map((hour) => message(String(hour), at(hour)))
+    const page = mount(ThreadMessages, {
+      props: {
+        messages,
+        since: '2026-03-02T05:30:00Z',
+        newWords: 'new since you decided',
+        fold: true,
+      },
+      global: { stubs: { RouterLink: RouterLinkStub } },
+    })
+    expect(page.find('[data-test=unfold-messages]').text()).toContain('3 earlier messages')
+    expect(page.findAll('[data-test=new-since]').map((each) => each.text())).toEqual([
+      'new since you decided',
+    ])
+    await page.find('[data-test=unfold-messages]').trigger('click')
+    expect(page.find('[data-test=unfold-messages]').exists()).toBe(false)
+  })
 })

@@ -108,7 +108,14 @@ const split = (messageId: string) =>
           </button>
         </div>
       </div>
-      <ThreadMessages :messages="thread.data.value.messages" :pointed="pointed" newest>
+      <ThreadMessages
+        :messages="thread.data.value.messages"
+        :pointed="pointed"
+        :since="thread.data.value.lastDecided ?? undefined"
+        new-words="new since you decided"
+        fold
+        newest
+      >
         <template #beside="{ message, place }">
           <button
             v-if="place > 0"

@@ -205,4 +205,12 @@ class FollowUpGroupsServerTest extends ServerTest {
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         assertThat(get(me, "/api/arrangements").size()).isZero();
     }
+
+    @Test
+    void theThreadSaysUpToWhenItWasDecided() {
+        JsonNode line = get(me, "/api/follow-ups/" + send).path("messages").path(0);
+        String thread = line.path("threadId").asString("");
+        assertThat(get(me, "/api/threads/" + thread).path("lastDecided").asString(""))
+                .isGreaterThan("2026-03-04T00:00:00Z");
+    }
 }

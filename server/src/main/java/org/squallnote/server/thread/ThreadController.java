@@ -24,6 +24,7 @@ import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.OwnWords;
+import org.squallnote.core.thread.LastDecided;
 import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.thread.ThreadGrouping;
 import org.squallnote.core.turn.AnswerWord;
@@ -33,6 +34,7 @@ import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
+import org.squallnote.server.content.HarmlessTypes;
 import org.squallnote.server.reading.ReadableMessage;
 
 /** Threads. */
@@ -81,16 +83,28 @@ class ThreadController {
             Instant sentAt,
             String ownWords,
             boolean hasMore,
-            List<String> files,
+            List<ThreadFile> files,
             List<ThreadPages.Sign> reactions,
             boolean edited,
             boolean removed,
             boolean canReact,
             @Nullable UUID answersId) {}
 
-    /** @param answers what counts as an answer to something that I had asked, the newest first */
+    /** @param viewable whether a browser may show it as it is */
+    record ThreadFile(int index, String name, String type, long size, boolean viewable) {}
+
+    /**
+     * A thread with its messages.
+     *
+     * @param answers what counts as an answer to something that I had asked, the newest first
+     * @param lastDecided up to when I have dealt with it; null where I have not
+     */
     record ThreadDetail(
-            ThreadLine line, List<ThreadMessage> messages, List<AnswersGiven.AnswerView> answers, Instant now) {}
+            ThreadLine line,
+            List<ThreadMessage> messages,
+            List<AnswersGiven.AnswerView> answers,
+            @Nullable Instant lastDecided,
+            Instant now) {}
 
     /** Threads of one list, those with others unless another one is asked for; grouped where that is asked for. */
     @GetMapping("/api/threads")
@@ -134,7 +148,12 @@ class ThreadController {
                         message.answers() == null ? null : byMessageId.get(message.answers())))
                 .toList();
         Instant now = pages.now();
-        return new ThreadDetail(pages.line(thread, now), all, answers.of(thread, stored), now);
+        return new ThreadDetail(
+                pages.line(thread, now),
+                all,
+                answers.of(thread, stored),
+                LastDecided.of(stored).orElse(null),
+                now);
     }
 
     private static ThreadMessage message(
@@ -148,7 +167,10 @@ class ThreadController {
                 message.sentAt(),
                 words.ownOrAll(),
                 !words.own().isEmpty() && !words.carried().isEmpty(),
-                message.files().list().stream().map(file -> file.name()).toList(),
+                message.files().list().stream()
+                        .map(file -> new ThreadFile(
+                                file.index(), file.name(), file.type(), file.size(), HarmlessTypes.has(file.type())))
+                        .toList(),
                 reactions,
                 message.edited(),
                 message.removed(),
