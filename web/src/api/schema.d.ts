@@ -916,6 +916,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lists/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["csv_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lists/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/live": {
         parameters: {
             query?: never;
@@ -2772,7 +2804,7 @@ export interface components {
             /** @enum {string} */
             facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
             byHand: boolean;
-            only: components["schemas"]["Part"][];
+            only: components["schemas"]["ChosenValue"][];
         };
         AskedView: {
             sentence: string;
@@ -3081,6 +3113,12 @@ export interface components {
             minutes: number | null;
             past: boolean | null;
         };
+        ChosenValue: {
+            /** @enum {string} */
+            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
+            key: string;
+            name: string;
+        };
         Closable: {
             line: components["schemas"]["ThreadLine"];
             mine: boolean;
@@ -3120,6 +3158,13 @@ export interface components {
             addressed: "TO" | "CC" | null;
             files: boolean | null;
             asksMe: boolean | null;
+        };
+        ContactView: {
+            name: string;
+            phones: components["schemas"]["PhoneView"][];
+            organisation: string;
+            /** Format: uuid */
+            organisationMessage: string | null;
         };
         CounterForm: {
             /** Format: date */
@@ -3208,13 +3253,6 @@ export interface components {
             late: boolean;
             what: string;
             answeredBy: string | null;
-        };
-        Details: {
-            name: string;
-            phones: components["schemas"]["PhoneView"][];
-            organisation: string;
-            /** Format: uuid */
-            organisationMessage: string | null;
         };
         DetailsRequest: {
             /** Format: date */
@@ -3501,6 +3539,10 @@ export interface components {
             /** Format: int32 */
             size: number;
         };
+        GroupForm: {
+            title: string;
+            rows: string[][];
+        };
         GroupView: {
             key: string;
             name: string;
@@ -3693,6 +3735,12 @@ export interface components {
             textNow: string | null;
             removedNow: boolean;
         };
+        ListForm: {
+            title: string;
+            words: string;
+            heading: string[];
+            groups: components["schemas"]["GroupForm"][];
+        };
         Listed: {
             id: string;
             device: string;
@@ -3750,6 +3798,11 @@ export interface components {
             archive: string | null;
             drafts: string | null;
             pinnedCertificate: string | null;
+        };
+        MailedListForm: {
+            /** Format: email */
+            to: string;
+            list: components["schemas"]["ListForm"];
         };
         Mark: {
             /** Format: int32 */
@@ -3970,12 +4023,6 @@ export interface components {
             attempts: number;
             lastError: string;
         };
-        Part: {
-            /** @enum {string} */
-            facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
-            key: string;
-            name: string;
-        };
         PartForm: {
             /** @enum {string} */
             facet: "REPLY_BY" | "CATEGORY" | "PERSON" | "PLACE" | "EFFORT" | "PRIORITY" | "SOURCE" | "STATE";
@@ -4028,7 +4075,7 @@ export interface components {
             note: string;
             talk: components["schemas"]["Item"][];
             alike: components["schemas"]["Alike"][];
-            details: components["schemas"]["Details"];
+            details: components["schemas"]["ContactView"];
             meetings: components["schemas"]["MeetingAhead"][];
         };
         Phone: {
@@ -6446,6 +6493,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BulkPreview"];
+                };
+            };
+        };
+    };
+    csv_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    mail: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MailedListForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

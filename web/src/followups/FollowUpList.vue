@@ -11,6 +11,8 @@ import { byFacet, choiceFor, type FacetGroup } from '@/followups/facets'
 import FollowUpBar from '@/followups/FollowUpBar.vue'
 import { NOTHING_SAID } from '@/followups/changes'
 import FollowUpRow from '@/followups/FollowUpRow.vue'
+import { tableOf } from '@/followups/table'
+import OutMenu from '@/lists/OutMenu.vue'
 import { movedBy, putBefore } from '@/followups/order'
 import { useRowDrag } from '@/followups/useRowDrag'
 import view from '@/followups/view'
@@ -317,24 +319,20 @@ function categoryOf(line: FollowUpLine) {
       />
     </template>
     <template #after>
-      <p class="text-ink-soft px-3 py-1 text-sm print:hidden">
-        All open ones as
-        <a
-          class="inline-block py-2 underline max-sm:py-3"
-          href="/api/follow-ups.csv"
-          download
-          data-test="as-csv"
-          >a table (CSV)</a
-        >
-        or
-        <a
-          class="inline-block py-2 underline max-sm:py-3"
-          href="/api/follow-ups.ics"
-          download
-          data-test="as-calendar"
-          >tasks (iCalendar)</a
-        >
-      </p>
+      <div class="text-ink-soft flex items-center gap-3 px-3 py-1 text-sm print:hidden">
+        <OutMenu :list="() => tableOf(groups, arranged.facet)">
+          <p class="border-line border-t pt-2">
+            All open ones as
+            <a class="underline" href="/api/follow-ups.csv" download data-test="as-csv"
+              >a table with everything (CSV)</a
+            >
+            or
+            <a class="underline" href="/api/follow-ups.ics" download data-test="as-calendar"
+              >tasks (iCalendar)</a
+            >
+          </p>
+        </OutMenu>
+      </div>
     </template>
   </RowList>
   <FollowUpBar

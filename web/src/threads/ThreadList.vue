@@ -2,8 +2,10 @@
 import { computed, nextTick, ref, watch } from 'vue'
 import type { ThreadGrouping, Turn } from '@/api/client'
 import { useCategories, useThreads } from '@/api/queries'
+import OutMenu from '@/lists/OutMenu.vue'
 import { decideThreads, joinThreads, type ThreadChoice } from '@/threads/decide'
 import { rowsOf, type ThreadRow } from '@/threads/rows'
+import { tableOf } from '@/threads/table'
 import ThreadBar from '@/threads/ThreadBar.vue'
 import ThreadTable from '@/threads/ThreadTable.vue'
 import { TURNS } from '@/threads/words'
@@ -147,6 +149,9 @@ useKeys(view.name, [
       @point="(key) => (cursor = key)"
       @pick="pickRow"
     />
+    <div v-if="rows.length > 0" class="text-ink-soft mt-2 text-sm print:hidden">
+      <OutMenu :list="() => tableOf(lines, turn)" />
+    </div>
     <button
       v-if="threads.hasNextPage.value"
       class="btn mt-2"

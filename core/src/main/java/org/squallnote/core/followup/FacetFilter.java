@@ -10,7 +10,7 @@ import java.util.stream.Collectors;
  *
  * @param parts what is wanted; nothing for all of them
  */
-public record FacetFilter(List<Part> parts) {
+public record FacetFilter(List<ChosenValue> parts) {
 
     /** More cannot be chosen. */
     public static final int MOST = 50;
@@ -24,7 +24,7 @@ public record FacetFilter(List<Part> parts) {
      * @param key as groups have it, see {@link FollowUpGroups.Group}
      * @param name by which it was shown when it was chosen
      */
-    public record Part(Facet facet, String key, String name) {}
+    public record ChosenValue(Facet facet, String key, String name) {}
 
     /** Copies the list. */
     public FacetFilter {
@@ -35,6 +35,6 @@ public record FacetFilter(List<Part> parts) {
     public Map<Facet, Set<String>> wanted() {
         return parts.stream()
                 .collect(Collectors.groupingBy(
-                        Part::facet, Collectors.mapping(Part::key, Collectors.toUnmodifiableSet())));
+                        ChosenValue::facet, Collectors.mapping(ChosenValue::key, Collectors.toUnmodifiableSet())));
     }
 }

@@ -188,9 +188,9 @@ class FollowUpGroupsTest {
     @Test
     void aFilterLetsThroughWhatHasOneOfTheValuesOfEachFacet() {
         FacetFilter filter = new FacetFilter(List.of(
-                new FacetFilter.Part(Facet.PLACE, "pontoons", "Pontoons"),
-                new FacetFilter.Part(Facet.PLACE, "", ""),
-                new FacetFilter.Part(Facet.PERSON, TILDA.address(), "Tilda")));
+                new FacetFilter.ChosenValue(Facet.PLACE, "pontoons", "Pontoons"),
+                new FacetFilter.ChosenValue(Facet.PLACE, "", ""),
+                new FacetFilter.ChosenValue(Facet.PERSON, TILDA.address(), "Tilda")));
         assertThat(FollowUpGroups.having(SOME, filter, NAMES, TODAY.atTime(10, 0)))
                 .extracting(FollowUp::title)
                 .containsExactly("w later", "today !");

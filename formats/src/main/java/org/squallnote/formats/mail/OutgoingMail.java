@@ -30,6 +30,7 @@ import org.squallnote.core.message.Party;
  * @param attachments files that it carries
  * @param scheduling what it says to a calendar, beside its words (RFC 6047 section 2.4)
  * @param automatic whether no person wrote it, which it says (RFC 3834 section 5)
+ * @param html the same words as HTML; empty where there is only plain text
  * @param references the chain of identifiers up to and including the answered message (RFC 5322 section 3.6.4)
  */
 public record OutgoingMail(
@@ -45,7 +46,40 @@ public record OutgoingMail(
         List<String> references,
         List<Attachment> attachments,
         Optional<SchedulingPart> scheduling,
-        boolean automatic) {
+        boolean automatic,
+        String html) {
+
+    /** One in plain text alone. */
+    public OutgoingMail(
+            String messageId,
+            Party from,
+            List<Party> to,
+            List<Party> cc,
+            List<Party> bcc,
+            String subject,
+            String text,
+            ZonedDateTime date,
+            Optional<String> inReplyTo,
+            List<String> references,
+            List<Attachment> attachments,
+            Optional<SchedulingPart> scheduling,
+            boolean automatic) {
+        this(
+                messageId,
+                from,
+                to,
+                cc,
+                bcc,
+                subject,
+                text,
+                date,
+                inReplyTo,
+                references,
+                attachments,
+                scheduling,
+                automatic,
+                "");
+    }
 
     /** A file. */
     public record Attachment(String name, String type, byte[] content) {}
@@ -103,7 +137,7 @@ public record OutgoingMail(
             String lines = text.replaceAll("\r?\n", "\r\n");
             if (scheduling.isPresent()) {
                 message.setContent(alternative(lines, scheduling.get()));
-            } else if (attachments.isEmpty()) {
+            } else if (attachments.isEmpty() && html.isEmpty()) {
                 message.setText(lines, "UTF-8");
             } else {
                 message.setContent(multipart(lines));
@@ -133,7 +167,15 @@ public record OutgoingMail(
     private MimeMultipart multipart(String lines) throws MessagingException {
         MimeMultipart parts = new MimeMultipart();
         MimeBodyPart words = new MimeBodyPart();
-        words.setText(lines, "UTF-8");
+        if (html.isEmpty()) {
+            words.setText(lines, "UTF-8");
+        } else {
+            MimeBodyPart plain = new MimeBodyPart();
+            plain.setText(lines, "UTF-8");
+            MimeBodyPart rich = new MimeBodyPart();
+            rich.setText(html, "UTF-8", "html");
+            words.setContent(new MimeMultipart("alternative", plain, rich));
+        }
         parts.addBodyPart(words);
         for (Attachment attachment : attachments) {
             MimeBodyPart part = new MimeBodyPart();

@@ -50,7 +50,7 @@ class ArrangementController {
 
     /** An arrangement that is kept. */
     record ArrangementView(
-            UUID id, String name, String letter, Facet facet, boolean byHand, List<FacetFilter.Part> only) {}
+            UUID id, String name, String letter, Facet facet, boolean byHand, List<FacetFilter.ChosenValue> only) {}
 
     @GetMapping("/api/arrangements")
     List<ArrangementView> all(@CurrentAccount SignedIn me) {
@@ -73,7 +73,7 @@ class ArrangementController {
             @PathVariable UUID id,
             @Valid @RequestBody ArrangementForm body) {
         FacetFilter only = new FacetFilter(body.only().stream()
-                .map(part -> new FacetFilter.Part(part.facet(), part.key(), part.name()))
+                .map(part -> new FacetFilter.ChosenValue(part.facet(), part.key(), part.name()))
                 .toList());
         return arrangements.save(
                 me,

@@ -108,7 +108,7 @@ class GroupController {
                 .map(each -> {
                     int colon = each.indexOf(':');
                     try {
-                        return new FacetFilter.Part(
+                        return new FacetFilter.ChosenValue(
                                 Facet.valueOf(each.substring(0, Math.max(colon, 0))), each.substring(colon + 1), "");
                     } catch (IllegalArgumentException e) {
                         throw Refusal.field("only", "Say a facet and its value, such as PLACE:yard.");

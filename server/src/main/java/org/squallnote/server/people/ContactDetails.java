@@ -44,13 +44,13 @@ class ContactDetails {
      * @param name as a vCard has it; empty where none has
      * @param organisationMessage the letter that says so; null where a vCard says so, or nobody
      */
-    record Details(
+    record ContactView(
             String name,
             List<PhoneView> phones,
             String organisation,
             @Nullable UUID organisationMessage) {}
 
-    Details of(UUID owner, Collection<String> addresses) {
+    ContactView of(UUID owner, Collection<String> addresses) {
         Map<String, PhoneView> phones = new LinkedHashMap<>();
         String name = "";
         String organisation = "";
@@ -79,7 +79,7 @@ class ContactDetails {
                 }
             }
         }
-        return new Details(name, List.copyOf(phones.values()), organisation, organisationMessage);
+        return new ContactView(name, List.copyOf(phones.values()), organisation, organisationMessage);
     }
 
     private static SignatureLines signature(StoredMessage letter) {

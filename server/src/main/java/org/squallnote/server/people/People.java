@@ -150,7 +150,7 @@ class People {
             String note,
             List<Talk.Item> talk,
             List<Alike> alike,
-            ContactDetails.Details details,
+            ContactDetails.ContactView details,
             List<MeetingsWith.MeetingAhead> meetings) {}
 
     List<PersonLine> list(SignedIn me, String words, int most) {
@@ -220,7 +220,7 @@ class People {
                 ? Map.of()
                 : threads.byIds(owner, ids).stream().collect(Collectors.toMap(StoredThread::id, Function.identity()));
         PersonNote note = notes.of(owner, person);
-        ContactDetails.Details known =
+        ContactDetails.ContactView known =
                 details.of(owner, all.stream().map(Address::address).toList());
         return new PersonView(
                 person,
