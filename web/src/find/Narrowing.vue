@@ -92,7 +92,7 @@ const rest = computed(() => [
 </script>
 
 <template>
-  <div class="space-y-1" data-test="narrowing">
+  <div class="space-y-1 print:hidden" data-test="narrowing">
     <ChipRow
       name="What"
       :chips="kinds"

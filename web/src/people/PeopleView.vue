@@ -176,7 +176,7 @@ function close(): void {
           <input v-model="byHouse" type="checkbox" data-test="by-house" /> by organisation
         </label>
         <label class="hover:text-kelp ml-auto cursor-pointer underline focus-within:outline-2">
-          take in vCards
+          vCards in
           <input
             class="sr-only"
             type="file"
@@ -187,7 +187,7 @@ function close(): void {
           />
         </label>
         <a class="hover:text-kelp underline" href="/api/people.vcf" download data-test="cards-out"
-          >all as vCards</a
+          >vCards out</a
         >
       </div>
     </div>

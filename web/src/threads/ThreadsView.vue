@@ -96,7 +96,11 @@ const lit = 'border-kelp text-kelp bg-kelp-wash font-semibold'
 <template>
   <Beside :group="view.name">
     <div class="flex h-full flex-col">
-      <h1 class="sr-only">Threads</h1>
+      <h1 class="sr-only text-lg font-semibold print:not-sr-only">
+        Threads<span v-if="!room" class="max-sm:hidden"
+          >: {{ TURNS.find((each) => each.turn === turn)?.title }}</span
+        >
+      </h1>
       <div
         v-if="room !== 'round'"
         class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-3 py-2"

@@ -38,7 +38,7 @@ function read(): void {
 </script>
 
 <template>
-  <div v-if="writing" class="max-w-xl">
+  <div v-if="writing" class="max-w-xl print:hidden">
     <textarea
       ref="field"
       class="field h-24 w-full resize-y p-2"

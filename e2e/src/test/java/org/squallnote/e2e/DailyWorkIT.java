@@ -275,6 +275,26 @@ class DailyWorkIT {
     }
 
     @Test
+    void aVCardBringsANumberAndAListIsMailed(@TempDir Path folder) throws IOException {
+        Path card = Files.writeString(
+                folder.resolve("otto.vcf"),
+                "BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Otto Quill\r\nEMAIL:otto@pilots.example\r\n"
+                        + "TEL;TYPE=cell:+44 7700 900123\r\nORG:Merrow Pilots\r\nEND:VCARD\r\n");
+        browser.open("/people/otto@pilots.example");
+        browser.find("[data-test=person]");
+        browser.driver().findElement(By.cssSelector("[data-test=cards-in]")).sendKeys(card.toString());
+        browser.untilText("One person from a vCard");
+        browser.until(() -> browser.textOf("[data-test=contact]").contains("Merrow Pilots") ? true : null, "the house");
+        capture("Tell the pilots");
+        browser.open("/follow-ups");
+        browser.click("[data-test=list-out]");
+        browser.type("[data-test=list-to]", "otto@pilots.example");
+        browser.type("[data-test=list-words]", "For Thursday.");
+        browser.click("[data-test=list-mail]");
+        browser.untilText("List mailed to otto@pilots.example");
+    }
+
+    @Test
     void threeMessagesAreDecidedByKeyboard() {
         browser.open("/intake");
         openMessage("Tilda Brandt");

@@ -191,6 +191,30 @@ class SittingIT {
     }
 
     @Test
+    void aListBesideTheMailTakesWhatIsLetGoOnIt() {
+        int before = left();
+        browser.press("v");
+        WebElement strip = browser.find("[data-test=strip]");
+        WebElement row = scrolledTo("Pier Office 5");
+        new Actions(browser.driver())
+                .moveToElement(row)
+                .clickAndHold()
+                .moveByOffset(60, 4)
+                .moveByOffset(300, 4)
+                .perform();
+        browser.find("[data-test=drop-targets]");
+        new Actions(browser.driver())
+                .moveToElement(strip)
+                .moveByOffset(0, 5)
+                .release()
+                .perform();
+        browser.untilText("Followed up: 1 message");
+        awaitLeft(before - 1);
+        browser.press("v");
+        browser.untilGone("[data-test=strip]");
+    }
+
+    @Test
     void aMessageIsAddedToAFollowUpFoundByAFewLetters() {
         openFirst("Pier Office 7");
         office.followUp(openMessage(), "Sweep the seventh pier");
