@@ -227,38 +227,6 @@ function accept(): void {
         letter="m"
         @update:model-value="void toAccepting()"
       />
-      <button
-        type="button"
-        class="part"
-        title="High, normal or low"
-        data-test="priority"
-        data-letter="i"
-        @click="priority = NEXT_PRIORITY[priority]"
-      >
-        <span :class="priority === 'HIGH' ? 'font-semibold' : ''">{{
-          PRIORITY_WORDS[priority]
-        }}</span>
-        <span class="key">I</span>
-      </button>
-      <span v-if="priorityReason" class="text-ink-soft" data-test="priority-reason">{{
-        priorityReason
-      }}</span>
-      <button
-        v-if="!each"
-        type="button"
-        class="part"
-        :aria-pressed="forReply"
-        :title="
-          forReply
-            ? 'It is done by itself once your answer is seen, wherever you write it'
-            : 'It stays open when you answer, until you say it is done'
-        "
-        data-test="for-reply"
-        data-letter="u"
-        @click="forReply = !forReply"
-      >
-        {{ forReply ? 'until I answer' : 'until I tick it off' }} <span class="key">U</span>
-      </button>
     </div>
     <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <DetailsParts
@@ -269,6 +237,38 @@ function accept(): void {
         letters
         class="min-w-0 basis-full sm:flex-1"
       >
+        <button
+          type="button"
+          class="part"
+          title="High, normal or low"
+          data-test="priority"
+          data-letter="i"
+          @click="priority = NEXT_PRIORITY[priority]"
+        >
+          <span :class="priority === 'HIGH' ? 'font-semibold' : ''">{{
+            PRIORITY_WORDS[priority]
+          }}</span>
+          <span class="key">I</span>
+        </button>
+        <span v-if="priorityReason" class="text-ink-soft" data-test="priority-reason">{{
+          priorityReason
+        }}</span>
+        <button
+          v-if="!each"
+          type="button"
+          class="part"
+          :aria-pressed="forReply"
+          :title="
+            forReply
+              ? 'It is done by itself once your answer is seen, wherever you write it'
+              : 'It stays open when you answer, until you say it is done'
+          "
+          data-test="for-reply"
+          data-letter="u"
+          @click="forReply = !forReply"
+        >
+          {{ forReply ? 'until I answer' : 'until I tick it off' }} <span class="key">U</span>
+        </button>
         <RepeatPart v-model="repeats" above letter="b" @update:model-value="void toAccepting()" />
       </DetailsParts>
       <span class="ml-auto flex gap-2">
