@@ -70,6 +70,7 @@ export type FollowUpFacet = NonNullable<
 export type FollowUpGroup =
   paths['/api/follow-ups/groups']['get']['responses'][200]['content']['application/json'][number]
 export type FollowUpValue = Schemas['ValueView']
+export type EndedLine = Schemas['EndedLine']
 export type ListForm = Schemas['ListForm']
 export type AttachedView = Schemas['AttachedView']
 export type RelationWay = Schemas['RelationForm']['way']

@@ -1956,6 +1956,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["note_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reminders": {
         parameters: {
             query?: never;
@@ -3334,6 +3366,28 @@ export interface components {
             /** Format: int32 */
             sessions: number;
         };
+        EndedLine: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            /** @enum {string} */
+            state: "OPEN" | "DONE" | "DROPPED";
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: date */
+            replyDay: string | null;
+            stamps: components["schemas"]["Stamps"];
+            /** Format: int64 */
+            spentMinutes: number;
+            endedBy: string;
+            from: string;
+            fromAddress: string;
+            /** Format: uuid */
+            messageId: string | null;
+            /** Format: uuid */
+            threadId: string | null;
+            note: string;
+        };
         EntryView: {
             line: components["schemas"]["FollowUpLine"];
             /** @enum {string} */
@@ -3938,9 +3992,18 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        Next: {
+            /** Format: date-time */
+            before: string;
+            /** Format: uuid */
+            beforeId: string;
+        };
         NoteForm: {
             note: string;
             was: string;
+        };
+        NoteText: {
+            note: string;
         };
         OfficeAnswer: {
             office: components["schemas"]["OfficeView"] | null;
@@ -4069,6 +4132,8 @@ export interface components {
             addresses: components["schemas"]["Address"][];
             /** Format: int64 */
             usualMinutes: number | null;
+            /** Format: int64 */
+            myUsualMinutes: number | null;
             owed: components["schemas"]["OpenThread"][];
             owing: components["schemas"]["OpenThread"][];
             followUps: components["schemas"]["OpenFollowUp"][];
@@ -4256,6 +4321,10 @@ export interface components {
             /** Format: int32 */
             version: number;
             form: components["schemas"]["RecipeForm"];
+        };
+        RecordPage: {
+            lines: components["schemas"]["EndedLine"][];
+            next: components["schemas"]["Next"] | null;
         };
         RecoveryCodes: {
             codes: string[];
@@ -4462,6 +4531,19 @@ export interface components {
         SseEmitter: {
             /** Format: int64 */
             timeout?: number;
+        };
+        Stamps: {
+            /** Format: date-time */
+            askedAt: string | null;
+            /** Format: date-time */
+            decidedAt: string;
+            /** Format: date-time */
+            answeredAt: string | null;
+            /** Format: date-time */
+            endedAt: string;
+            /** Format: int64 */
+            workingMinutes: number;
+            onTime: boolean | null;
         };
         StartForm: {
             /** Format: date */
@@ -8376,6 +8458,65 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+                category?: string;
+                state?: "OPEN" | "DONE" | "DROPPED";
+                person?: string;
+                onTime?: boolean;
+                before?: string;
+                beforeId?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordPage"];
+                };
+            };
+        };
+    };
+    note_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteText"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -9,6 +9,8 @@ import { addressOf, filterOf, narrows, NOTHING, placeOf, requestOf } from '@/fin
 import Narrowing from '@/find/Narrowing.vue'
 import { openedIn, rememberOpened } from '@/find/pointed'
 import ResultRow from '@/find/ResultRow.vue'
+import { tableOf } from '@/find/table'
+import OutMenu from '@/lists/OutMenu.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 
@@ -305,6 +307,9 @@ onMounted(() => {
           />
         </div>
       </div>
+      <p v-if="results.length > 0" class="mt-2 text-sm print:hidden">
+        <OutMenu :list="() => tableOf(words, results)" />
+      </p>
       <button
         v-if="results.length >= most && most < MOST"
         class="btn mt-2 max-sm:h-11"

@@ -21,6 +21,7 @@ import { useKeys } from '@/ui/keys'
 import History from '@/ui/History.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
+import PersonName from '@/ui/PersonName.vue'
 import ReplyByControl from '@/ui/ReplyByControl.vue'
 import Sheet from '@/ui/Sheet.vue'
 import { moment } from '@/ui/time'
@@ -308,7 +309,11 @@ const TAB = 'border-b-2 px-1 h-8'
               data-test="snapshot"
             >
               <p class="text-ink-soft mb-2">
-                <b class="text-ink">{{ link.snapshot.from.name || link.snapshot.from.address }}</b>
+                <b class="text-ink"
+                  ><PersonName
+                    :name="link.snapshot.from.name"
+                    :address="link.snapshot.from.address"
+                /></b>
                 · {{ moment(link.snapshot.sentAt) }} · {{ link.snapshot.subject }}
               </p>
               <SnapshotText

@@ -1,3 +1,4 @@
+import { STRIP_KEYS } from '@/strips/keys'
 import { defineView } from '@/ui/views'
 
 export default defineView({
@@ -31,6 +32,7 @@ export default defineView({
     meetingNote: { key: 'e', does: 'Invitation: a note' },
     next: { key: 'ArrowDown', does: 'Next message' },
     before: { key: 'ArrowUp', does: 'Message before' },
+    ...STRIP_KEYS,
   },
   listens: {
     INTAKE: ['intake', 'message', 'recipe-runs', 'invitation'],

@@ -25,6 +25,7 @@ const TILDA: PersonView = {
     { address: 'tilda@x.example', names: ['Tilda Brandt'] },
     { address: 'tb@x.example', names: ['Tilda'] },
   ],
+  myUsualMinutes: 45,
   usualMinutes: 240,
   owed: [
     {
@@ -203,6 +204,7 @@ describe('People', () => {
     expect(page.find('[data-test=contact] a[href^=tel]').attributes('href')).toBe(
       'tel:+447700900123',
     )
+    expect(page.find('[data-test=my-usual]').text()).toContain('45 min')
     expect(page.find('[data-test=meeting-ahead]').text()).toContain('Crane inspection')
     await page.find('[data-test=rule-asks]').setValue('NEVER')
     expect(server.sentTo('PUT', '/api/party-rules').at(-1)?.body).toMatchObject({

@@ -81,6 +81,13 @@ useKeys(view.name, [
         <p v-if="person.data.value.usualMinutes !== null" class="text-ink-soft">
           usually answers within {{ workingSpan(person.data.value.usualMinutes) }} of working time
         </p>
+        <p
+          v-if="person.data.value.myUsualMinutes !== null"
+          class="text-ink-soft"
+          data-test="my-usual"
+        >
+          I usually answer within {{ workingSpan(person.data.value.myUsualMinutes) }}
+        </p>
         <span class="ml-auto flex gap-1 print:hidden">
           <RouterLink
             class="btn max-sm:h-11"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useMediaQuery, useStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import { STRIP_KEYS } from '@/strips/keys'
 import { type Dragged, type Shown, type StripDrop } from '@/strips/shown'
 import StripPane from '@/strips/StripPane.vue'
 import { useKeys } from '@/ui/keys'
@@ -71,18 +72,14 @@ function pull(event: PointerEvent, place: number): void {
 
 useKeys(group, [
   {
-    key: 'v',
-    shift: false,
-    does: 'Show a list beside it, or fold it away',
+    ...STRIP_KEYS.beside,
     run: () => {
       fold(0)
     },
     when: () => room.value,
   },
   {
-    key: 'v',
-    shift: true,
-    does: 'The second list beside it',
+    ...STRIP_KEYS.besideToo,
     run: () => {
       fold(1)
     },

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { ThreadLine } from '@/api/client'
 import { awaitedText, besides, byText, chaseText, debtText } from '@/threads/words'
+import PersonName from '@/ui/PersonName.vue'
 import { moment, today, workingSpan } from '@/ui/time'
 
 /** What I owe in a thread and what each of the others owes me, since when and by when. */
@@ -19,7 +20,9 @@ const awaited = computed(() =>
     data-test="owed"
   >
     <template v-for="debt in line.debts" :key="debt.messageId + debt.reason">
-      <dt class="text-kelp font-semibold">I owe {{ debt.to }}</dt>
+      <dt class="text-kelp font-semibold">
+        I owe <PersonName :name="debt.to" :address="debt.address" />
+      </dt>
       <dd>
         <b v-if="debt.byDay" class="mr-1" :class="debt.late ? 'text-rust' : 'text-brass-ink'">{{
           byText(debt)
@@ -32,7 +35,9 @@ const awaited = computed(() =>
       </dd>
     </template>
     <template v-for="{ one, chase, more } in awaited" :key="one.name + one.messageId">
-      <dt class="text-dusk font-semibold">{{ one.name }} owes me</dt>
+      <dt class="text-dusk font-semibold">
+        <PersonName :name="one.name" :address="one.address" /> owes me
+      </dt>
       <dd>
         <span class="wrap-anywhere">{{ awaitedText(one) }}</span>
         <span class="text-ink-soft">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import { client, newId, type PromiseView } from '@/api/client'
+import { client, newId, type ListForm, type PromiseView } from '@/api/client'
 import { run } from '@/api/commands'
 import { usePromises } from '@/api/queries'
+import OutMenu from '@/lists/OutMenu.vue'
 import { decideThreads } from '@/threads/decide'
 import HoldingReply from '@/threads/HoldingReply.vue'
 import view from '@/threads/view'
@@ -37,6 +38,27 @@ function go(at: number): void {
   void nextTick(() =>
     document.querySelector<HTMLElement>(`[data-promise="${String(to)}"]`)?.focus(),
   )
+}
+
+/** The list as it is seen, for other people and programs. */
+function table(): ListForm {
+  return {
+    title: 'What I promised',
+    words: '',
+    heading: ['By', 'I promised', 'To', 'In', 'Said'],
+    groups: [
+      {
+        title: '',
+        rows: all.value.map((one) => [
+          standing(one).text,
+          one.words || `yes to “${one.asked}”`,
+          one.to,
+          one.subject,
+          moment(one.at),
+        ]),
+      },
+    ],
+  }
 }
 
 function followUp(): void {
@@ -176,6 +198,9 @@ useKeys(view.name, [
         </tr>
       </tbody>
     </table>
+    <p v-if="all.length > 0" class="mt-2 text-sm print:hidden">
+      <OutMenu :list="table" />
+    </p>
   </div>
   <div
     v-if="current"

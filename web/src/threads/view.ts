@@ -1,3 +1,4 @@
+import { STRIP_KEYS } from '@/strips/keys'
 import { defineView } from '@/ui/views'
 
 export default defineView({
@@ -31,6 +32,7 @@ export default defineView({
     kept: { key: 'k', does: 'Promise kept elsewhere' },
     openAgain: { key: 'a', does: 'Open again' },
     nothingPicked: { key: 'Escape', does: 'Pick nothing' },
+    ...STRIP_KEYS,
   },
   listens: {
     THREADS: ['threads', 'thread', 'chases', 'promises', 'closable', 'hand-overs'],

@@ -13,6 +13,7 @@ import DayRow from '@/today/DayRow.vue'
 import { minuteOf } from '@/today/gauge'
 import MakeItFit from '@/today/MakeItFit.vue'
 import { order, planFor } from '@/today/plan'
+import DayOut from '@/today/DayOut.vue'
 import OpenElsewhere from '@/today/OpenElsewhere.vue'
 import PlanTheDay from '@/today/PlanTheDay.vue'
 import TalksAhead from '@/today/TalksAhead.vue'
@@ -238,6 +239,7 @@ const gaugeHeight = computed(() =>
               }}</template
             >
           </p>
+          <DayOut :today="today" />
           <OpenElsewhere :chases="today.toBeChased" :promises="today.promisesPressing" />
         </div>
         <TalksAhead v-if="!asking" />

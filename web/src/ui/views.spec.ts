@@ -9,6 +9,7 @@ describe('the views', () => {
       'Follow-ups',
       'Threads',
       'Ahead',
+      'Record',
       'Settings',
       'Capture',
       'People',

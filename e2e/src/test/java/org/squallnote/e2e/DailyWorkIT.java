@@ -295,6 +295,28 @@ class DailyWorkIT {
     }
 
     @Test
+    void whatIsDoneStandsInTheRecord() {
+        capture("Wind the harbour clock");
+        browser.open("/follow-ups");
+        rowOf("Wind the harbour clock")
+                .findElement(By.cssSelector("[data-test=tick]"))
+                .click();
+        browser.untilText("Done: Wind the harbour clock");
+        browser.js("document.activeElement?.blur()");
+        browser.press("7");
+        browser.until(
+                () -> browser.texts("[data-test=ended]").stream()
+                                .anyMatch(row -> row.contains("Wind the harbour clock"))
+                        ? true
+                        : null,
+                "it stands in the record");
+        browser.press(Keys.ARROW_DOWN);
+        browser.press("n");
+        browser.type("[data-test=record-note]", "with the long key", Keys.ENTER);
+        browser.untilText("with the long key");
+    }
+
+    @Test
     void threeMessagesAreDecidedByKeyboard() {
         browser.open("/intake");
         openMessage("Tilda Brandt");
@@ -428,7 +450,7 @@ class DailyWorkIT {
         browser.open("/follow-ups");
         browser.click("[data-follow-up='" + followUp + "']");
         browser.click("[data-test=way-back]");
-        browser.click("[data-test=thread-message][data-pointed=true] a");
+        browser.click("[data-test=thread-message][data-pointed=true] a[href^='/intake/']");
         browser.click("[data-test=decide-answer]");
         browser.type("[data-test=answer] textarea", "Here is the plan.");
         browser.click("[data-test=send]");

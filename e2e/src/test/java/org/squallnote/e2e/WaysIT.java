@@ -219,13 +219,13 @@ class WaysIT {
         browser.press("f");
         browser.untilText("F is the key for “Follow up”");
         browser.click("[aria-label='Key for Nothing to do']");
-        browser.press("v");
+        browser.press("z");
         browser.until(
-                () -> browser.textOf("[aria-label='Key for Nothing to do']").equals("V") ? Boolean.TRUE : null,
+                () -> browser.textOf("[aria-label='Key for Nothing to do']").equals("Z") ? Boolean.TRUE : null,
                 "the new key");
         openMessage("Lena Okafor");
-        assertThat(browser.textOf("[data-test=decide-nothing]")).contains("V");
-        browser.press("v");
+        assertThat(browser.textOf("[data-test=decide-nothing]")).contains("Z");
+        browser.press("z");
         browser.untilText("Nothing to do: Lena Okafor");
     }
 }

@@ -16,6 +16,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.search.Indexing;
 import tools.jackson.databind.JsonNode;
 
 /** What lies with a follow-up: files, addresses, other follow-ups that are needed first. */
@@ -25,6 +26,9 @@ class AttachedTest extends ServerTest {
 
     @Autowired
     private JdbcTemplate jdbc;
+
+    @Autowired
+    private Indexing indexing;
 
     private final UUID chain = UUID.randomUUID();
     private final UUID moor = UUID.randomUUID();
@@ -175,5 +179,28 @@ class AttachedTest extends ServerTest {
         String relation = attached(moor).path("related").path(0).path("id").asString("");
         change(me, HttpMethod.DELETE, "/api/follow-ups/" + moor + "/related/" + relation, "");
         assertThat(inSight()).hasSize(2);
+    }
+
+    @Test
+    void isFoundByTheNamesOfWhatLiesWithIt() {
+        change(
+                me,
+                HttpMethod.PUT,
+                "/api/follow-ups/" + chain + "/links/" + UUID.randomUUID(),
+                "{\"url\":\"https://chandler.example\",\"title\":\"Galvanised catalogue\"}");
+        UUID file = UUID.randomUUID();
+        upload(me, chain, file, "shackleplan.txt", "Two".getBytes(StandardCharsets.UTF_8));
+        indexing.catchUp();
+        assertThat(get(me, "/api/search?q=galvanised")
+                        .path("results")
+                        .path(0)
+                        .path("title")
+                        .asString(""))
+                .isEqualTo("Order the chain");
+        assertThat(get(me, "/api/search?q=shackleplan").path("results").size()).isEqualTo(1);
+        change(me, HttpMethod.DELETE, "/api/follow-ups/" + chain + "/files/" + file, "");
+        indexing.catchUp();
+        assertThat(get(me, "/api/search?q=%22shackleplan%22").path("results").size())
+                .isZero();
     }
 }

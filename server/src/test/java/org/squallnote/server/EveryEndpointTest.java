@@ -63,6 +63,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry("/work", "{\"minutes\":5}"),
             Map.entry("/start", "{\"day\":\"2026-03-04\"}"),
             Map.entry("/api/calendars/", "{\"name\":\"Stolen\",\"counts\":\"HIDDEN\"}"),
+            Map.entry("/api/record/", "{\"note\":\"x\"}"),
             Map.entry("/related/", "{\"otherId\":\"" + UUID.randomUUID() + "\",\"way\":\"TOGETHER\"}"),
             Map.entry("/links/", "{\"url\":\"https://x.example\",\"title\":\"\"}"),
             Map.entry("/from-message", "{\"messageId\":\"" + UUID.randomUUID() + "\",\"index\":0}"),

@@ -7,6 +7,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -30,6 +31,7 @@ import org.squallnote.core.turn.Turn;
 import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.feed.FeedStore;
+import org.squallnote.store.followup.AttachedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.handover.HandOverStore;
 import org.squallnote.store.history.HistoryStore;
@@ -41,6 +43,7 @@ import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.record.RecordStore;
 import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.search.SearchStore;
@@ -136,6 +139,12 @@ class QueryPlansTest extends StoreTest {
 
     static Stream<Arguments> queries() {
         Map<String, Object> intake = Map.of("owner", ID, "heap", Heap.ASKS_YOU, "today", DAY, "most", 200);
+        Map<String, Object> everything = new HashMap<>(
+                Map.of("owner", ID, "addresses", List.of(), "before", CLOCK_CHANGE, "beforeId", ID, "most", 101));
+        everything.put("fromInclusive", null);
+        everything.put("toExclusive", null);
+        everything.put("categoryId", null);
+        everything.put("state", null);
         Map<String, Object> thread = Map.of("owner", ID, "threadId", ID);
         return Stream.of(
                 Arguments.of(MessageStore.class, "intakeByWanted", intake),
@@ -146,6 +155,17 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(MessageStore.class, "byIds", Map.of("owner", ID, "ids", List.of(ID, ID))),
                 Arguments.of(RawMailStore.class, "raw", Map.of("owner", ID, "id", ID)),
                 Arguments.of(MessageStore.class, "lastBy", Map.of("owner", ID, "address", "a@x.example", "most", 8)),
+                Arguments.of(
+                        MessageStore.class, "answeredByMe", Map.of("owner", ID, "address", "a@x.example", "most", 60)),
+                Arguments.of(
+                        AttachedStore.class, "words", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(AttachedStore.class, "relations", Map.of("owner", ID, "followUpId", ID)),
+                Arguments.of(RecordStore.class, "ended", everything),
+                Arguments.of(
+                        RecordStore.class, "origins", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(
+                        RecordStore.class, "endedBy", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(AttachedStore.class, "files", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
                 Arguments.of(

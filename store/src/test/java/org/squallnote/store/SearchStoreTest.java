@@ -24,6 +24,7 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.search.Filter;
 import org.squallnote.core.search.KeptSearch;
 import org.squallnote.core.search.Kind;
+import org.squallnote.store.followup.AttachedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.search.Pending;
@@ -64,6 +65,7 @@ class SearchStoreTest extends StoreTest {
         assertThat(changing(MessageStore.class)).isEqualTo(both(SearchMarks.OF_MESSAGES, SearchMarks.NOT_OF_MESSAGES));
         assertThat(changing(FollowUpStore.class))
                 .isEqualTo(both(SearchMarks.OF_FOLLOW_UPS, SearchMarks.NOT_OF_FOLLOW_UPS));
+        assertThat(changing(AttachedStore.class)).isEqualTo(both(SearchMarks.OF_ATTACHED, SearchMarks.NOT_OF_ATTACHED));
     }
 
     private static Set<String> both(Set<String> some, Set<String> others) {

@@ -4,7 +4,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
@@ -49,6 +51,19 @@ public record UsualTime(Duration median, int answers) {
                 ? last.get(middle)
                 : last.get(middle - 1).plus(last.get(middle)).dividedBy(2);
         return Optional.of(new UsualTime(median, last.size()));
+    }
+
+    /**
+     * How long I usually take to answer somebody. Of several of their messages that one answer of mine answers, the first
+     * counts: it waited longest.
+     *
+     * @param all their messages that I answered, in any order
+     */
+    public static Optional<UsualTime> mine(List<Answered> all, WorkingTime workingTime) {
+        Map<Instant, Answered> first = new HashMap<>();
+        all.forEach(one ->
+                first.merge(one.answeredAt(), one, (a, b) -> a.askedAt().isBefore(b.askedAt()) ? a : b));
+        return of(List.copyOf(first.values()), workingTime);
     }
 
     /** What is longer than usual, in working time. */

@@ -32,6 +32,7 @@ public enum SubjectType {
     PERSON_ADDRESS,
     PERSON_NOTE,
     PERSON_CARD,
+    RECORD_NOTE,
     HAND_ORDER,
     ARRANGEMENT,
     FOLLOW_UP_FILE,

@@ -113,7 +113,10 @@ class AttachedFiles extends KeptState<FollowUpFile> {
     @Override
     protected void write(UUID owner, UUID id, @Nullable FollowUpFile state) {
         if (state == null) {
-            store.removeFile(owner, id, clock.instant());
+            FollowUpFile now = state(owner, id);
+            if (now != null) {
+                store.removeFile(owner, now.followUpId(), id, clock.instant());
+            }
             return;
         }
         try (RawMail.Opened opened = content(state).open()) {

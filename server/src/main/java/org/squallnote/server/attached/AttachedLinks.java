@@ -73,7 +73,10 @@ class AttachedLinks extends KeptState<WebLink> {
 
     @Override
     protected void write(UUID owner, UUID id, @Nullable WebLink state) {
-        store.deleteWebLink(owner, id);
+        WebLink now = state(owner, id);
+        if (now != null) {
+            store.deleteWebLink(owner, now.followUpId(), id);
+        }
         if (state != null) {
             store.insertWebLink(owner, state);
         }

@@ -34,11 +34,13 @@ import org.squallnote.core.people.Phone;
 import org.squallnote.core.people.SameName;
 import org.squallnote.core.people.Talk;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.turn.Answered;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.server.search.Searching;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.followup.FollowUpStore;
+import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.thread.ThreadStore;
 
@@ -49,6 +51,9 @@ class People {
     /** Of so many with the words of a name it is looked whether they have the same one. */
     private static final int MOST_ALIKE = 20;
 
+    /** So many of their last mails of each address are looked through for my answers. */
+    private static final int MOST_ANSWERED = 60;
+
     private final Searching searching;
     private final KeptAddresses addresses;
     private final KeptNotes notes;
@@ -57,6 +62,7 @@ class People {
     private final MeetingsWith meetings;
     private final PeopleStore store;
     private final ThreadStore threads;
+    private final MessageStore messages;
     private final FollowUpStore followUps;
     private final ChaseStore chases;
     private final WorkingTimes workingTimes;
@@ -71,6 +77,7 @@ class People {
             MeetingsWith meetings,
             PeopleStore store,
             ThreadStore threads,
+            MessageStore messages,
             FollowUpStore followUps,
             ChaseStore chases,
             WorkingTimes workingTimes,
@@ -83,6 +90,7 @@ class People {
         this.meetings = meetings;
         this.store = store;
         this.threads = threads;
+        this.messages = messages;
         this.followUps = followUps;
         this.chases = chases;
         this.workingTimes = workingTimes;
@@ -136,6 +144,7 @@ class People {
      * Everything about somebody.
      *
      * @param usualMinutes how long they usually take to answer, in working time; null until there are answers enough
+     * @param myUsualMinutes the same of my answers to them
      * @param owed what I owe them
      * @param owing what they owe me
      */
@@ -144,6 +153,7 @@ class People {
             String name,
             List<Address> addresses,
             @Nullable Long usualMinutes,
+            @Nullable Long myUsualMinutes,
             List<OpenThread> owed,
             List<OpenThread> owing,
             List<OpenFollowUp> followUps,
@@ -235,6 +245,7 @@ class People {
                         .map(UsualTime::median)
                         .map(Duration::toMinutes)
                         .orElse(null),
+                myUsualMinutes(owner, mine),
                 owed(open, threadOf, mine),
                 owing(open, threadOf, mine),
                 followUpsWith(owner, mine),
@@ -243,6 +254,16 @@ class People {
                 alike(me, identities, person, all),
                 known,
                 meetings.of(me, mine));
+    }
+
+    private @Nullable Long myUsualMinutes(UUID owner, Set<String> theirs) {
+        List<Answered> answered = theirs.stream()
+                .flatMap(address -> messages.answeredByMe(owner, address, MOST_ANSWERED).stream())
+                .toList();
+        return UsualTime.mine(answered, workingTimes.of(owner))
+                .map(UsualTime::median)
+                .map(Duration::toMinutes)
+                .orElse(null);
     }
 
     private static List<OpenThread> owed(List<OpenWith> open, Map<UUID, StoredThread> threadOf, Set<String> theirs) {

@@ -117,15 +117,17 @@ final class Entries {
      * A follow-up by its words.
      *
      * @param links from which messages it came
+     * @param attached what lies with it is called
      * @param origin the first of these, absent where it came from none
      */
-    static Entry ofFollowUp(FollowUp followUp, List<FollowUpLink> links, Optional<StoredMessage> origin) {
+    static Entry ofFollowUp(
+            FollowUp followUp, List<FollowUpLink> links, List<String> attached, Optional<StoredMessage> origin) {
         Set<UUID> from = links.stream().map(FollowUpLink::messageId).collect(Collectors.toSet());
         return new Entry(
                 Kind.FOLLOW_UP,
                 followUp.id().toString(),
                 followUp.title(),
-                cut(text(followUp, links)),
+                cut(text(followUp, links, attached)),
                 "",
                 followUp.people().list(),
                 followUp.createdAt(),
@@ -139,12 +141,13 @@ final class Entries {
     }
 
     /** What is written in a follow-up below its title. */
-    static String text(FollowUp followUp, List<FollowUpLink> links) {
+    static String text(FollowUp followUp, List<FollowUpLink> links, List<String> attached) {
         List<String> parts = new ArrayList<>();
         parts.add(followUp.note());
         followUp.checklist().items().stream().map(Checklist.Item::text).forEach(parts::add);
         parts.add(followUp.place());
         links.stream().map(FollowUpLink::sentence).forEach(parts::add);
+        parts.addAll(attached);
         return parts.stream().filter(part -> !part.isBlank()).collect(Collectors.joining("\n"));
     }
 

@@ -38,12 +38,14 @@ class FoundThings {
     private final MessageStore messages;
     private final FollowUpStore followUps;
     private final ThreadStore threads;
+    private final AttachedNames names;
     private final Clock clock;
 
-    FoundThings(MessageStore messages, FollowUpStore followUps, ThreadStore threads, Clock clock) {
+    FoundThings(MessageStore messages, FollowUpStore followUps, ThreadStore threads, AttachedNames names, Clock clock) {
         this.messages = messages;
         this.followUps = followUps;
         this.threads = threads;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -116,6 +118,7 @@ class FoundThings {
                 ? Map.of()
                 : followUps.linksOf(owner, followUpOf.keySet()).stream()
                         .collect(Collectors.groupingBy(FollowUpLink::followUpId));
+        Map<UUID, List<String>> attachedTo = names.of(owner, followUpOf.keySet());
         Map<String, FoundThing> results = new LinkedHashMap<>();
         for (Found.Hit hit : found.hits()) {
             Optional<FoundThing> result = Optional.empty();
@@ -138,7 +141,11 @@ class FoundThings {
                 case FOLLOW_UP -> {
                     if (results.size() < most) {
                         result = Optional.ofNullable(followUpOf.get(UUID.fromString(hit.id())))
-                                .map(each -> followUp(each, linksOf.getOrDefault(each.id(), List.of()), snippets));
+                                .map(each -> followUp(
+                                        each,
+                                        linksOf.getOrDefault(each.id(), List.of()),
+                                        attachedTo.getOrDefault(each.id(), List.of()),
+                                        snippets));
                     }
                 }
                 case PERSON -> {
@@ -238,8 +245,9 @@ class FoundThings {
                         0));
     }
 
-    private static FoundThing followUp(FollowUp followUp, List<FollowUpLink> links, Snippets snippets) {
-        Snippet snippet = snippets.of(Entries.text(followUp, links));
+    private static FoundThing followUp(
+            FollowUp followUp, List<FollowUpLink> links, List<String> attached, Snippets snippets) {
+        Snippet snippet = snippets.of(Entries.text(followUp, links, attached));
         return new FoundThing(
                 Sort.FOLLOW_UP,
                 followUp.id().toString(),

@@ -64,6 +64,7 @@ public class Indexing {
     private final SourceStore sources;
     private final AccountStore accounts;
     private final FileReading fileReading;
+    private final AttachedNames names;
     private final Indexes indexes;
     private final LiveEvents live;
     private final boolean byItself;
@@ -82,6 +83,7 @@ public class Indexing {
             SourceStore sources,
             AccountStore accounts,
             FileReading fileReading,
+            AttachedNames names,
             Indexes indexes,
             LiveEvents live,
             Clock clock,
@@ -93,6 +95,7 @@ public class Indexing {
         this.sources = sources;
         this.accounts = accounts;
         this.fileReading = fileReading;
+        this.names = names;
         this.indexes = indexes;
         this.live = live;
         this.clock = clock;
@@ -196,12 +199,16 @@ public class Indexing {
         }
         Map<UUID, List<FollowUpLink>> links =
                 followUps.linksOf(owner, ids).stream().collect(Collectors.groupingBy(FollowUpLink::followUpId));
+        Map<UUID, List<String>> attached = names.of(owner, ids);
         Set<UUID> gone = new HashSet<>(ids);
         for (FollowUp followUp : followUps.byIds(owner, ids)) {
             gone.remove(followUp.id());
             List<FollowUpLink> its = links.getOrDefault(followUp.id(), List.of());
             put.add(Entries.ofFollowUp(
-                    followUp, its, its.stream().findFirst().flatMap(link -> messages.byId(owner, link.messageId()))));
+                    followUp,
+                    its,
+                    attached.getOrDefault(followUp.id(), List.of()),
+                    its.stream().findFirst().flatMap(link -> messages.byId(owner, link.messageId()))));
             its.forEach(link -> messageIds.add(link.messageId()));
         }
         for (UUID id : ids) {

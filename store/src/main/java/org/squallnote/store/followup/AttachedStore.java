@@ -1,11 +1,13 @@
 package org.squallnote.store.followup;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Param;
+import org.squallnote.core.followup.AttachedWords;
 import org.squallnote.core.followup.FollowUpFile;
 import org.squallnote.core.followup.Relation;
 import org.squallnote.core.followup.WebLink;
@@ -21,7 +23,11 @@ public interface AttachedStore {
     void insertFile(@Param("owner") UUID owner, @Param("f") FollowUpFile file);
 
     /** Takes one away so that it can be brought back for a while. */
-    int removeFile(@Param("owner") UUID owner, @Param("id") UUID id, @Param("at") Instant at);
+    int removeFile(
+            @Param("owner") UUID owner,
+            @Param("followUpId") UUID followUpId,
+            @Param("id") UUID id,
+            @Param("at") Instant at);
 
     /** Forgets one that was taken away. */
     int deleteFile(@Param("owner") UUID owner, @Param("id") UUID id);
@@ -38,7 +44,10 @@ public interface AttachedStore {
 
     void insertWebLink(@Param("owner") UUID owner, @Param("l") WebLink link);
 
-    int deleteWebLink(@Param("owner") UUID owner, @Param("id") UUID id);
+    int deleteWebLink(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId, @Param("id") UUID id);
+
+    /** What all of it is called, of some follow-ups. */
+    List<AttachedWords> words(@Param("owner") UUID owner, @Param("followUpIds") Collection<UUID> followUpIds);
 
     /** Those in which a follow-up is the one or the other. */
     List<Relation> relations(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);

@@ -24,6 +24,7 @@ import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
+import org.squallnote.core.turn.Answered;
 
 /** Messages. */
 @Mapper
@@ -268,6 +269,9 @@ public interface MessageStore {
 
     /** The last mails that somebody wrote, the newest first. */
     List<StoredMessage> lastBy(@Param("owner") UUID owner, @Param("address") String address, @Param("most") int most);
+
+    /** Of the last mails that somebody wrote, those that I answered in their thread, with when. */
+    List<Answered> answeredByMe(@Param("owner") UUID owner, @Param("address") String address, @Param("most") int most);
 
     /** Whether a person has written in chat from that address. */
     boolean hasTalked(@Param("owner") UUID owner, @Param("address") String address);

@@ -2,6 +2,7 @@ package org.squallnote.store.plan;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -40,6 +41,9 @@ public interface PlanStore {
 
     /** What was worked at open follow-ups, and since a moment at others. */
     List<Stint> stints(@Param("owner") UUID owner, @Param("since") Instant since);
+
+    /** What was worked at some follow-ups. */
+    List<Stint> stintsOf(@Param("owner") UUID owner, @Param("followUpIds") Collection<UUID> followUpIds);
 
     /** What is worked at now. */
     Optional<Stint> underWay(UUID owner);

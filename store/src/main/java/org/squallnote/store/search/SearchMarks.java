@@ -13,8 +13,11 @@ import org.apache.ibatis.plugin.Invocation;
 import org.apache.ibatis.plugin.Signature;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUp;
+import org.squallnote.core.followup.FollowUpFile;
 import org.squallnote.core.followup.FollowUpLink;
+import org.squallnote.core.followup.WebLink;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.store.followup.AttachedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.search.Pending.What;
@@ -32,6 +35,7 @@ public final class SearchMarks implements Interceptor {
 
     private static final String MARK = SearchStore.class.getName() + ".mark";
     private static final String MESSAGES = MessageStore.class.getName() + ".";
+    private static final String ATTACHED = AttachedStore.class.getName() + ".";
     private static final String FOLLOW_UPS = FollowUpStore.class.getName() + ".";
 
     /** What changes a message so that it is found otherwise. */
@@ -63,6 +67,13 @@ public final class SearchMarks implements Interceptor {
     /** A snapshot is not looked at: the message itself is. */
     public static final Set<String> NOT_OF_FOLLOW_UPS = Set.of("keepOtherwise");
 
+    /** What changes by which names of what lies with it a follow-up is found. */
+    public static final Set<String> OF_ATTACHED = Set.of("insertFile", "removeFile", "insertWebLink", "deleteWebLink");
+
+    /** What is forgotten was taken away before; relations have no words. */
+    public static final Set<String> NOT_OF_ATTACHED =
+            Set.of("deleteFile", "forgetFiles", "insertRelation", "deleteRelation");
+
     private record Subject(UUID owner, What what, UUID id) {}
 
     @Override
@@ -87,7 +98,20 @@ public final class SearchMarks implements Interceptor {
         if (statement.startsWith(FOLLOW_UPS) && OF_FOLLOW_UPS.contains(statement.substring(FOLLOW_UPS.length()))) {
             return followUps(given);
         }
+        if (statement.startsWith(ATTACHED) && OF_ATTACHED.contains(statement.substring(ATTACHED.length()))) {
+            return attached(given);
+        }
         return List.of();
+    }
+
+    private static List<Subject> attached(@Nullable Object given) {
+        UUID owner = named(given, UUID.class, "owner").orElseThrow();
+        UUID followUpId = named(given, FollowUpFile.class, "f")
+                .map(FollowUpFile::followUpId)
+                .or(() -> named(given, WebLink.class, "l").map(WebLink::followUpId))
+                .or(() -> named(given, UUID.class, "followUpId"))
+                .orElseThrow();
+        return List.of(new Subject(owner, What.FOLLOW_UP, followUpId));
     }
 
     private static List<Subject> message(@Nullable Object given) {
