@@ -101,6 +101,16 @@ async function signOut(): Promise<void> {
               People
             </RouterLink>
           </MenuItem>
+          <MenuItem v-if="narrow" v-slot="{ active, close }">
+            <RouterLink
+              to="/record"
+              class="flex h-8 w-full items-center rounded px-2 max-sm:h-11"
+              :class="active ? 'bg-kelp-wash' : ''"
+              @click="close"
+            >
+              Record
+            </RouterLink>
+          </MenuItem>
           <MenuItem v-slot="{ active, close }">
             <RouterLink
               to="/changes"

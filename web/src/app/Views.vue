@@ -12,7 +12,12 @@ const told = computed(
   () => (intake.data.value?.total ?? 0) - (intake.data.value?.heldBack?.count ?? 0),
 )
 const heldBackWords = computed(() => heldBack(intake.data.value?.heldBack ?? null))
-const inBar = VIEWS.filter((view) => view.inBar).map((view) => ({ ...view, to: addressOf(view) }))
+const inBar = computed(() =>
+  VIEWS.filter((view) => (narrow ? view.inBar === true : view.inBar)).map((view) => ({
+    ...view,
+    to: addressOf(view),
+  })),
+)
 </script>
 
 <template>

@@ -6,7 +6,7 @@ export default defineView({
   order: 6,
   path: '/record',
   key: '7',
-  inBar: true,
+  inBar: 'wide',
   component: () => import('@/record/RecordView.vue'),
   keys: {
     next: { key: 'ArrowDown', does: 'Next' },

@@ -17,8 +17,8 @@ export interface View {
   path: string
   /** The key that leads to it from everywhere. */
   key?: string
-  /** Whether the bar leads to it. */
-  inBar: boolean
+  /** Whether the bar leads to it; on a narrow page there is room for fewer, and the account's menu leads to the others. */
+  inBar: boolean | 'wide'
   component: () => Promise<{ default: Component }>
   /** What its keys do, by a name of their own. */
   keys: Readonly<Record<string, ViewKey>>
