@@ -2,6 +2,9 @@ import type { ListForm, ThreadLine, Turn } from '@/api/client'
 import { awaitedText, byText, debtText, TURNS } from '@/threads/words'
 import { moment, workingSpan } from '@/ui/time'
 
+/** No cell of a list that goes out is longer. */
+const LONGEST = 2000
+
 /** Threads as they are seen, for other people and programs. */
 export function tableOf(lines: readonly ThreadLine[], turn: Turn): ListForm {
   return {
@@ -21,7 +24,9 @@ export function tableOf(lines: readonly ThreadLine[], turn: Turn): ListForm {
                 .join(' '),
             ),
             ...line.awaited.map((one) => `${one.name} owes: ${awaitedText(one)}`),
-          ].join('; '),
+          ]
+            .join('; ')
+            .slice(0, LONGEST),
           line.since ? moment(line.since) : '',
           workingSpan(line.silenceWorkingMinutes),
         ]),

@@ -33,7 +33,7 @@ final class Pictures {
         "capture:/follow-ups:1280:light:key=+,type=call the crane firm about the quote by Friday; 15 min; Crane,wait=15 min",
         "changes:/changes:1280:light:",
         "settings-sources:/settings/sources:1280:light:",
-        "promises:/threads?promised:1280:light:wait=I promised",
+        "record:/record:1280:light:key=\uE015",
         "intake-invitation:/intake:1280:light:[title^='Marisol'],wait=invites you",
         "today:/today:1280:light:key=p,key=i,key=i,key=i,key=i,key=i,key=s,key=i,[data-test=plan-the-day] .btn-quiet",
     };

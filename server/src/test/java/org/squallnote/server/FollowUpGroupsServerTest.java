@@ -213,4 +213,10 @@ class FollowUpGroupsServerTest extends ServerTest {
         assertThat(get(me, "/api/threads/" + thread).path("lastDecided").asString(""))
                 .isGreaterThan("2026-03-04T00:00:00Z");
     }
+
+    @Test
+    void aPlaceWithACommaIsOnePlace() {
+        decide("\"kind\":\"PLACE\",\"place\":\"Yard, north\"", order);
+        assertThat(titlesByHand("&only=PLACE:yard, north")).containsExactly(order.toString());
+    }
 }

@@ -11,7 +11,7 @@ public final class Attendees {
 
     private static final Pattern LINE =
             Pattern.compile("(?im)^(?:ATTENDEE|ORGANIZER)[;:][^\\r\\n]*?mailto:([^\\s;\"<>]{3,320})");
-    private static final int MOST = 500;
+    private static final int MOST = 200;
 
     private Attendees() {}
 

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
@@ -25,8 +26,9 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final long MOST_BYTES = 12_000_000;
 
-    /** Files of mail are taken in as a stream, however large. */
-    private static final String FILES = "/api/files";
+    /** Files are taken in as a stream, and whoever takes them counts: mail however large, others up to a size of their own. */
+    private static final Pattern STREAMED =
+            Pattern.compile("/api/files.*|/api/follow-ups/[^/]+/files/[^/]+|/api/people/cards");
 
     /** A body may begin slowly for so long. */
     private static final Duration GRACE = Duration.ofSeconds(20);
@@ -45,7 +47,7 @@ class BodyLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean streamed = request.getRequestURI().startsWith(FILES);
+        boolean streamed = STREAMED.matcher(request.getRequestURI()).matches();
         boolean unknown = request.getHeader("Transfer-Encoding") != null;
         if (streamed || (!unknown && request.getContentLengthLong() <= MOST_BYTES)) {
             boolean empty = !unknown && request.getContentLengthLong() <= 0;

@@ -1,5 +1,6 @@
 package org.squallnote.server.followup;
 
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -91,8 +92,11 @@ class GroupController {
             @CurrentAccount SignedIn me,
             @RequestParam(defaultValue = "REPLY_BY") Facet by,
             @RequestParam(defaultValue = "false") boolean byHand,
-            @RequestParam(defaultValue = "") @Size(max = FacetFilter.MOST) List<String> only) {
-        return grouping.of(me, by, byHand, filter(only)).stream()
+            @RequestParam(defaultValue = "") @Size(max = FacetFilter.MOST) List<String> only,
+            HttpServletRequest request) {
+        // As it came: Spring would make two values of a single one with a comma in it.
+        String[] wanted = request.getParameterValues("only");
+        return grouping.of(me, by, byHand, filter(wanted == null ? List.of() : List.of(wanted))).stream()
                 .map(group -> new GroupView(
                         group.key(),
                         group.name(),

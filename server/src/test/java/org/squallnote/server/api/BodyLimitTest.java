@@ -52,6 +52,16 @@ class BodyLimitTest {
         assertThat(read).isZero();
     }
 
+    @Test
+    void aFileOfAFollowUpPassesThroughAndIsCountedByWhoeverTakesIt() throws ServletException, IOException {
+        MockHttpServletRequest request = new MockHttpServletRequest("PUT", "/api/follow-ups/1/files/2");
+        request.setContent(new byte[12_000_001]);
+        MockHttpServletResponse response = new MockHttpServletResponse();
+        limit.doFilter(request, response, (taken, answer) -> read = taken.getContentLength());
+        assertThat(response.getStatus()).isEqualTo(200);
+        assertThat(read).isEqualTo(12_000_001);
+    }
+
     /** Reads a body of which so many bytes come in a second. */
     private FilterChain readAt(int bytesASecond) {
         return (request, response) -> {
