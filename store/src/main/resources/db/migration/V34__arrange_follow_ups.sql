@@ -13,6 +13,6 @@ create table arrangement (
     letter varchar(1) not null,
     facet varchar(20) not null,
     by_hand boolean not null,
-    only_those varchar(20000) not null
+    only_those varchar(100000) not null
 );
 create index arrangement_by_owner on arrangement (owner, name);

@@ -203,4 +203,20 @@ class AttachedTest extends ServerTest {
         assertThat(get(me, "/api/search?q=%22shackleplan%22").path("results").size())
                 .isZero();
     }
+
+    /** The end of the one changes the other, which is ended right after it. */
+    @Test
+    void bothAreEndedAtOnceAndTakenBackAtOnce() {
+        relate(moor, chain, "NEEDED_FIRST");
+        String done = change(
+                me,
+                HttpMethod.POST,
+                "/api/follow-ups/decisions",
+                "{\"ids\":[\"" + chain + "\",\"" + moor + "\"],\"kind\":\"DONE\"}");
+        assertThat(inSight()).isEmpty();
+        assertThat(get(me, "/api/follow-ups").path("ended").size()).isEqualTo(2);
+        change(me, HttpMethod.POST, "/api/commands/" + done + "/undo", "");
+        assertThat(inSight()).containsExactly("Order the chain");
+        assertThat(get(me, "/api/follow-ups").path("waiting").size()).isEqualTo(1);
+    }
 }

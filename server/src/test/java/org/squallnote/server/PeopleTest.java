@@ -266,4 +266,16 @@ class PeopleTest extends ServerTest {
         assertThat(talk.path("name").asString("")).isEqualTo("Tilda Brandt");
         assertThat(talk.path("matters").path(0).asString("")).isEqualTo("the winch");
     }
+
+    @Test
+    void whoeverIsKnownFromAVCardAloneIsListedAndLookedUp() {
+        assertThat(takeIn("BEGIN:VCARD\r\nVERSION:4.0\r\nFN:Otto Quill\r\nEMAIL:otto@pilots.example\r\n"
+                        + "ORG:Merrow Pilots\r\nEND:VCARD\r\n"))
+                .hasStatusOk();
+        assertThat(texts(get(me, "/api/people"), "id")).contains("otto@pilots.example", TILDA);
+        assertThat(texts(get(me, "/api/people?q=quill"), "name")).containsExactly("Otto Quill");
+        assertThat(texts(get(me, "/api/people?q=pilots merrow"), "id")).containsExactly("otto@pilots.example");
+        assertThat(get(me, "/api/people?q=%25").size()).as("no word of anybody").isZero();
+        assertThat(texts(get(newAccount(), "/api/people"), "id")).isEmpty();
+    }
 }

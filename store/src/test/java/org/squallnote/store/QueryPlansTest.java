@@ -159,6 +159,10 @@ class QueryPlansTest extends StoreTest {
                         MessageStore.class, "answeredByMe", Map.of("owner", ID, "address", "a@x.example", "most", 60)),
                 Arguments.of(
                         AttachedStore.class, "words", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(PeopleStore.class, "address", Map.of("owner", ID, "id", ID)),
+                Arguments.of(PeopleStore.class, "cards", Map.of("owner", ID, "ids", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(PeopleStore.class, "notes", Map.of("owner", ID, "ids", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(CalendarStore.class, "withUids", Map.of("owner", ID, "uids", List.of("a", "b"))),
                 Arguments.of(AttachedStore.class, "relations", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(RecordStore.class, "ended", everything),
                 Arguments.of(

@@ -69,6 +69,8 @@ class TellPeopleApartTest {
                 OWNER,
                 NOTE,
                 "{\"items\":[{\"text\":\"the winch\",\"done\":true},{\"text\":\"the oar\",\"done\":false}]}");
+        jdbc.update(
+                "insert into person_address (owner, address, person) values (?, 'b@x.example', 'a@x.example')", OWNER);
         UUID talk = change(
                 jdbc,
                 "PERSON_NOTE",
@@ -84,6 +86,8 @@ class TellPeopleApartTest {
 
         migrate(database, "33");
 
+        assertThat(jdbc.queryForObject("select id from person_address", UUID.class))
+                .isEqualTo(PersonAddress.id("b@x.example"));
         String now = jdbc.queryForObject("select talk from person_note", String.class);
         String then = jdbc.queryForObject("select after_state from history where command_id = ?", String.class, talk);
         assertThat(now).contains("\"text\":\"the oar\"").contains("\"id\"");

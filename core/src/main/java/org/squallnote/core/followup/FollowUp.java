@@ -221,9 +221,10 @@ public record FollowUp(
         return with(newCategoryId, replyDay, replyTime, priority, startDay, waiting, answerSeen, state, endedAt);
     }
 
-    /** This follow-up out of sight until a day. */
+    /** This follow-up out of sight until a day; of what it waited for only what is needed first goes on holding it back. */
     public FollowUp startingOn(@Nullable LocalDate day) {
-        return with(categoryId, replyDay, replyTime, priority, day, null, answerSeen, state, endedAt);
+        Waiting held = waiting == null ? null : waiting.heldBackOnly();
+        return with(categoryId, replyDay, replyTime, priority, day, held, answerSeen, state, endedAt);
     }
 
     /** This follow-up with another weight. */

@@ -45,9 +45,21 @@ public record Waiting(
         }
     }
 
-    /** Whether it is over, on a day. */
+    /** Whether it is over, on a day. What is needed first holds back whatever else has come. */
     public boolean isOver(LocalDate today) {
-        return come != null || (until != null && !until.isAfter(today));
+        return come != null || (needed().isEmpty() && until != null && !until.isAfter(today));
+    }
+
+    /** What is left of it where nothing else is waited for any more; null where that is nothing. */
+    @Nullable
+    Waiting heldBackOnly() {
+        return come != null || needed().isEmpty() ? null : new Waiting(null, null, null, since, null, needed);
+    }
+
+    /** Never null: what was stored before has none. */
+    @Override
+    public List<UUID> needed() {
+        return needed == null ? List.of() : needed;
     }
 
     /** Whether a message that somebody else wrote is what it waits for. */
@@ -64,8 +76,12 @@ public record Waiting(
                 : person.isSameAs(writer);
     }
 
-    /** The same after something has come. */
+    /** The same after something has come; where others are needed first, it waits for these alone from then on. */
     public Waiting ended(UUID messageId, String from, String text, Instant at) {
+        Waiting held = heldBackOnly();
+        if (held != null) {
+            return held;
+        }
         String words = Beginning.onOneLine(text, LONGEST_WORDS);
         return new Waiting(person, threadId, until, since, new Come(messageId, from, words, at), needed);
     }
@@ -78,7 +94,7 @@ public record Waiting(
                 until,
                 since,
                 come,
-                before == null || before.come != null ? List.of() : before.needed);
+                before == null || before.come != null ? List.of() : before.needed());
     }
 
     /**
@@ -96,7 +112,7 @@ public record Waiting(
                     ? new Waiting(now.person, now.threadId, now.until, now.since, null, open)
                     : new Waiting(null, null, null, at, null, open);
         }
-        if (!waits || now == null || now.needed == null || now.needed.isEmpty()) {
+        if (!waits || now == null || now.needed().isEmpty()) {
             return now;
         }
         // What it waits for besides may still come.

@@ -5,12 +5,14 @@ import java.net.URISyntaxException;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import org.squallnote.core.text.Beginning;
 
 /** An address that belongs to a follow-up, with what it is called. */
 public record WebLink(UUID id, UUID followUpId, String url, String title) {
 
     private static final Set<String> SCHEMES = Set.of("http", "https", "mailto", "tel");
     private static final int LONGEST = 2_000;
+    private static final int LONGEST_TITLE = 300;
 
     /**
      * One as it was typed. Without a scheme it is a page of the web; without a title it is called by where it leads.
@@ -41,7 +43,7 @@ public record WebLink(UUID id, UUID followUpId, String url, String title) {
             String path = uri.getPath() == null ? "" : uri.getPath();
             named = web ? uri.getHost() + (path.equals("/") ? "" : path) : uri.getSchemeSpecificPart();
         }
-        return new WebLink(id, followUpId, address, named);
+        return new WebLink(id, followUpId, address, Beginning.onOneLine(named, LONGEST_TITLE));
     }
 
     private static String refusal() {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,5 +90,40 @@ class AttachedTest {
             })
     void whatNoBrowserShouldOpenIsRefused(String typed) {
         assertThatThrownBy(() -> WebLink.typed(A, B, typed, "x")).isInstanceOf(IllegalArgumentException.class);
+    }
+
+    /** A person's word, a day that has come, being put off: none of them lets go what still needs another one first. */
+    @Test
+    void nothingElseLetsGoWhatNeedsAnotherFirst() {
+        Waiting held = Waiting.needing(
+                new Waiting(new Party("Tilda", "t@x.example"), null, TODAY, NOW, null, null),
+                List.of(A),
+                "",
+                TODAY.minusDays(1),
+                NOW);
+        assertThat(held.isOver(TODAY.plusDays(3))).isFalse();
+        Waiting afterHerWord = held.ended(B, "Tilda", "Here it is", NOW.plusSeconds(60));
+        assertThat(afterHerWord.isOver(TODAY)).isFalse();
+        assertThat(afterHerWord.person()).isNull();
+        assertThat(Waiting.needing(held, List.of(), "done", TODAY.plusDays(3), NOW)
+                        .isOver(TODAY.plusDays(3)))
+                .as("its day had come meanwhile")
+                .isTrue();
+        FollowUp followUp = FollowUp.made(
+                        C,
+                        A,
+                        new Content("Lay the mooring", null, null, false, null, null, null, false, null),
+                        Optional.empty(),
+                        NOW)
+                .waitingFor(afterHerWord)
+                .startingOn(TODAY.plusDays(1));
+        assertThat(followUp.isWaiting(TODAY.plusDays(1))).isTrue();
+    }
+
+    @Test
+    void aLongAddressWithoutATitleIsCalledByItsBeginning() {
+        assertThat(WebLink.typed(A, B, "https://x.example/" + "a".repeat(1500), "")
+                        .title())
+                .hasSize(300);
     }
 }

@@ -11,6 +11,7 @@ import org.squallnote.core.followup.FollowUpFile;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.message.RawMail;
+import org.squallnote.core.text.Beginning;
 import org.squallnote.search.FileType;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Commands;
@@ -26,6 +27,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Files that lie with follow-ups. Their bytes lie beside the database, each once, named after their sum. */
 @Component
 class AttachedFiles extends KeptState<FollowUpFile> {
+
+    private static final int LONGEST_NAME = 255;
 
     private final AttachedStore store;
     private final ContentFiles contents;
@@ -66,7 +69,7 @@ class AttachedFiles extends KeptState<FollowUpFile> {
     Done add(SignedIn me, UUID commandId, UUID followUpId, UUID id, String name, InputStream in) throws IOException {
         UUID owner = me.accountId();
         followUps.title(owner, followUpId);
-        FollowUpFile file = taken(followUpId, id, name, in);
+        FollowUpFile file = taken(followUpId, id, Beginning.onOneLine(name, LONGEST_NAME), in);
         return commands.run(me, commandId, "follow-up-file-added", changes -> {
             if (store.files(owner, followUpId).size() >= FollowUpFile.MOST) {
                 throw Refusal.invalid("There are " + FollowUpFile.MOST

@@ -68,7 +68,7 @@ class HeldBack implements EndingFollowUps {
         LocalDate today = LocalDate.ofInstant(now, workingTimes.of(owner).zone());
         Waiting waiting = Waiting.needing(followUp.waiting(), open, lastEnded, today, now);
         if (!Objects.equals(waiting, followUp.waiting())) {
-            followUps.getObject().changeWithin(owner, followUp, followUp.waitingFor(waiting), changes);
+            followUps.getObject().changeWithin(owner, id, each -> each.waitingFor(waiting), changes);
         }
     }
 

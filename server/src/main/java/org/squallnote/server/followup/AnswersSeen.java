@@ -74,21 +74,21 @@ class AnswersSeen implements AnswerSeen {
     private void done(UUID owner, FollowUp followUp, boolean recent) {
         commands.runWithin(owner, "follow-up-answered", changes -> {
             String beside = followUps.changeWithin(
-                    owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
+                    owner, followUp.id(), each -> each.ended(FollowUpState.DONE, clock.instant()), changes);
             say(changes, "Done, since your answer was seen: " + followUp.title() + beside, recent);
         });
     }
 
     private void asked(UUID owner, FollowUp followUp, StoredMessage answer) {
         commands.runWithin(owner, "follow-up-answer-seen", changes -> {
-            followUps.changeWithin(owner, followUp, followUp.answerSeen(answer.id()), changes);
+            followUps.changeWithin(owner, followUp.id(), each -> each.answerSeen(answer.id()), changes);
             say(changes, "Your answer was seen. Is it done? " + followUp.title(), false);
         });
     }
 
     private void moved(UUID owner, FollowUp followUp, AnswerEffect.Moved moved, boolean recent) {
         commands.runWithin(owner, "follow-up-promised", changes -> {
-            followUps.changeWithin(owner, followUp, followUp.replyBy(moved.day(), moved.time()), changes);
+            followUps.changeWithin(owner, followUp.id(), each -> each.replyBy(moved.day(), moved.time()), changes);
             say(changes, "Moved to " + DAY.format(moved.day()) + ", as you promised: " + followUp.title(), recent);
         });
     }

@@ -45,7 +45,8 @@ class Choices {
             check(me, all, choice, past);
             String beside = "";
             for (FollowUp each : all) {
-                beside = followUps.changeWithin(me.accountId(), each, choice.applied(each, clock.instant()), changes);
+                beside = followUps.changeWithin(
+                        me.accountId(), each.id(), now -> choice.applied(now, clock.instant()), changes);
             }
             changes.label(
                     all.size() == 1

@@ -29,8 +29,8 @@ class EndedWithThread implements EndingOfThread {
         List<FollowUp> open = store.ofThread(owner, threadId).stream()
                 .filter(each -> each.state() == FollowUpState.OPEN)
                 .toList();
-        open.forEach(
-                each -> followUps.changeWithin(owner, each, each.ended(FollowUpState.DONE, clock.instant()), changes));
+        open.forEach(each -> followUps.changeWithin(
+                owner, each.id(), now -> now.ended(FollowUpState.DONE, clock.instant()), changes));
         return open.size();
     }
 }

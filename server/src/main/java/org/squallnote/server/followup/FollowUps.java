@@ -304,16 +304,21 @@ public class FollowUps implements Restorer {
     }
 
     /**
-     * Changes a follow-up as a consequence of something else, within its command.
+     * Changes a follow-up as a consequence of something else, within its command. It is read here: what the command did
+     * before may have changed it too, as the end of one follow-up does to another that needed it first.
      *
      * @return what is said of it behind its title
      */
-    public String changeWithin(UUID owner, FollowUp old, FollowUp changed, Changes changes) {
+    public String changeWithin(UUID owner, UUID id, UnaryOperator<FollowUp> change, Changes changes) {
+        FollowUp old = get(owner, id);
+        FollowUp changed = change.apply(old);
         FollowUpRecord before = record(owner, old);
-        store.update(changed);
+        if (store.update(changed) == 0) {
+            throw new StaleVersionException(id);
+        }
         boolean ends = old.state() == FollowUpState.OPEN && changed.state() != FollowUpState.OPEN;
-        String beside = ends ? hasEnded(owner, old.id(), changes) : "";
-        note(owner, old.id(), before, changes);
+        String beside = ends ? hasEnded(owner, id, changes) : "";
+        note(owner, id, before, changes);
         return beside;
     }
 
@@ -328,7 +333,7 @@ public class FollowUps implements Restorer {
             throw Refusal.invalid("This follow-up did not come from that message. Nothing was handed over.");
         }
         if (old.state() == FollowUpState.OPEN) {
-            changeWithin(owner, old, old.ended(FollowUpState.DROPPED, clock.instant()), changes);
+            changeWithin(owner, id, each -> each.ended(FollowUpState.DROPPED, clock.instant()), changes);
         }
     }
 

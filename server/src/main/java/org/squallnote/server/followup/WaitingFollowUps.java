@@ -51,9 +51,13 @@ class WaitingFollowUps implements FreshMessages {
                 OwnWords.of(message.body(), message.from().name()).ownOrAll(),
                 message.sentAt());
         commands.runWithin(owner, "follow-up-back", changes -> {
-            followUps.changeWithin(owner, followUp, followUp.waitingFor(ended), changes);
-            changes.label(message.from().displayName() + " has written: back on top: " + followUp.title())
-                    .announce();
+            followUps.changeWithin(owner, followUp.id(), each -> each.waitingFor(ended), changes);
+            String writer = message.from().displayName() + " has written: ";
+            if (ended.come() == null) {
+                changes.label(writer + "it still needs another one first: " + followUp.title());
+            } else {
+                changes.label(writer + "back on top: " + followUp.title()).announce();
+            }
         });
     }
 

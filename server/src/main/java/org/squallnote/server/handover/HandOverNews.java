@@ -186,6 +186,6 @@ class HandOverNews {
 
     private void drop(UUID owner, FollowUp followUp, Changes changes) {
         Instant now = clock.instant();
-        followUps.changeWithin(owner, followUp, followUp.ended(FollowUpState.DROPPED, now), changes);
+        followUps.changeWithin(owner, followUp.id(), each -> each.ended(FollowUpState.DROPPED, now), changes);
     }
 }

@@ -201,7 +201,7 @@ public class ReceivedHandOvers implements Restorer {
     }
 
     private void end(UUID owner, FollowUp followUp, Changes changes) {
-        followUps.changeWithin(owner, followUp, followUp.ended(FollowUpState.DONE, clock.instant()), changes);
+        followUps.changeWithin(owner, followUp.id(), each -> each.ended(FollowUpState.DONE, clock.instant()), changes);
     }
 
     Done decline(SignedIn me, UUID commandId, UUID messageId, String word) {

@@ -69,18 +69,12 @@ class KeptAddresses extends KeptState<PersonAddress> {
 
     @Override
     protected @Nullable PersonAddress state(UUID owner, UUID id) {
-        return store.addresses(owner).stream()
-                .filter(each -> each.id().equals(id))
-                .findFirst()
-                .orElse(null);
+        return store.address(owner, id).orElse(null);
     }
 
     @Override
     protected void write(UUID owner, UUID id, @Nullable PersonAddress state) {
-        PersonAddress now = state(owner, id);
-        if (now != null) {
-            store.deleteAddress(owner, now.address());
-        }
+        store.deleteAddress(owner, id);
         if (state != null) {
             store.insertAddress(owner, state);
         }

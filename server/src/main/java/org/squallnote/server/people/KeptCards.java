@@ -1,12 +1,15 @@
 package org.squallnote.server.people;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -31,6 +34,7 @@ import tools.jackson.databind.json.JsonMapper;
 class KeptCards extends KeptState<PersonCard> {
 
     private static final int MOST_PHONES = 20;
+    private static final int MOST_WORDS = 8;
 
     private final PeopleStore store;
     private final KeptAddresses addresses;
@@ -43,8 +47,22 @@ class KeptCards extends KeptState<PersonCard> {
         this.commands = commands;
     }
 
-    List<PersonCard> of(UUID owner) {
-        return store.cards(owner);
+    /** Of some people, by the address that names each. */
+    Map<String, PersonCard> of(UUID owner, Collection<String> people) {
+        return people.isEmpty()
+                ? Map.of()
+                : store.cards(owner, people.stream().map(PersonCard::idOf).toList()).stream()
+                        .collect(Collectors.toMap(PersonCard::address, Function.identity()));
+    }
+
+    /** Those in which all words stand. */
+    List<PersonCard> like(UUID owner, String words, int most) {
+        List<String> patterns = Stream.of(words.toLowerCase(Locale.ROOT).split("\\s+"))
+                .filter(word -> !word.isEmpty())
+                .limit(MOST_WORDS)
+                .map(word -> "%" + word.replaceAll("([\\\\%_])", "\\\\$1") + "%")
+                .toList();
+        return store.cardsLike(owner, patterns, most);
     }
 
     /**
@@ -61,21 +79,27 @@ class KeptCards extends KeptState<PersonCard> {
                                 ? "There is no vCard in this file. Nothing was changed."
                                 : "Nobody in this file has a mail address. Nothing was changed.");
             }
-            known.forEach(card -> takeIn(me.accountId(), card, changes));
+            Identities identities = addresses.of(me.accountId());
+            for (BusinessCard card : known) {
+                identities = takeIn(me.accountId(), card, identities, changes);
+            }
             int left = cards.size() - known.size();
             changes.label((known.size() == 1 ? "One person" : known.size() + " people") + " from a vCard"
                     + (left == 0 ? "" : "; " + left + " without a mail address left out"));
         });
     }
 
-    private void takeIn(UUID owner, BusinessCard card, Changes changes) {
-        Identities identities = addresses.of(owner);
-        String person = identities.person(card.addresses().get(0));
-        Map<String, String> merging = new HashMap<>();
+    /** @return who is who after that */
+    private Identities takeIn(UUID owner, BusinessCard card, Identities before, Changes changes) {
+        String person = before.person(card.addresses().get(0));
+        Identities identities = before;
         for (String address : card.addresses()) {
-            merging.putAll(identities.with(merging).merging(address, person));
+            Map<String, String> merging = identities.merging(address, person);
+            if (!merging.isEmpty()) {
+                addresses.change(owner, merging, changes);
+                identities = identities.with(merging);
+            }
         }
-        addresses.change(owner, merging, changes);
         PersonCard old = store.card(owner, PersonCard.idOf(person)).orElse(new PersonCard(person, "", "", Phones.NONE));
         PersonCard merged = new PersonCard(
                 person,
@@ -85,6 +109,7 @@ class KeptCards extends KeptState<PersonCard> {
         if (!merged.equals(old)) {
             change(owner, merged.id(), merged, changes);
         }
+        return identities;
     }
 
     private static Phones both(Phones old, List<Phone> more) {

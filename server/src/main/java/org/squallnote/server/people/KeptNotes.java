@@ -1,10 +1,15 @@
 package org.squallnote.server.people;
 
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.SubjectType;
+import org.squallnote.core.people.PersonAddress;
 import org.squallnote.core.people.PersonNote;
 import org.squallnote.core.people.Talk;
 import org.squallnote.server.account.SignedIn;
@@ -35,6 +40,23 @@ class KeptNotes extends KeptState<KeptNotes.State> {
     PersonNote of(UUID owner, String address) {
         PersonNote none = PersonNote.none(owner, address);
         return store.note(owner, none.id()).orElse(none);
+    }
+
+    /** What waits for the next talk with each of some people and is not ticked off; who has nothing is not there. */
+    Map<String, List<String>> matters(UUID owner, Collection<String> people) {
+        Map<String, List<String>> matters = new HashMap<>();
+        if (!people.isEmpty()) {
+            store.notes(owner, people.stream().map(PersonAddress::id).toList()).forEach(note -> {
+                List<String> open = note.talk().items().stream()
+                        .filter(item -> !item.done())
+                        .map(Talk.Item::text)
+                        .toList();
+                if (!open.isEmpty()) {
+                    matters.put(note.address(), open);
+                }
+            });
+        }
+        return matters;
     }
 
     /** @param was what stood there when it was written: what somebody wrote elsewhere meanwhile is not written over */

@@ -3,17 +3,19 @@ package org.squallnote.server.people;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.people.Identities;
-import org.squallnote.core.people.PersonNote;
 import org.squallnote.formats.calendar.Attendees;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.calendar.Calendars;
@@ -60,9 +62,11 @@ class MeetingsWith {
 
     /** Those of the next two weeks in which one of some addresses takes part. */
     List<MeetingAhead> of(SignedIn me, Set<String> theirs) {
-        Map<UUID, Map<String, Set<String>>> known = new HashMap<>();
-        return ahead(me, DAYS_AHEAD).stream()
-                .filter(meeting -> takingPart(me, meeting, known).stream().anyMatch(theirs::contains))
+        List<Meeting> meetings = ahead(me, DAYS_AHEAD);
+        Map<EventKey, Set<String>> takingPart = takingPart(me, meetings);
+        return meetings.stream()
+                .filter(meeting ->
+                        !Collections.disjoint(takingPart.getOrDefault(EventKey.of(meeting), Set.of()), theirs))
                 .limit(MOST)
                 .map(MeetingAhead::of)
                 .toList();
@@ -78,28 +82,24 @@ class MeetingsWith {
 
     /** Those of today that are not over. */
     List<TalkAhead> talksToday(SignedIn me) {
-        UUID owner = me.accountId();
-        Identities identities = addresses.of(owner);
-        Map<UUID, Map<String, Set<String>>> known = new HashMap<>();
-        return ahead(me, 0).stream()
-                .flatMap(meeting -> takingPart(me, meeting, known).stream()
-                        .map(identities::person)
-                        .distinct()
-                        .map(person -> talk(me, meeting, person, notes.of(owner, person)))
-                        .filter(talk -> !talk.matters().isEmpty()))
+        Identities identities = addresses.of(me.accountId());
+        List<Meeting> meetings = ahead(me, 0);
+        Map<EventKey, Set<String>> people = new HashMap<>();
+        takingPart(me, meetings)
+                .forEach((event, all) -> people.put(
+                        event, all.stream().map(identities::person).collect(Collectors.toCollection(TreeSet::new))));
+        Map<String, List<String>> matters = notes.matters(
+                me.accountId(), people.values().stream().flatMap(Set::stream).collect(Collectors.toSet()));
+        return meetings.stream()
+                .flatMap(meeting -> people.getOrDefault(EventKey.of(meeting), Set.of()).stream()
+                        .filter(matters::containsKey)
+                        .map(person -> new TalkAhead(
+                                MeetingAhead.of(meeting),
+                                person,
+                                searching.names(me, person).stream().findFirst().orElse(person),
+                                matters.getOrDefault(person, List.of()))))
                 .limit(MOST)
                 .toList();
-    }
-
-    private TalkAhead talk(SignedIn me, Meeting meeting, String person, PersonNote note) {
-        List<String> matters = note.talk().items().stream()
-                .filter(item -> !item.done())
-                .map(item -> item.text())
-                .toList();
-        String name = matters.isEmpty()
-                ? ""
-                : searching.names(me, person).stream().findFirst().orElse(person);
-        return new TalkAhead(MeetingAhead.of(meeting), person, name, matters);
     }
 
     private List<Meeting> ahead(SignedIn me, int days) {
@@ -111,14 +111,23 @@ class MeetingsWith {
                 .toList();
     }
 
-    /** @param known who takes part in what was looked at before, by calendar and event */
-    private Set<String> takingPart(SignedIn me, Meeting meeting, Map<UUID, Map<String, Set<String>>> known) {
-        return known.computeIfAbsent(meeting.calendarId(), any -> new HashMap<>())
-                .computeIfAbsent(meeting.uid(), uid -> {
-                    Set<String> all = new HashSet<>();
-                    store.withUid(me.accountId(), meeting.calendarId(), uid)
-                            .forEach(object -> all.addAll(Attendees.of(object.body())));
-                    return all;
-                });
+    private record EventKey(UUID calendarId, String uid) {
+
+        static EventKey of(Meeting meeting) {
+            return new EventKey(meeting.calendarId(), meeting.uid());
+        }
+    }
+
+    /** Who takes part in each. */
+    private Map<EventKey, Set<String>> takingPart(SignedIn me, List<Meeting> meetings) {
+        Set<String> uids = meetings.stream().map(Meeting::uid).collect(Collectors.toSet());
+        Map<EventKey, Set<String>> all = new HashMap<>();
+        if (!uids.isEmpty()) {
+            store.withUids(me.accountId(), uids)
+                    .forEach(object -> all.computeIfAbsent(
+                                    new EventKey(object.calendarId(), object.uid()), any -> new HashSet<>())
+                            .addAll(Attendees.of(object.body())));
+        }
+        return all;
     }
 }

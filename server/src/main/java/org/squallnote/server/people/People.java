@@ -169,14 +169,17 @@ class People {
         searching
                 .people(me, words, most)
                 .forEach(known -> namesOf.putIfAbsent(identities.person(known.address()), known.names()));
+        // Whoever is known from a vCard alone has no message by which the index would know them.
+        cards.like(me.accountId(), words, most)
+                .forEach(card -> namesOf.putIfAbsent(identities.person(card.address()), List.of()));
         List<String> all = namesOf.keySet().stream()
                 .flatMap(person -> identities.addresses(person).stream())
                 .toList();
         Map<String, List<OpenWith>> openOf = open(me.accountId(), all).stream()
                 .collect(Collectors.groupingBy(each -> identities.person(each.party())));
-        Map<String, PersonCard> cardOf =
-                cards.of(me.accountId()).stream().collect(Collectors.toMap(PersonCard::address, Function.identity()));
+        Map<String, PersonCard> cardOf = cards.of(me.accountId(), namesOf.keySet());
         return namesOf.entrySet().stream()
+                .limit(most)
                 .map(each -> {
                     Optional<PersonCard> card = Optional.ofNullable(cardOf.get(each.getKey()));
                     List<OpenWith> of = openOf.getOrDefault(each.getKey(), List.of());

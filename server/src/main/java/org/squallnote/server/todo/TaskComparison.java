@@ -214,9 +214,12 @@ class TaskComparison {
 
         private void changeHere(FollowUp followUp, Todo mine, Todo merged) {
             commands.runWithin(owner, "task-list", changes -> {
-                FollowUp changed = merged.onto(followUp, mine, zone, category(merged), clock.instant());
-                String beside = followUps.changeWithin(owner, followUp, changed, changes);
-                changes.label(verb(mine, merged) + changed.title() + beside);
+                String beside = followUps.changeWithin(
+                        owner,
+                        followUp.id(),
+                        each -> merged.onto(each, mine, zone, category(merged), clock.instant()),
+                        changes);
+                changes.label(verb(mine, merged) + merged.title() + beside);
                 if (++told <= TOLD_SINGLY) {
                     changes.announce();
                 }
@@ -327,7 +330,7 @@ class TaskComparison {
             todos.delete(owner, pair.uid());
             commands.runWithin(owner, "task-list", changes -> {
                 String beside = followUps.changeWithin(
-                        owner, followUp, followUp.ended(FollowUpState.DROPPED, clock.instant()), changes);
+                        owner, followUp.id(), each -> each.ended(FollowUpState.DROPPED, clock.instant()), changes);
                 changes.label("Dropped, since it was taken out of " + list.name() + ": " + followUp.title() + beside);
                 if (++told <= TOLD_SINGLY) {
                     changes.announce();

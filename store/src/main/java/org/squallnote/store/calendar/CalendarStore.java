@@ -1,6 +1,7 @@
 package org.squallnote.store.calendar;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -53,6 +54,9 @@ public interface CalendarStore {
     int delete(@Param("owner") UUID owner, @Param("id") UUID id);
 
     List<StoredObject> objects(@Param("owner") UUID owner, @Param("calendarId") UUID calendarId);
+
+    /** What all calendars say of some events. */
+    List<StoredObject> withUids(@Param("owner") UUID owner, @Param("uids") Collection<String> uids);
 
     /** What a calendar says of one event or task; more than one only where a server is not careful. */
     List<StoredObject> withUid(

@@ -32,7 +32,7 @@ public interface AttachedStore {
     /** Forgets one that was taken away. */
     int deleteFile(@Param("owner") UUID owner, @Param("id") UUID id);
 
-    /** Forgets those that were taken away before a moment. */
+    /** Forgets those that were taken away before a moment, or lie with nothing any more. */
     int forgetFiles(Instant before);
 
     /** The sums of all files that are still needed. */

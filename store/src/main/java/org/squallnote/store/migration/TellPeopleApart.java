@@ -5,6 +5,7 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -22,7 +23,7 @@ import tools.jackson.databind.node.JsonNodeFactory;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
- * Keeps what was said of people each for itself: matters for the next talk get the id they are known by, also where the
+ * Keeps what was said of people each for itself: addresses and matters for the next talk get the id they are known by, also where the
  * history tells of them, and a change of several addresses becomes one for each address.
  */
 public final class TellPeopleApart extends DataMigration {
@@ -39,9 +40,39 @@ public final class TellPeopleApart extends DataMigration {
     @Override
     public void migrate(Context context) throws SQLException {
         Connection connection = context.getConnection();
+        identifyAddresses(connection);
         nameMatters(connection);
         nameMattersInHistory(connection);
         splitChanges(connection);
+    }
+
+    private record AddressKey(UUID owner, String address) {}
+
+    /** By which the history knows an address, so that it is found without looking at all of them. */
+    private static void identifyAddresses(Connection connection) throws SQLException {
+        try (Statement alter = connection.createStatement()) {
+            alter.execute("alter table person_address add column id uuid");
+        }
+        List<AddressKey> all = new ArrayList<>();
+        try (PreparedStatement select = connection.prepareStatement("select owner, address from person_address");
+                ResultSet row = select.executeQuery()) {
+            while (row.next()) {
+                all.add(new AddressKey(row.getObject("owner", UUID.class), row.getString("address")));
+            }
+        }
+        try (PreparedStatement update =
+                connection.prepareStatement("update person_address set id = ? where owner = ? and address = ?")) {
+            for (AddressKey each : all) {
+                update.setObject(1, PersonAddress.id(each.address()));
+                update.setObject(2, each.owner());
+                update.setString(3, each.address());
+                update.executeUpdate();
+            }
+        }
+        try (Statement alter = connection.createStatement()) {
+            alter.execute("alter table person_address alter column id set not null");
+            alter.execute("create index person_address_by_id on person_address (owner, id)");
+        }
     }
 
     private record NoteKey(UUID owner, UUID id) {}

@@ -17,11 +17,16 @@ public interface PeopleStore {
 
     List<PersonAddress> addresses(UUID owner);
 
+    Optional<PersonAddress> address(@Param("owner") UUID owner, @Param("id") UUID id);
+
     void insertAddress(@Param("owner") UUID owner, @Param("a") PersonAddress address);
 
-    int deleteAddress(@Param("owner") UUID owner, @Param("address") String address);
+    int deleteAddress(@Param("owner") UUID owner, @Param("id") UUID id);
 
     Optional<PersonNote> note(@Param("owner") UUID owner, @Param("id") UUID id);
+
+    /** Of several people. */
+    List<PersonNote> notes(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
 
     void insertNote(PersonNote note);
 
@@ -35,7 +40,16 @@ public interface PeopleStore {
     List<OpenWith> openWith(
             @Param("owner") UUID owner, @Param("mine") boolean mine, @Param("parties") Collection<String> parties);
 
-    List<PersonCard> cards(UUID owner);
+    /** Those of some people. */
+    List<PersonCard> cards(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids);
+
+    /**
+     * Those in which all of some words stand, by name.
+     *
+     * @param patterns each word in lower case, as {@code like} wants it
+     */
+    List<PersonCard> cardsLike(
+            @Param("owner") UUID owner, @Param("patterns") List<String> patterns, @Param("most") int most);
 
     Optional<PersonCard> card(@Param("owner") UUID owner, @Param("id") UUID id);
 
