@@ -9,15 +9,7 @@ export async function saveFile(address: string, name: string): Promise<void> {
       const problem = (await answer.json().catch(() => ({}))) as { detail?: string }
       throw new Problem(answer.status, problem.detail ?? 'The file could not be fetched.')
     }
-    const url = URL.createObjectURL(await answer.blob())
-    const link = document.createElement('a')
-    link.href = url
-    link.download = name
-    link.click()
-    // The browser reads it after the click has returned.
-    setTimeout(() => {
-      URL.revokeObjectURL(url)
-    }, 10_000)
+    saveBlob(await answer.blob(), name)
   } catch (problem) {
     showProblem(
       problem instanceof Problem
@@ -25,4 +17,17 @@ export async function saveFile(address: string, name: string): Promise<void> {
         : new Error('The file could not be fetched: the application does not answer. Try again.'),
     )
   }
+}
+
+/** Saves what is here already. */
+export function saveBlob(content: Blob, name: string): void {
+  const url = URL.createObjectURL(content)
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  // The browser reads it after the click has returned.
+  setTimeout(() => {
+    URL.revokeObjectURL(url)
+  }, 10_000)
 }

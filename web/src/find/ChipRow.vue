@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { X } from '@lucide/vue'
+import Chip from '@/ui/Chip.vue'
 
 /** What would narrow a search in one way; what does is pressed, and pressed again it no longer does. */
 const { name, chips, chosen } = defineProps<{
@@ -19,20 +19,15 @@ const emit = defineEmits<{ choose: [value: string | null] }>()
     :aria-label="name"
   >
     <span class="text-ink-soft w-16 shrink-0 text-sm">{{ name }}</span>
-    <button
+    <Chip
       v-for="chip in chips"
       :key="chip.value"
-      type="button"
-      class="part max-w-56 max-sm:h-11"
-      :class="chip.value === chosen ? 'border-kelp bg-kelp-wash font-semibold' : ''"
-      :aria-pressed="chip.value === chosen"
+      :on="chip.value === chosen"
+      :count="chip.count"
+      crossed
       @click="emit('choose', chip.value === chosen ? null : chip.value)"
     >
       <bdi class="truncate">{{ chip.text }}</bdi>
-      <X v-if="chip.value === chosen" :size="13" aria-hidden="true" />
-      <span v-else-if="chip.count !== undefined" class="text-ink-soft text-sm">{{
-        chip.count
-      }}</span>
-    </button>
+    </Chip>
   </div>
 </template>

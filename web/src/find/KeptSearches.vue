@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { Trash2 } from '@lucide/vue'
 import { client, type KeptSearch } from '@/api/client'
 import { run } from '@/api/commands'
 import { useKeptSearches } from '@/api/queries'
+import RemoveButton from '@/ui/RemoveButton.vue'
 
 /** Searches under a name, each with how many it finds now. */
 const emit = defineEmits<{ open: [search: KeptSearch] }>()
@@ -40,14 +40,7 @@ function forget(search: KeptSearch): void {
           <bdi class="truncate">{{ search.name }}</bdi>
           <span class="text-ink-soft ml-auto">{{ search.count }}</span>
         </button>
-        <button
-          type="button"
-          class="btn btn-quiet size-8 justify-center p-0 max-sm:size-11"
-          :aria-label="`Delete ${search.name}`"
-          @click="forget(search)"
-        >
-          <Trash2 :size="14" aria-hidden="true" />
-        </button>
+        <RemoveButton :label="`Delete ${search.name}`" bin @press="forget(search)" />
       </li>
     </ul>
   </section>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { CategoryView, QuickChoice, SearchChips, SearchFilter, SourceView } from '@/api/client'
 import ChipRow from '@/find/ChipRow.vue'
 import { KINDS, STANDINGS } from '@/find/narrowing'
+import Chip from '@/ui/Chip.vue'
 import DayPart from '@/ui/DayPart.vue'
 
 /** What narrows a search: chosen, never typed. */
@@ -72,23 +73,36 @@ const inRooms = computed(() =>
     return name ? name : 'a room'
   }),
 )
-const rest = computed(() => [
-  ...offered(
-    chips.files.filter((each) => each.value === 'true'),
-    filter.value.withFile ? 'true' : null,
-    () => 'with a file',
-  ).map((each) => ({ ...each, value: 'file' })),
-  ...offered(
-    chips.linked.filter((each) => each.value === 'true'),
-    filter.value.linked === true ? 'true' : null,
-    () => 'with a follow-up',
-  ).map((each) => ({ ...each, value: 'linked' })),
-  ...offered(
-    chips.linked.filter((each) => each.value === 'false'),
-    filter.value.linked === false ? 'false' : null,
-    () => 'without a follow-up',
-  ).map((each) => ({ ...each, value: 'unlinked' })),
-])
+/** Whether something has a file or belongs to a follow-up: each is one press. */
+const rest = computed(() => {
+  const { withFile, linked } = filter.value
+  return [
+    ...offered(
+      chips.files.filter((each) => each.value === 'true'),
+      withFile ? 'true' : null,
+      () => 'with a file',
+    ).map((each) => ({
+      ...each,
+      value: 'file',
+      on: withFile === true,
+      to: { withFile: true },
+      off: { withFile: null },
+    })),
+    ...([true, false] as const).flatMap((wanted) =>
+      offered(
+        chips.linked.filter((each) => each.value === String(wanted)),
+        linked === wanted ? String(wanted) : null,
+        () => (wanted ? 'with a follow-up' : 'without a follow-up'),
+      ).map((each) => ({
+        ...each,
+        value: wanted ? 'linked' : 'unlinked',
+        on: linked === wanted,
+        to: { linked: wanted },
+        off: { linked: null },
+      })),
+    ),
+  ]
+})
 </script>
 
 <template>
@@ -133,34 +147,15 @@ const rest = computed(() => [
     />
     <div class="flex flex-wrap items-center gap-1.5">
       <span class="text-ink-soft w-16 shrink-0 text-sm">Besides</span>
-      <button
+      <Chip
         v-for="chip in rest"
         :key="chip.value"
-        type="button"
-        class="part max-sm:h-11"
-        :class="
-          (chip.value === 'file' && filter.withFile) ||
-          (chip.value === 'linked' && filter.linked === true) ||
-          (chip.value === 'unlinked' && filter.linked === false)
-            ? 'border-kelp bg-kelp-wash font-semibold'
-            : ''
-        "
-        :aria-pressed="
-          (chip.value === 'file' && filter.withFile === true) ||
-          (chip.value === 'linked' && filter.linked === true) ||
-          (chip.value === 'unlinked' && filter.linked === false)
-        "
-        @click="
-          chip.value === 'file'
-            ? set({ withFile: filter.withFile ? null : true })
-            : chip.value === 'linked'
-              ? set({ linked: filter.linked === true ? null : true })
-              : set({ linked: filter.linked === false ? null : false })
-        "
+        :on="chip.on"
+        :count="chip.count"
+        @click="set(chip.on ? chip.off : chip.to)"
       >
         {{ chip.text }}
-        <span v-if="chip.count !== undefined" class="text-ink-soft text-sm">{{ chip.count }}</span>
-      </button>
+      </Chip>
       <DayPart
         :model-value="filter.fromDay"
         none="from any day"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { Trash2 } from '@lucide/vue'
 import { computed, ref, useTemplateRef, watch } from 'vue'
 import { newId, type Arrangement } from '@/api/client'
 import { useArrangements } from '@/api/followUpQueries'
@@ -8,6 +7,7 @@ import view from '@/followups/view'
 import { vFocus } from '@/ui/focus'
 import KeyHint from '@/ui/KeyHint.vue'
 import { followLetter } from '@/ui/letters'
+import RemoveButton from '@/ui/RemoveButton.vue'
 
 /** Arrangements of the list under their names: a key each, and the one that stands now can be kept. */
 const { now, standsAs } = defineProps<{
@@ -103,14 +103,7 @@ function onKey(event: KeyboardEvent): void {
           <bdi>{{ each.name }}</bdi>
           <span v-if="each.letter" class="key">{{ each.letter.toUpperCase() }}</span>
         </button>
-        <button
-          class="btn btn-quiet size-7 justify-center p-0 max-sm:size-11"
-          type="button"
-          :aria-label="`Delete ${each.name}`"
-          @click="void dropArrangement(each.id)"
-        >
-          <Trash2 :size="13" aria-hidden="true" />
-        </button>
+        <RemoveButton :label="`Delete ${each.name}`" bin @press="void dropArrangement(each.id)" />
       </li>
     </ul>
     <form class="flex flex-wrap items-center gap-2" @submit.prevent="void keep()">

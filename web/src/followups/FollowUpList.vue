@@ -245,11 +245,6 @@ useKeys(view.name, [
   },
 ])
 
-function edge(key: string) {
-  const group = groupOf(key)
-  return group ? drag.edgeOf(group, key) : undefined
-}
-
 function pointRow(event: DragEvent, key: string): void {
   const group = groupOf(key)
   if (group) {
@@ -305,7 +300,7 @@ function categoryOf(line: FollowUpLine) {
     <template #row="{ row, current: isCurrent }">
       <FollowUpRow
         :draggable="!touch && row.line.state === 'OPEN'"
-        :edge="edge(row.key)"
+        :edge="drag.edgeOf(row.key)"
         :line="row.line"
         :category="categoryOf(row.line)"
         :current="isCurrent"

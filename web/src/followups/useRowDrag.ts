@@ -61,14 +61,15 @@ export function useRowDrag(options: {
   }
 
   /** Whether it would be let go above this row, or at the end of the group below it. */
-  function edgeOf(group: FacetGroup, key: string): 'above' | 'below' | undefined {
-    if (over.value?.group.key !== group.key) {
+  function edgeOf(key: string): 'above' | 'below' | undefined {
+    const place = over.value
+    if (!place) {
       return undefined
     }
-    if (over.value.before === key) {
+    if (place.before === key) {
       return 'above'
     }
-    return over.value.before === undefined && group.rows.at(-1)?.key === key ? 'below' : undefined
+    return place.before === undefined && place.group.rows.at(-1)?.key === key ? 'below' : undefined
   }
 
   return { dragged, over, start, end, point, pointRow, drop, edgeOf }

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { client, unwrap, type ListForm } from '@/api/client'
 import { run } from '@/api/commands'
 import { showProblem } from '@/api/toasts'
+import { saveBlob } from '@/files/saveFile'
 import Floating from '@/ui/Floating.vue'
 
 /** The way out of a list as it is seen: on paper, to somebody, as a table for other programs. */
@@ -43,15 +44,7 @@ async function save(close: () => void): Promise<void> {
     const content = await unwrap(
       client.POST('/api/lists/csv', { body: table, parseAs: 'blob' as const }),
     )
-    const url = URL.createObjectURL(content)
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `${table.title}.csv`
-    link.click()
-    // The browser reads it after the click has returned.
-    setTimeout(() => {
-      URL.revokeObjectURL(url)
-    }, 10_000)
+    saveBlob(content, `${table.title}.csv`)
     close()
   } catch (problem) {
     showProblem(problem)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PersonView } from '@/api/client'
-import { day, moment } from '@/ui/time'
+import { day, isoDayOf, moment } from '@/ui/time'
 
 /** Meetings of the next two weeks with somebody. */
 const { meetings } = defineProps<{ meetings: PersonView['meetings'] }>()
@@ -22,7 +22,7 @@ const { meetings } = defineProps<{ meetings: PersonView['meetings'] }>()
           }}<span v-if="meeting.place" class="text-ink-soft"> · {{ meeting.place }}</span></span
         >
         <span class="text-ink-soft ml-auto whitespace-nowrap">{{
-          meeting.allDay ? day(meeting.from.slice(0, 10)) : moment(meeting.from)
+          meeting.allDay ? day(isoDayOf(new Date(meeting.from))) : moment(meeting.from)
         }}</span>
       </li>
     </ul>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { X } from '@lucide/vue'
 import { ref, useTemplateRef } from 'vue'
 import { newId, type PersonView } from '@/api/client'
 import { dropMatter, saveMatter } from '@/people/changes'
+import RemoveButton from '@/ui/RemoveButton.vue'
 
 /** What waits for the next talk with somebody: written down when it comes to mind, ticked off while talking. */
 const { id, items } = defineProps<{ id: string; items: PersonView['talk'] }>()
@@ -43,14 +43,7 @@ async function add(): Promise<void> {
             item.text
           }}</span>
         </label>
-        <button
-          type="button"
-          class="btn btn-quiet size-8 justify-center p-0 max-sm:size-11 print:hidden"
-          :aria-label="`Take out: ${item.text}`"
-          @click="void dropMatter(id, item.id)"
-        >
-          <X :size="14" aria-hidden="true" />
-        </button>
+        <RemoveButton :label="`Take out: ${item.text}`" @press="void dropMatter(id, item.id)" />
       </li>
     </ul>
     <form class="mt-1 flex gap-2 print:hidden" @submit.prevent="void add()">

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { X } from '@lucide/vue'
 import { computed, nextTick, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { client, type EndedLine } from '@/api/client'
@@ -10,6 +9,7 @@ import { EVERYTHING, useRecord, type RecordWish } from '@/record/query'
 import view from '@/record/view'
 import { onTimeText, stampsText, tableOf } from '@/record/words'
 import CategoryMark from '@/ui/CategoryMark.vue'
+import Chip from '@/ui/Chip.vue'
 import DayPart from '@/ui/DayPart.vue'
 import { vFocus } from '@/ui/focus'
 import KeyHint from '@/ui/KeyHint.vue'
@@ -18,7 +18,7 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import RowList from '@/ui/RowList.vue'
 import type { RowGroup } from '@/ui/rows'
-import { day, moment } from '@/ui/time'
+import { day, isoDayOf, moment } from '@/ui/time'
 
 /** Everything that ended, newest first, with when it was asked, answered and done. Nothing here changes what happened. */
 const ROW = 50
@@ -35,7 +35,7 @@ const groups = computed(() => {
     RowGroup<{ key: string; height: number; line: EndedLine }>['rows'][number][]
   >()
   for (const line of lines.value) {
-    const ended = day(line.stamps.endedAt.slice(0, 10))
+    const ended = day(isoDayOf(new Date(line.stamps.endedAt)))
     days.set(ended, [...(days.get(ended) ?? []), { key: line.id, height: ROW, line }])
   }
   return [...days].map(([title, rows]) => ({ key: title, title, rows }))
@@ -140,8 +140,6 @@ const TIMES = [
   { value: true, text: 'in time' },
   { value: false, text: 'late' },
 ] as const
-const CHIP = 'part max-sm:h-11'
-const LIT = 'border-kelp bg-kelp-wash font-semibold'
 </script>
 
 <template>
@@ -151,47 +149,36 @@ const LIT = 'border-kelp bg-kelp-wash font-semibold'
     >
       <h1 class="mr-2 text-lg font-semibold">Record</h1>
       <span class="flex flex-wrap items-center gap-1.5 print:hidden" data-test="record-chips">
-        <button
+        <Chip
           v-for="each in STATES"
           :key="each.value"
-          type="button"
-          :class="[CHIP, wish.state === each.value ? LIT : '']"
-          :aria-pressed="wish.state === each.value"
+          :on="wish.state === each.value"
           @click="set({ state: wish.state === each.value ? null : each.value })"
         >
           {{ each.text }}
-        </button>
-        <button
+        </Chip>
+        <Chip
           v-for="each in TIMES"
           :key="each.text"
-          type="button"
-          :class="[CHIP, wish.onTime === each.value ? LIT : '']"
-          :aria-pressed="wish.onTime === each.value"
+          :on="wish.onTime === each.value"
           :data-test="each.value ? 'record-in-time' : 'record-late'"
           @click="set({ onTime: wish.onTime === each.value ? null : each.value })"
         >
           {{ each.text }}
-        </button>
-        <button
+        </Chip>
+        <Chip
           v-for="category in categories.data.value ?? []"
           :key="category.id"
-          type="button"
-          :class="[CHIP, wish.category === category.id ? LIT : '']"
-          :aria-pressed="wish.category === category.id"
+          :on="wish.category === category.id"
           :title="category.name"
           @click="set({ category: wish.category === category.id ? null : category.id })"
         >
           <CategoryMark :category="category" />
           <span :class="wish.category === category.id ? '' : 'sr-only'">{{ category.name }}</span>
-        </button>
-        <button
-          v-if="wish.person !== null"
-          type="button"
-          :class="[CHIP, LIT]"
-          @click="set({ person: null })"
-        >
-          <bdi>{{ person }}</bdi> <X :size="13" aria-hidden="true" />
-        </button>
+        </Chip>
+        <Chip v-if="wish.person !== null" on crossed @click="set({ person: null })">
+          <bdi class="truncate">{{ person }}</bdi>
+        </Chip>
         <DayPart
           :model-value="wish.from"
           none="from any day"
@@ -225,7 +212,18 @@ const LIT = 'border-kelp bg-kelp-wash font-semibold'
       <p v-if="wish === EVERYTHING">
         What you finish or drop stands here with its stamps, for as long as you keep it.
       </p>
-      <button v-else class="btn" type="button" @click="wish = EVERYTHING">Show everything</button>
+      <template v-else>
+        <p v-if="record.hasNextPage.value">Among the newest two thousand there is none.</p>
+        <button
+          v-if="record.hasNextPage.value"
+          class="btn"
+          type="button"
+          @click="void record.fetchNextPage()"
+        >
+          Look among earlier ones
+        </button>
+        <button class="btn" type="button" @click="wish = EVERYTHING">Show everything</button>
+      </template>
     </Note>
     <RowList
       v-else

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ExternalLink, Link2, Paperclip, Waypoints, X } from '@lucide/vue'
+import { ExternalLink, Link2, Paperclip, Waypoints } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { AttachedView } from '@/api/client'
@@ -16,6 +16,7 @@ import {
 } from '@/followups/attached/changes'
 import RelatedPicker from '@/followups/attached/RelatedPicker.vue'
 import { vFocus } from '@/ui/focus'
+import RemoveButton from '@/ui/RemoveButton.vue'
 
 /** What lies with a follow-up: files by choice, drop and paste, addresses, other follow-ups. */
 const { id } = defineProps<{ id: string }>()
@@ -190,14 +191,10 @@ async function saveLink(): Promise<void> {
           >{{ each.title }}</RouterLink
         >
         <span class="text-ink-soft shrink-0 text-sm">{{ WAYS[each.way] }}</span>
-        <button
-          class="btn btn-quiet size-7 justify-center p-0 max-sm:size-11"
-          type="button"
-          :aria-label="`${each.title} has nothing to do with it`"
-          @click="void unrelate(id, each.id)"
-        >
-          <X :size="13" aria-hidden="true" />
-        </button>
+        <RemoveButton
+          :label="`${each.title} has nothing to do with it`"
+          @press="void unrelate(id, each.id)"
+        />
       </li>
     </ul>
     <ul v-if="data?.links.length" class="flex flex-wrap gap-1.5" aria-label="Links">
@@ -213,14 +210,7 @@ async function saveLink(): Promise<void> {
             link.title
           }}</bdi></a
         >
-        <button
-          class="btn btn-quiet size-7 justify-center p-0 max-sm:size-11"
-          type="button"
-          :aria-label="`Take ${link.title} away`"
-          @click="void removeLink(id, link.id)"
-        >
-          <X :size="13" aria-hidden="true" />
-        </button>
+        <RemoveButton :label="`Take ${link.title} away`" @press="void removeLink(id, link.id)" />
       </li>
     </ul>
     <ul
@@ -230,15 +220,11 @@ async function saveLink(): Promise<void> {
     >
       <li v-for="file in data.files" :key="file.id" class="flex max-w-full items-center">
         <FileChip :file="{ ...file, address: `/api/follow-ups/${id}/files/${file.id}` }" />
-        <button
-          class="btn btn-quiet size-7 justify-center p-0 max-sm:size-11"
-          type="button"
-          :aria-label="`Take ${file.name} away`"
+        <RemoveButton
+          :label="`Take ${file.name} away`"
           data-test="remove-file"
-          @click="void removeFile(id, file.id)"
-        >
-          <X :size="13" aria-hidden="true" />
-        </button>
+          @press="void removeFile(id, file.id)"
+        />
       </li>
       <li
         v-for="file in data.messageFiles"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { Person } from '@/api/client'
 import { personFrom, suggested } from '@/followups/details/people'
 import { vFocus } from '@/ui/focus'
+import RemoveButton from '@/ui/RemoveButton.vue'
 
 /** Whom a follow-up concerns. */
 const { known, above, letter } = defineProps<{
@@ -61,14 +61,10 @@ function takeTyped(close: () => void): void {
           class="flex h-8 items-center justify-between gap-2"
         >
           <span class="truncate" :title="person.address">{{ person.name || person.address }}</span>
-          <button
-            type="button"
-            class="btn btn-quiet h-7 px-1.5"
-            :aria-label="`Remove ${person.name || person.address}`"
-            @click="people = people.filter((each) => each !== person)"
-          >
-            <X :size="14" aria-hidden="true" />
-          </button>
+          <RemoveButton
+            :label="`Remove ${person.name || person.address}`"
+            @press="people = people.filter((each) => each !== person)"
+          />
         </li>
       </ul>
       <input

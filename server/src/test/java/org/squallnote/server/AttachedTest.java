@@ -37,16 +37,7 @@ class AttachedTest extends ServerTest {
     @BeforeEach
     void two() {
         me = newAccount();
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/follow-ups",
-                "{\"followUps\":[" + captured(chain, "Order the chain") + "," + captured(moor, "Lay the mooring")
-                        + "]}");
-    }
-
-    private static String captured(UUID id, String title) {
-        return "{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title + "\",\"firm\":false}}";
+        capture(me, captured(chain, "Order the chain", ""), captured(moor, "Lay the mooring", ""));
     }
 
     private JsonNode attached(UUID id) {

@@ -30,25 +30,18 @@ class FollowUpGroupsServerTest extends ServerTest {
     void three() {
         me = newAccount();
         arrive(me, mail(1, "q@x.example", "Berth list", "", "Could you send me the berth list?"));
-        String message = get(me, "/api/intake").path("lines").path(0).path("id").asString("");
+        String message = firstInIntake(me);
         change(
                 me,
                 HttpMethod.POST,
                 "/api/messages/" + message + "/follow-ups/" + send,
                 "{\"title\":\"Send the list\",\"replyDay\":\"2026-03-05\",\"firm\":true}");
-        change(
-                me,
-                HttpMethod.POST,
-                "/api/follow-ups",
-                "{\"followUps\":[" + captured(ring, "Ring the pilot", 5, "Phone") + ","
-                        + captured(order, "=Order", 90, "") + "]}");
+        capture(me, captured(ring, "Ring the pilot", lying(5, "Phone")), captured(order, "=Order", lying(90, "")));
     }
 
-    private static String captured(UUID id, String title, int minutes, String place) {
-        return "{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title
-                + "\",\"firm\":false,\"effortMinutes\":" + minutes + ",\"details\":{\"startDay\":null,\"place\":\""
-                + place
-                + "\",\"people\":[],\"checklist\":[],\"note\":\"\"}}}";
+    private static String lying(int minutes, String place) {
+        return ",\"effortMinutes\":" + minutes + ",\"details\":{\"startDay\":null,\"place\":\"" + place
+                + "\",\"people\":[],\"checklist\":[],\"note\":\"\"}";
     }
 
     private List<String> groups(String by) {

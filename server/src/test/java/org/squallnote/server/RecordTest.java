@@ -23,18 +23,16 @@ class RecordTest extends ServerTest {
     void threeHaveEnded() {
         me = newAccount();
         arrive(me, mail(1, "q@x.example", "Berth list", "", "Could you send me the berth list?"));
-        String message = get(me, "/api/intake").path("lines").path(0).path("id").asString("");
+        String message = firstInIntake(me);
         change(
                 me,
                 HttpMethod.POST,
                 "/api/messages/" + message + "/follow-ups/" + list,
                 "{\"title\":\"Send the list\",\"replyDay\":\"2026-03-05\",\"firm\":true}");
-        change(
+        capture(
                 me,
-                HttpMethod.POST,
-                "/api/follow-ups",
-                "{\"followUps\":[" + captured(bell, "Polish the bell", "null") + ","
-                        + captured(late, "Ring the pilot", "\"2026-03-02\"") + "]}");
+                captured(bell, "Polish the bell", ""),
+                captured(late, "Ring the pilot", ",\"replyDay\":\"2026-03-02\""));
         for (UUID id : List.of(list, bell, late)) {
             change(
                     me,
@@ -42,11 +40,6 @@ class RecordTest extends ServerTest {
                     "/api/follow-ups/decisions",
                     "{\"ids\":[\"" + id + "\"],\"kind\":\"" + (id.equals(bell) ? "DROP" : "DONE") + "\"}");
         }
-    }
-
-    private static String captured(UUID id, String title, String day) {
-        return "{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title + "\",\"replyDay\":" + day
-                + ",\"firm\":false}}";
     }
 
     private List<String> titles(String query) {

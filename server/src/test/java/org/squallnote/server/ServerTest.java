@@ -197,6 +197,26 @@ abstract class ServerTest {
         return request.exchange();
     }
 
+    /**
+     * A follow-up that comes from no message, as it is captured.
+     *
+     * @param more further properties of its content, each after a comma; empty for none
+     */
+    static String captured(UUID id, String title, String more) {
+        return "{\"id\":\"" + id + "\",\"sentence\":\"\",\"content\":{\"title\":\"" + title + "\",\"firm\":false" + more
+                + "}}";
+    }
+
+    /** Captures some. */
+    void capture(SignedIn me, String... captured) {
+        change(me, HttpMethod.POST, "/api/follow-ups", "{\"followUps\":[" + String.join(",", captured) + "]}");
+    }
+
+    /** The first message of Intake. */
+    String firstInIntake(SignedIn me) {
+        return get(me, "/api/intake").path("lines").path(0).path("id").asString("");
+    }
+
     /** Puts bytes. */
     MvcTestResult upload(SignedIn me, String path, String content) {
         return mvc.put()
