@@ -91,10 +91,14 @@ function close(): void {
         <h2 class="min-w-0 flex-1 truncate text-lg font-semibold">
           <bdi>{{ viewed.name }}</bdi>
         </h2>
-        <button class="btn h-8" type="button" @click="void saveFile(viewed.address, viewed.name)">
+        <button
+          class="btn h-8 max-sm:h-11"
+          type="button"
+          @click="void saveFile(viewed.address, viewed.name)"
+        >
           <Download :size="15" aria-hidden="true" /> Save
         </button>
-        <button class="btn btn-quiet h-8 px-2" type="button" autofocus @click="close">
+        <button class="btn btn-quiet h-8 px-2 max-sm:h-11" type="button" autofocus @click="close">
           <X :size="16" aria-hidden="true" /> Close <span class="key">Esc</span>
         </button>
       </div>

@@ -34,7 +34,7 @@ function part(value: FollowUpValue): FilterPart {
 </script>
 
 <template>
-  <div class="w-[min(560px,calc(100vw-48px))] space-y-2" data-test="filter-panel">
+  <div class="w-[min(560px,calc(100vw-72px))] space-y-2" data-test="filter-panel">
     <Loading v-if="values.isPending.value" />
     <p v-else-if="values.isError.value" class="text-rust" role="alert">
       What there is to choose could not be loaded.

@@ -68,6 +68,13 @@ function choose(event: Event): void {
   }
 }
 
+const EMPTY: Record<Shown['kind'], string> = {
+  plan: 'Nothing is planned for today. What you plan in Today stands here.',
+  group: 'No follow-up is in this group now.',
+  person: 'Nothing is open with them.',
+  search: 'This search finds nothing now.',
+}
+
 const WORDS: Record<StripDrop['kind'], string> = {
   day: 'let go to follow up by that day',
   category: 'let go to follow up in this category',
@@ -132,7 +139,10 @@ async function drop(): Promise<void> {
       This could not be loaded.
       <button class="btn h-7" type="button" @click="void query.refetch()">Try again</button>
     </p>
-    <p v-else-if="rows.length === 0" class="text-ink-soft px-3 py-2">Nothing stands here now.</p>
+    <p v-else-if="rows.length === 0" class="text-ink-soft px-3 py-2">
+      {{ EMPTY[shown.kind] }}
+      <template v-if="takes">Messages can be let go here.</template>
+    </p>
     <ul v-else class="min-h-0 flex-1 overflow-auto">
       <li v-for="row in rows" :key="row.key" class="border-line border-b">
         <RouterLink
