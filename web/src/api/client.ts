@@ -71,6 +71,13 @@ export type FollowUpGroup =
   paths['/api/follow-ups/groups']['get']['responses'][200]['content']['application/json'][number]
 export type FollowUpValue = Schemas['ValueView']
 export type EndedLine = Schemas['EndedLine']
+export type ProvedExchange = Schemas['ProvedExchange']
+export type SpentLine = Schemas['SpentLine']
+export type SpentView = Schemas['SpentView']
+export type SpentBy = NonNullable<
+  NonNullable<paths['/api/time']['get']['parameters']['query']>['by']
+>
+export type TimeWishes = Schemas['TimeWishesForm']
 export type ListForm = Schemas['ListForm']
 export type AttachedView = Schemas['AttachedView']
 export type RelationWay = Schemas['RelationForm']['way']

@@ -255,6 +255,15 @@ export function useThread(id: MaybeRefOrGetter<string | undefined>) {
   })
 }
 
+/** What is worked at now. */
+export function useRunningClock() {
+  return useQuery({
+    queryKey: ['running-clock'],
+    queryFn: () => unwrap(client.GET('/api/time/running')),
+    refetchInterval: 60_000,
+  })
+}
+
 export function useHistory(subjectId: MaybeRefOrGetter<string>) {
   return useQuery({
     queryKey: computed(() => ['history', toValue(subjectId)]),

@@ -1972,6 +1972,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofSome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record/proof.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperOfSome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record/proof.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["archiveOfSome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/record/{id}/note": {
         parameters: {
             query?: never;
@@ -2372,6 +2420,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["wishes_1"];
+        put: operations["saveWishes"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings/working-time": {
         parameters: {
             query?: never;
@@ -2676,6 +2740,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/threads/{id}/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofThread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/{id}/proof.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paperOfThread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/threads/{id}/proof.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["archiveOfThread"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/threads/{id}/split/{messageId}": {
         parameters: {
             query?: never;
@@ -2686,6 +2798,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["split_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/time.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/time.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paper"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/time/entries/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["correct"];
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/time/running": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["running"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4252,6 +4444,76 @@ export interface components {
             forReply: boolean;
             people: components["schemas"]["Party"][];
         };
+        Proved: {
+            about: string;
+            madeFor: string;
+            /** Format: date-time */
+            madeAt: string;
+            zone: string;
+            threads: components["schemas"]["ProvedThread"][];
+            /** Format: int32 */
+            leftOut: number;
+        };
+        ProvedExchange: {
+            /** @enum {string} */
+            kind: "ASKED_ME" | "ASKED_BY_ME" | "PROMISED_BY_ME" | "PROMISED_TO_ME";
+            other: components["schemas"]["Party"];
+            words: string;
+            /** Format: int32 */
+            asked: number | null;
+            /** Format: date-time */
+            askedAt: string;
+            /** Format: int32 */
+            promised: number | null;
+            /** Format: date-time */
+            promisedAt: string | null;
+            promisedWords: string;
+            /** @enum {string} */
+            outcome: "ANSWERED" | "ANSWERED_BY_ANOTHER" | "WITHDRAWN" | "SETTLED" | "UNDELIVERED" | "OPEN";
+            /** Format: int32 */
+            answered: number | null;
+            /** Format: date-time */
+            answeredAt: string | null;
+            /** Format: int64 */
+            workingMinutes: number;
+        };
+        ProvedMessage: {
+            /** Format: int32 */
+            number: number;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            channel: "MAIL" | "CHAT";
+            /** @enum {string} */
+            direction: "INCOMING" | "OUTGOING";
+            from: components["schemas"]["Party"];
+            to: components["schemas"]["Party"][];
+            cc: components["schemas"]["Party"][];
+            subject: string;
+            /** Format: date-time */
+            sentAt: string;
+            /** Format: date-time */
+            receivedAt: string;
+            identity: string;
+            file: string;
+            sha256: string;
+            words: string;
+            cut: boolean;
+            removed: boolean;
+        };
+        ProvedThread: {
+            /** Format: uuid */
+            id: string;
+            subject: string;
+            /** Format: date-time */
+            closedAt: string | null;
+            /** @enum {string|null} */
+            closedFor: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP" | null;
+            exchanges: components["schemas"]["ProvedExchange"][];
+            messages: components["schemas"]["ProvedMessage"][];
+            /** Format: int32 */
+            messagesLeftOut: number;
+        };
         Question: {
             handle: string;
             options: {
@@ -4262,6 +4524,11 @@ export interface components {
             label: string;
             /** Format: date */
             day: string;
+        };
+        RateForm: {
+            /** Format: uuid */
+            category: string | null;
+            perHour: number;
         };
         ReactionRequest: {
             sign: string;
@@ -4433,6 +4700,25 @@ export interface components {
             at: string;
             undone: boolean;
         };
+        RunningClock: {
+            /** Format: uuid */
+            stintId: string;
+            /** Format: uuid */
+            followUpId: string;
+            title: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: int32 */
+            minutes: number;
+            forgotten: boolean;
+            /** Format: int32 */
+            proposedMinutes: number | null;
+            /** Format: date-time */
+            proposedTo: string | null;
+        };
+        RunningView: {
+            clock: components["schemas"]["RunningClock"] | null;
+        };
         SearchChip: {
             value: string;
             name: string;
@@ -4527,6 +4813,57 @@ export interface components {
         SpentForm: {
             /** Format: int32 */
             minutes: number;
+            /** Format: date */
+            day: string | null;
+            /** Format: time-local */
+            from: string | null;
+        };
+        SpentGroup: {
+            key: string;
+            title: string;
+            lines: components["schemas"]["SpentLine"][];
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            rounded: number;
+            amount: number | null;
+        };
+        SpentLine: {
+            /** Format: date */
+            day: string;
+            stints: string[];
+            /** Format: uuid */
+            followUpId: string;
+            title: string;
+            /** Format: uuid */
+            categoryId: string | null;
+            category: string;
+            person: string;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            rounded: number;
+            amount: number | null;
+            running: boolean;
+            corrected: boolean;
+        };
+        SpentView: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            groups: components["schemas"]["SpentGroup"][];
+            /** Format: int32 */
+            minutes: number;
+            /** Format: int32 */
+            rounded: number;
+            amount: number | null;
+            currency: string;
+            isRounded: boolean;
         };
         SseEmitter: {
             /** Format: int64 */
@@ -4706,6 +5043,22 @@ export interface components {
             direction: "INCOMING" | "OUTGOING";
             automatic: boolean;
             reminder: boolean;
+        };
+        TimeForm: {
+            /** Format: date */
+            day: string;
+            /** Format: time-local */
+            from: string;
+            /** Format: int32 */
+            minutes: number;
+        };
+        TimeWishesForm: {
+            /** Format: int32 */
+            minutes: number;
+            up: boolean;
+            byDay: boolean;
+            currency: string;
+            rates: components["schemas"]["RateForm"][];
         };
         TodayView: {
             /** Format: date */
@@ -8500,6 +8853,79 @@ export interface operations {
             };
         };
     };
+    ofSome: {
+        parameters: {
+            query?: {
+                person?: string;
+                category?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proved"];
+                };
+            };
+        };
+    };
+    paperOfSome: {
+        parameters: {
+            query?: {
+                person?: string;
+                category?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    archiveOfSome: {
+        parameters: {
+            query?: {
+                person?: string;
+                category?: string;
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     note_1: {
         parameters: {
             query?: never;
@@ -9281,6 +9707,53 @@ export interface operations {
             };
         };
     };
+    wishes_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimeWishesForm"];
+                };
+            };
+        };
+    };
+    saveWishes: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimeWishesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     workingTime: {
         parameters: {
             query?: never;
@@ -9923,6 +10396,70 @@ export interface operations {
             };
         };
     };
+    ofThread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proved"];
+                };
+            };
+        };
+    };
+    paperOfThread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    archiveOfThread: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     split_1: {
         parameters: {
             query?: never;
@@ -9945,6 +10482,158 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                by?: "DAY" | "CATEGORY" | "PERSON" | "FOLLOW_UP";
+                category?: string;
+                person?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpentView"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                by?: "DAY" | "CATEGORY" | "PERSON" | "FOLLOW_UP";
+                category?: string;
+                person?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    paper: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                by?: "DAY" | "CATEGORY" | "PERSON" | "FOLLOW_UP";
+                category?: string;
+                person?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
+    correct: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    running: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunningView"];
                 };
             };
         };

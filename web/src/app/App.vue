@@ -11,6 +11,7 @@ import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
 import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
+import ClockAsks from '@/record/time/ClockAsks.vue'
 import ReminderShelf from '@/reminders/ReminderShelf.vue'
 import Views from '@/app/Views.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
@@ -71,6 +72,7 @@ watch(
       <Bar :account="session.data.value.account" :narrow="narrow" />
       <Standing />
       <ReminderShelf />
+      <ClockAsks />
       <main id="content" class="relative min-h-0 flex-1 outline-none" tabindex="-1">
         <RouterView />
       </main>

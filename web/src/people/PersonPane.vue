@@ -100,6 +100,16 @@ useKeys(view.name, [
             download
             >vCard</a
           >
+          <RouterLink
+            class="btn max-sm:h-11"
+            data-test="person-proof"
+            :to="{
+              name: 'record',
+              params: { part: 'proof' },
+              query: { person: person.data.value.id },
+            }"
+            >Proof</RouterLink
+          >
           <button class="btn max-sm:h-11" type="button" @click="print">Print</button>
         </span>
       </div>

@@ -4,7 +4,7 @@ import { defineView } from '@/ui/views'
 export default defineView({
   name: 'Record',
   order: 6,
-  path: '/record',
+  path: '/record/:part?',
   key: '7',
   inBar: 'wide',
   component: () => import('@/record/RecordView.vue'),
@@ -14,7 +14,17 @@ export default defineView({
     open: { key: 'Enter', does: 'Open the follow-up' },
     message: { key: 'm', does: 'Go to the message' },
     note: { key: 'n', does: 'Note something on it' },
+    prove: { key: 'b', does: 'Prove what was asked and answered' },
+    paper: { key: 'p', does: 'Save the page as PDF' },
+    correct: { key: 'c', does: 'Correct a time' },
+    remove: { key: 'x', does: 'Take a time away that was none' },
+    add: { key: 'a', does: 'Write down time that was spent' },
   },
-  listens: { FOLLOW_UPS: ['record'], CATEGORIES: ['record'], PLAN: ['record'] },
+  listens: {
+    FOLLOW_UPS: ['record'],
+    CATEGORIES: ['record'],
+    PLAN: ['record', 'spent', 'running-clock'],
+    SETTINGS: ['spent', 'time-wishes'],
+  },
   uses: [],
 })

@@ -98,6 +98,12 @@ const split = (messageId: string) =>
           >
             Open again
           </button>
+          <RouterLink
+            class="text-ink-soft hover:text-kelp ml-auto self-center underline max-sm:py-3"
+            data-test="thread-proof"
+            :to="{ name: 'record', params: { part: 'proof' }, query: { thread: id } }"
+            >Proof of what was asked and answered</RouterLink
+          >
         </div>
         <div v-if="line.turn === 'WITH_ME'" class="mt-2 flex flex-wrap gap-2">
           <button class="btn h-7" type="button" @click="void decide({ choice: 'NO_REPLY_OWED' })">

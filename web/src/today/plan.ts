@@ -45,7 +45,7 @@ export function addWork(id: string, minutes: number): Promise<Done | undefined> 
   return run((header) =>
     client.POST('/api/follow-ups/{id}/work', {
       params: { path: { id }, header },
-      body: { minutes },
+      body: { minutes, day: null, from: null },
     }),
   )
 }

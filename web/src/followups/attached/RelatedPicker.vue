@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { RelationWay } from '@/api/client'
-import { useFollowUps } from '@/api/followUpQueries'
 import { relate } from '@/followups/attached/changes'
-import { vFocus } from '@/ui/focus'
+import FollowUpFinder from '@/lists/FollowUpFinder.vue'
 
 /** Finds another follow-up by a few letters, and says how it stands to this one. */
 const { id, known } = defineProps<{
@@ -18,85 +17,20 @@ const WAYS: readonly { way: RelationWay; text: string }[] = [
   { way: 'HELD_BACK', text: 'has to wait for this one' },
   { way: 'TOGETHER', text: 'belongs with it' },
 ]
-const MOST = 8
-const followUps = useFollowUps()
 const way = ref<RelationWay>('NEEDED_FIRST')
-const text = ref('')
-const place = ref(0)
-const found = computed(() => {
-  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const data = followUps.data.value
-  return [...(data?.open ?? []), ...(data?.waiting ?? []), ...(data?.later ?? [])]
-    .filter((line) => line.id !== id && !known.has(line.id))
-    .filter((line) => words.every((word) => line.title.toLowerCase().includes(word)))
-    .slice(0, MOST)
-})
+const others = computed(() => new Set([...known, id]))
 
-function move(by: 1 | -1): void {
-  place.value = Math.min(Math.max(place.value + by, 0), Math.max(found.value.length - 1, 0))
-}
-
-async function take(otherId: string | undefined): Promise<void> {
-  if (otherId && (await relate(id, otherId, way.value)) !== undefined) {
+async function take(otherId: string): Promise<void> {
+  if ((await relate(id, otherId, way.value)) !== undefined) {
     emit('close')
   }
 }
 </script>
 
 <template>
-  <form
-    class="border-line-strong max-w-xl space-y-1.5 rounded border p-2"
-    data-keys="own"
-    data-test="related-picker"
-    @submit.prevent="void take(found[place]?.id)"
-    @keydown.esc.stop="emit('close')"
-    @keydown.down.prevent="move(1)"
-    @keydown.up.prevent="move(-1)"
-  >
-    <div class="flex flex-wrap items-center gap-2">
-      <input
-        v-model="text"
-        v-focus
-        class="field h-8 min-w-40 flex-1"
-        placeholder="A few letters of another follow-up"
-        aria-label="Find a follow-up"
-        autocomplete="off"
-        maxlength="100"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls="related-list"
-        :aria-activedescendant="found.length ? `related-${place}` : undefined"
-        data-test="related-field"
-        @input="place = 0"
-      />
-      <select v-model="way" class="field h-8 w-auto" aria-label="How it stands" data-test="way">
-        <option v-for="each in WAYS" :key="each.way" :value="each.way">{{ each.text }}</option>
-      </select>
-    </div>
-    <ul id="related-list" role="listbox" aria-label="Follow-ups">
-      <li
-        v-for="(one, i) in found"
-        :id="`related-${i}`"
-        :key="one.id"
-        class="h-7 cursor-pointer truncate rounded px-2 leading-7 max-sm:h-11 max-sm:leading-11"
-        :class="i === place ? 'bg-kelp-wash' : ''"
-        role="option"
-        :aria-selected="i === place"
-        @click="void take(one.id)"
-      >
-        {{ one.title }}
-      </li>
-      <li v-if="found.length === 0" class="text-ink-soft px-2" role="presentation">
-        No other open follow-up has these letters.
-      </li>
-    </ul>
-    <div class="flex justify-end gap-2">
-      <button class="btn btn-quiet h-8" type="button" @click="emit('close')">
-        Cancel <span class="key">Esc</span>
-      </button>
-      <button class="btn btn-main h-8" type="submit" :disabled="found.length === 0">
-        Take it <span class="key">Enter</span>
-      </button>
-    </div>
-  </form>
+  <FollowUpFinder :without="others" @take="(line) => void take(line.id)" @close="emit('close')">
+    <select v-model="way" class="field h-8 w-auto" aria-label="How it stands" data-test="way">
+      <option v-for="each in WAYS" :key="each.way" :value="each.way">{{ each.text }}</option>
+    </select>
+  </FollowUpFinder>
 </template>

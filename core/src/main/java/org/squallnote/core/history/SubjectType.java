@@ -19,6 +19,7 @@ public enum SubjectType {
     CALENDAR,
     PLAN,
     STINT,
+    TIME_WISHES,
     SERIES,
     INVITATION,
     REMINDER,

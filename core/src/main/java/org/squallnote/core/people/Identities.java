@@ -1,10 +1,12 @@
 package org.squallnote.core.people;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -18,6 +20,11 @@ public record Identities(Map<String, String> main) {
     /** Copies the map. */
     public Identities {
         main = Map.copyOf(main);
+    }
+
+    /** As they are kept. */
+    public static Identities of(Collection<PersonAddress> kept) {
+        return new Identities(kept.stream().collect(Collectors.toMap(PersonAddress::address, PersonAddress::person)));
     }
 
     /** The address that names the person. */

@@ -180,6 +180,12 @@ public class ThreadTurns {
         return stateOf(fold(owner, threadId, rows, byOffice), taken(byOffice), threads.byId(owner, threadId));
     }
 
+    /** What was asked and answered in a thread, message by message, without any decision by hand. */
+    public TurnFold course(UUID owner, UUID threadId) {
+        List<ThreadingRow> rows = messages.threadingInThread(owner, threadId);
+        return rows.isEmpty() ? new TurnFold() : fold(owner, threadId, rows, office.inThread(owner, threadId));
+    }
+
     /**
      * In a thread that is not mine nothing is owed; it may be closed, and no question opens it again.
      *

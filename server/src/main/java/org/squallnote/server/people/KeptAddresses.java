@@ -1,6 +1,5 @@
 package org.squallnote.server.people;
 
-import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -32,9 +31,7 @@ class KeptAddresses extends KeptState<PersonAddress> {
     }
 
     Identities of(UUID owner) {
-        Map<String, String> main = new HashMap<>();
-        store.addresses(owner).forEach(each -> main.put(each.address(), each.person()));
-        return new Identities(main);
+        return Identities.of(store.addresses(owner));
     }
 
     Done merge(SignedIn me, UUID commandId, String one, String into) {

@@ -7,8 +7,10 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,7 +54,16 @@ class PlanController {
             Band band,
             @NotEmpty @Size(max = MOST_AT_ONCE) List<@NotNull UUID> inOrder) {}
 
-    record SpentForm(@Min(1) @Max(1440) int minutes) {}
+    /**
+     * Time that was spent.
+     *
+     * @param day on which it was; left out where it was up to now
+     * @param from when it began on that day
+     */
+    record SpentForm(
+            @Min(1) @Max(1440) int minutes,
+            @Nullable LocalDate day,
+            @Nullable LocalTime from) {}
 
     /**
      * A time of its own in a day.
@@ -147,6 +158,9 @@ class PlanController {
             @CommandId UUID commandId,
             @PathVariable UUID id,
             @Valid @RequestBody SpentForm body) {
-        return stints.add(me, commandId, id, body.minutes());
+        Optional<LocalDateTime> from = body.day() == null || body.from() == null
+                ? Optional.empty()
+                : Optional.of(body.day().atTime(body.from()));
+        return stints.add(me, commandId, id, body.minutes(), from);
     }
 }

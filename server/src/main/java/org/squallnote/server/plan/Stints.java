@@ -3,6 +3,7 @@ package org.squallnote.server.plan;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +26,10 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The time that is spent on follow-ups. One is worked at at a time; the clock of the one before stops by itself. */
 @Component
-class Stints extends KeptState<Stint> implements EndingFollowUps {
+public class Stints extends KeptState<Stint> implements EndingFollowUps {
+
+    /** The kind of command by which a time is put right. */
+    public static final String CORRECTED = "work-corrected";
 
     private final PlanStore store;
     private final FollowUpStore followUps;
@@ -68,17 +72,56 @@ class Stints extends KeptState<Stint> implements EndingFollowUps {
         });
     }
 
-    /** Time that was spent without the clock, up to now. */
-    Done add(SignedIn me, UUID commandId, UUID followUpId, int minutes) {
+    /**
+     * Time that was spent without the clock.
+     *
+     * @param from when it began; absent where it was up to now
+     */
+    Done add(SignedIn me, UUID commandId, UUID followUpId, int minutes, Optional<LocalDateTime> from) {
         return commands.run(me, commandId, "work-added", changes -> {
             FollowUp followUp = get(me, followUpId);
             Instant now = clock.instant();
-            write(
-                    me.accountId(),
-                    new Stint(ids.next(), followUpId, now.minus(Duration.ofMinutes(minutes)), now),
-                    changes);
+            Duration length = Duration.ofMinutes(minutes);
+            Instant begun =
+                    from.map(local -> local.atZone(me.zoneId()).toInstant()).orElseGet(() -> now.minus(length));
+            write(me.accountId(), new Stint(ids.next(), followUpId, begun, over(begun, length, now)), changes);
             changes.label("Worked " + minutes + " min at: " + followUp.title());
         });
+    }
+
+    /** Puts right when something was worked at and for how long; one under way ends by it. */
+    public Done correct(SignedIn me, UUID commandId, UUID stintId, LocalDateTime from, int minutes) {
+        return commands.run(me, commandId, CORRECTED, changes -> {
+            Stint stint = stint(me, stintId);
+            Instant now = clock.instant();
+            Instant begun = from.atZone(me.zoneId()).toInstant();
+            Instant over = over(begun, Duration.ofMinutes(minutes), now);
+            write(me.accountId(), new Stint(stintId, stint.followUpId(), begun, over), changes);
+            changes.label("Time corrected to " + minutes + " min instead of " + stint.minutes(now) + ": "
+                    + get(me, stint.followUpId()).title());
+        });
+    }
+
+    /** Takes a time away that was none. */
+    public Done remove(SignedIn me, UUID commandId, UUID stintId) {
+        return commands.run(me, commandId, "work-removed", changes -> {
+            Stint stint = stint(me, stintId);
+            change(me.accountId(), stintId, null, changes);
+            changes.label("Not worked " + stint.minutes(clock.instant()) + " min at: "
+                    + get(me, stint.followUpId()).title());
+        });
+    }
+
+    private static Instant over(Instant begun, Duration length, Instant now) {
+        Instant over = begun.plus(length);
+        if (over.isAfter(now)) {
+            throw Refusal.field("minutes", "That would end in the time to come. Nothing was changed.");
+        }
+        return over;
+    }
+
+    private Stint stint(SignedIn me, UUID id) {
+        return store.stint(me.accountId(), id).orElseThrow(() -> Refusal.notFound("time"));
     }
 
     @Override

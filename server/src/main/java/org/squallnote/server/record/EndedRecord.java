@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.people.Identities;
 import org.squallnote.core.record.EndedBy;
 import org.squallnote.core.record.EndedOrigin;
 import org.squallnote.core.record.RecordFilter;
@@ -23,6 +24,7 @@ import org.squallnote.core.record.Stamps;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.record.RecordStore;
 
@@ -37,12 +39,14 @@ class EndedRecord {
 
     private final RecordStore store;
     private final PlanStore plans;
+    private final PeopleStore people;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    EndedRecord(RecordStore store, PlanStore plans, WorkingTimes workingTimes, Clock clock) {
+    EndedRecord(RecordStore store, PlanStore plans, PeopleStore people, WorkingTimes workingTimes, Clock clock) {
         this.store = store;
         this.plans = plans;
+        this.people = people;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -69,6 +73,11 @@ class EndedRecord {
             @Nullable UUID messageId,
             @Nullable UUID threadId,
             String note) {}
+
+    /** All addresses of the person of one of them. */
+    List<String> addresses(SignedIn me, String address) {
+        return Identities.of(people.addresses(me.accountId())).addresses(address);
+    }
 
     /** Where the next page begins. */
     record Next(Instant before, UUID beforeId) {}

@@ -40,7 +40,7 @@ class RecordController {
      *
      * @param from the first day on which it ended, in the account's zone
      * @param to the last one
-     * @param person an address from which it was asked
+     * @param person one of the addresses of whoever asked it
      * @param onTime whether it was answered by its date
      * @param before where the page begins, as the page before says in {@code next}
      */
@@ -61,7 +61,7 @@ class RecordController {
                 to == null ? null : to.plusDays(1).atStartOfDay(me.zoneId()).toInstant(),
                 category,
                 state,
-                person == null || person.isBlank() ? List.of() : List.of(person.strip()));
+                person == null || person.isBlank() ? List.of() : ended.addresses(me, person.strip()));
         EndedRecord.Next at = before == null || beforeId == null ? null : new EndedRecord.Next(before, beforeId);
         return ended.page(me, filter, onTime, at, most);
     }

@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { EndedLine } from '@/api/client'
-import RecordView from '@/record/RecordView.vue'
+import RecordLog from '@/record/RecordLog.vue'
 import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
 
 const { push } = vi.hoisted(() => ({ push: vi.fn() }))
@@ -42,7 +42,7 @@ beforeEach(() => {
 
 describe('The record', () => {
   it('says when each was asked, answered and done, and leads to its message with a key', async () => {
-    const page = await opened(RecordView)
+    const page = await opened(RecordLog)
     await pressedKey('ArrowDown')
     await flushPromises()
     const row = page.find('[data-test=ended]').text()
@@ -54,7 +54,7 @@ describe('The record', () => {
   })
 
   it('is narrowed by chips and annotated, and nothing else', async () => {
-    const page = await opened(RecordView)
+    const page = await opened(RecordLog)
     await page.find('[data-test=record-late]').trigger('click')
     await flushPromises()
     expect(server.sentTo('GET', '/api/record').at(-1)).toMatchObject({

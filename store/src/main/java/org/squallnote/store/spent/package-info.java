@@ -1,0 +1,5 @@
+/** The time that was spent. */
+@NullMarked
+package org.squallnote.store.spent;
+
+import org.jspecify.annotations.NullMarked;
