@@ -77,6 +77,7 @@ export type SpentView = Schemas['SpentView']
 export type SpentBy = NonNullable<
   NonNullable<paths['/api/time']['get']['parameters']['query']>['by']
 >
+export type FiguresView = Schemas['FiguresView']
 export type TimeWishes = Schemas['TimeWishesForm']
 export type ListForm = Schemas['ListForm']
 export type AttachedView = Schemas['AttachedView']

@@ -1972,6 +1972,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["figures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/record/proof": {
         parameters: {
             query?: never;
@@ -3234,6 +3250,8 @@ export interface components {
             letter: string | null;
             /** Format: int32 */
             replyDays: number | null;
+            /** Format: int32 */
+            effortMinutes: number | null;
         };
         CategoryView: {
             /** Format: uuid */
@@ -3245,6 +3263,8 @@ export interface components {
             letter: string | null;
             /** Format: int32 */
             replyDays: number | null;
+            /** Format: int32 */
+            effortMinutes: number | null;
             retired: boolean;
             /** Format: int32 */
             version: number;
@@ -3554,6 +3574,18 @@ export interface components {
             open: components["schemas"]["OpenView"][];
             draft: string;
         };
+        Effort: {
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            measured: number;
+            /** Format: int64 */
+            thought: number;
+            /** Format: int64 */
+            spent: number;
+            /** Format: int32 */
+            proposed: number | null;
+        };
         Ended: {
             /** Format: int32 */
             sessions: number;
@@ -3598,6 +3630,21 @@ export interface components {
         };
         FeedView: {
             path: string | null;
+        };
+        FiguresView: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            /** Format: int32 */
+            minutesOfADay: number;
+            responses: components["schemas"]["Responses"];
+            punctuality: components["schemas"]["Punctuality"];
+            flow: components["schemas"]["WeekFlow"][];
+            ages: components["schemas"]["OfAge"][];
+            others: components["schemas"]["Others"][];
+            efforts: components["schemas"]["Effort"][];
+            habits: components["schemas"]["Habit"][];
         };
         FileView: {
             /** Format: int32 */
@@ -3797,6 +3844,17 @@ export interface components {
             minutes: number;
             /** Format: date */
             day: string | null;
+        };
+        Habit: {
+            party: string;
+            name: string;
+            list: boolean;
+            /** @enum {string} */
+            decision: "UNDECIDED" | "FOLLOW_UP" | "ANSWERED" | "HANDED_OVER" | "NOTHING" | "NOT_ASKED";
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            decisions: number;
         };
         HandOverRequest: {
             name: string;
@@ -4197,6 +4255,28 @@ export interface components {
         NoteText: {
             note: string;
         };
+        OfAge: {
+            /** @enum {string} */
+            age: "UP_TO_TWO_DAYS" | "UP_TO_A_WEEK" | "UP_TO_TWO_WEEKS" | "UP_TO_FOUR_WEEKS" | "OLDER";
+            /** Format: int32 */
+            withMe: number;
+            /** Format: int32 */
+            withOthers: number;
+        };
+        OfCategory: {
+            /** Format: uuid */
+            categoryId: string | null;
+            spread: components["schemas"]["Spread"];
+        };
+        OfPerson: {
+            person: components["schemas"]["Party"];
+            spread: components["schemas"]["Spread"];
+        };
+        OfWeek: {
+            /** Format: date */
+            week: string;
+            spread: components["schemas"]["Spread"];
+        };
         OfficeAnswer: {
             office: components["schemas"]["OfficeView"] | null;
         };
@@ -4259,6 +4339,12 @@ export interface components {
         OrderRequest: {
             group: string[];
             moved: string[];
+        };
+        Others: {
+            address: string;
+            spread: components["schemas"]["Spread"];
+            /** Format: int32 */
+            waiting: number;
         };
         OutboxLine: {
             /** Format: uuid */
@@ -4514,6 +4600,15 @@ export interface components {
             /** Format: int32 */
             messagesLeftOut: number;
         };
+        Punctuality: {
+            /** Format: int32 */
+            onTime: number;
+            /** Format: int32 */
+            late: number;
+            /** Format: int32 */
+            undated: number;
+            byWeek: components["schemas"]["WeekOnTime"][];
+        };
         Question: {
             handle: string;
             options: {
@@ -4643,6 +4738,14 @@ export interface components {
         };
         RepeatsForm: {
             words: string;
+        };
+        Responses: {
+            all: components["schemas"]["Spread"];
+            /** Format: int32 */
+            unanswered: number;
+            byPerson: components["schemas"]["OfPerson"][];
+            byCategory: components["schemas"]["OfCategory"][];
+            byWeek: components["schemas"]["OfWeek"][];
         };
         Result: {
             /** @enum {string} */
@@ -4864,6 +4967,14 @@ export interface components {
             amount: number | null;
             currency: string;
             isRounded: boolean;
+        };
+        Spread: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            medianMinutes: number;
+            /** Format: int64 */
+            p90Minutes: number;
         };
         SseEmitter: {
             /** Format: int64 */
@@ -5142,6 +5253,24 @@ export interface components {
         WebLinkForm: {
             url: string;
             title: string;
+        };
+        WeekFlow: {
+            /** Format: date */
+            week: string;
+            /** Format: int32 */
+            cameIn: number;
+            /** Format: int32 */
+            decided: number;
+            /** Format: int32 */
+            ended: number;
+        };
+        WeekOnTime: {
+            /** Format: date */
+            week: string;
+            /** Format: int32 */
+            onTime: number;
+            /** Format: int32 */
+            late: number;
         };
         WishForm: {
             /** Format: uuid */
@@ -8849,6 +8978,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecordPage"];
+                };
+            };
+        };
+    };
+    figures: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FiguresView"];
                 };
             };
         };

@@ -4,8 +4,19 @@ import type { EndedLine } from '@/api/client'
 import RecordLog from '@/record/RecordLog.vue'
 import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
 
-const { push } = vi.hoisted(() => ({ push: vi.fn() }))
-vi.mock('vue-router', () => ({ useRouter: () => ({ push }) }))
+const { push, replace, route } = vi.hoisted(() => ({
+  push: vi.fn(),
+  replace: vi.fn(),
+  route: { params: {}, query: {} },
+}))
+vi.mock('vue-router', async () => {
+  const { reactive } = await import('vue')
+  const here = reactive(route)
+  replace.mockImplementation((to: { query: Record<string, string> }) => {
+    here.query = to.query
+  })
+  return { useRouter: () => ({ push, replace }), useRoute: () => here }
+})
 
 const LINE: EndedLine = {
   id: 'f1',

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, shallowRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, nextTick, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { client, type EndedLine } from '@/api/client'
 import { run } from '@/api/commands'
 import { useCategories, useIntake } from '@/api/queries'
 import OutMenu from '@/lists/OutMenu.vue'
 import { proofOf, type ProofWish } from '@/record/proof/query'
-import { EVERYTHING, useRecord, type RecordWish } from '@/record/query'
+import { EVERYTHING, queryOf, recordWishIn, useRecord, type RecordWish } from '@/record/query'
 import RecordHeading from '@/record/RecordHeading.vue'
 import view from '@/record/view'
 import { onTimeText, stampsText, tableOf } from '@/record/words'
@@ -26,7 +26,8 @@ import { day, isoDayOf, moment } from '@/ui/time'
 const ROW = 50
 
 const router = useRouter()
-const wish = shallowRef<RecordWish>(EVERYTHING)
+const route = useRoute()
+const wish = computed(() => recordWishIn(route.query))
 const record = useRecord(wish)
 const categories = useCategories()
 const intake = useIntake()
@@ -60,12 +61,13 @@ const toProve = computed<ProofWish>(() =>
     }),
   ),
 )
+const isEverything = computed(() => Object.keys(queryOf(wish.value)).length === 0)
 const noting = ref(false)
 const text = ref('')
 watch(current, () => (noting.value = false))
 
 function set(changed: Partial<RecordWish>): void {
-  wish.value = { ...wish.value, ...changed }
+  void router.replace({ query: queryOf({ ...wish.value, ...changed }) })
 }
 
 function step(by: number): void {
@@ -242,7 +244,7 @@ const TIMES = [
       <button class="btn" type="button" @click="void record.refetch()">Try again</button>
     </Note>
     <Note v-else-if="lines.length === 0" title="Nothing has ended here">
-      <p v-if="wish === EVERYTHING">
+      <p v-if="isEverything">
         What you finish or drop stands here with its stamps, for as long as you keep it.
       </p>
       <template v-else>
@@ -255,7 +257,7 @@ const TIMES = [
         >
           Look among earlier ones
         </button>
-        <button class="btn" type="button" @click="wish = EVERYTHING">Show everything</button>
+        <button class="btn" type="button" @click="set(EVERYTHING)">Show everything</button>
       </template>
     </Note>
     <RowList

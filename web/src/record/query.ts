@@ -1,5 +1,6 @@
 import { useInfiniteQuery } from '@tanstack/vue-query'
 import { computed, toValue, type MaybeRefOrGetter } from 'vue'
+import type { LocationQuery } from 'vue-router'
 import { client, unwrap, type EndedLine } from '@/api/client'
 
 /** Which of what has ended is wanted. */
@@ -19,6 +20,31 @@ export const EVERYTHING: RecordWish = {
   from: null,
   to: null,
   person: null,
+}
+
+/** What an address asks for. */
+export function recordWishIn(query: LocationQuery): RecordWish {
+  const text = (name: string) => {
+    const value = query[name]
+    return typeof value === 'string' && value !== '' ? value : null
+  }
+  return {
+    category: text('category'),
+    state: query.state === 'DONE' || query.state === 'DROPPED' ? query.state : null,
+    onTime: query.onTime === 'true' ? true : query.onTime === 'false' ? false : null,
+    from: text('from'),
+    to: text('to'),
+    person: text('person'),
+  }
+}
+
+/** The same as it stands in an address. */
+export function queryOf(wish: RecordWish): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(wish).flatMap(([name, value]) =>
+      value === null ? [] : [[name, String(value)]],
+    ),
+  )
 }
 
 interface Place {

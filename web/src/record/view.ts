@@ -21,8 +21,8 @@ export default defineView({
     add: { key: 'a', does: 'Write down time that was spent' },
   },
   listens: {
-    FOLLOW_UPS: ['record'],
-    CATEGORIES: ['record'],
+    FOLLOW_UPS: ['record', 'figures'],
+    CATEGORIES: ['record', 'figures'],
     PLAN: ['record', 'spent', 'running-clock'],
     SETTINGS: ['spent', 'time-wishes'],
   },

@@ -34,9 +34,22 @@ interface CategoryForm {
   hue: Hue
   letter: string
   replyDays: number | ''
+  effortMinutes: number | ''
 }
-const form = reactive<CategoryForm>({ name: '', hue: 'TIDE', letter: '', replyDays: '' })
-const fresh = reactive<CategoryForm>({ name: '', hue: 'FERN', letter: '', replyDays: '' })
+const form = reactive<CategoryForm>({
+  name: '',
+  hue: 'TIDE',
+  letter: '',
+  replyDays: '',
+  effortMinutes: '',
+})
+const fresh = reactive<CategoryForm>({
+  name: '',
+  hue: 'FERN',
+  letter: '',
+  replyDays: '',
+  effortMinutes: '',
+})
 
 const hueName = (hue: Hue) => hue.charAt(0) + hue.slice(1).toLowerCase()
 const content = (from: CategoryForm) => ({
@@ -44,6 +57,7 @@ const content = (from: CategoryForm) => ({
   hue: from.hue,
   letter: from.letter || null,
   replyDays: from.replyDays === '' ? null : from.replyDays,
+  effortMinutes: from.effortMinutes === '' ? null : from.effortMinutes,
 })
 
 function edit(category: CategoryView): void {
@@ -54,6 +68,7 @@ function edit(category: CategoryView): void {
     hue: category.hue,
     letter: category.letter ?? '',
     replyDays: category.replyDays ?? '',
+    effortMinutes: category.effortMinutes ?? '',
   })
 }
 
@@ -165,6 +180,21 @@ async function merge(category: CategoryView): Promise<void> {
               working days</span
             ></label
           >
+          <label
+            >Usually takes
+            <span class="flex items-center gap-1"
+              ><input
+                v-model.number="form.effortMinutes"
+                class="field w-16"
+                type="number"
+                min="1"
+                max="1440"
+                placeholder="15"
+                data-test="category-effort"
+              />
+              minutes</span
+            ></label
+          >
           <button class="btn btn-main" type="submit">Save</button>
           <button class="btn btn-quiet" type="button" @click="editing = undefined">Cancel</button>
         </form>
@@ -174,6 +204,9 @@ async function merge(category: CategoryView): Promise<void> {
           <span v-if="category.replyDays !== null" class="text-ink-soft"
             >reply within {{ category.replyDays }}
             {{ category.replyDays === 1 ? 'working day' : 'working days' }}</span
+          >
+          <span v-if="category.effortMinutes !== null" class="text-ink-soft"
+            >usually {{ category.effortMinutes }} min</span
           >
           <span class="ml-auto flex flex-wrap gap-1">
             <button

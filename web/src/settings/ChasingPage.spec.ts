@@ -51,6 +51,7 @@ describe('the settings of chasing', () => {
         monogram: 'Ri',
         letter: 'r',
         replyDays: null,
+        effortMinutes: null,
         retired: false,
         version: 0,
       },

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import { client, newId, type RecipeForm } from '@/api/client'
 import { run, undo } from '@/api/commands'
 import { useRecipeRuns, useRecipes } from '@/api/queries'
 import RecipeEditor from '@/settings/RecipeEditor.vue'
-import { inWords, newRecipe, STEP_NAMES } from '@/settings/recipes'
+import { inWords, newRecipe, newStep, NO_CONDITIONS, STEP_NAMES } from '@/settings/recipes'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import { moment } from '@/ui/time'
@@ -56,6 +57,31 @@ function begin(): void {
   const last = recipes.data.value?.at(-1)?.form.place ?? 0
   edited.value = { id: newId(), version: 0, known: false, form: newRecipe(last + 1) }
 }
+
+const route = useRoute()
+let brought = false
+const asked = (name: string) => (typeof route.query[name] === 'string' ? route.query[name] : '')
+/** Another page has seen what a recipe would save, and brings whom it is about along. */
+watch(
+  () => recipes.data.value,
+  (known) => {
+    const [sender, list] = [asked('sender'), asked('list')]
+    if (known && !brought && (sender !== '' || list !== '')) {
+      brought = true
+      begin()
+      if (edited.value) {
+        const step = newStep(asked('step') === 'NOTHING' ? 'NOTHING' : 'FOLLOW_UP')
+        edited.value.form = {
+          ...edited.value.form,
+          name: `From ${sender || list}`.slice(0, 60),
+          conditions: { ...NO_CONDITIONS, sender, list },
+          steps: [{ ...step, categoryId: asked('category') || null }],
+        }
+      }
+    }
+  },
+  { immediate: true },
+)
 
 async function takeBack(commandId: string): Promise<void> {
   await undo(commandId)

@@ -80,6 +80,7 @@ describe('categories', () => {
     monogram: name.slice(0, 2),
     letter: null,
     replyDays: null,
+    effortMinutes: null,
     retired: false,
     version: 3,
   })

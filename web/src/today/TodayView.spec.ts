@@ -191,7 +191,11 @@ describe('Today', () => {
     await pressedKey('e')
     await page.find('[data-test=worked] input').setValue(25)
     await submitted(page, '[data-test=worked]')
-    expect(server.sentTo('POST', '/api/follow-ups/{id}/work')[0]?.body).toEqual({ minutes: 25 })
+    expect(server.sentTo('POST', '/api/follow-ups/{id}/work')[0]?.body).toEqual({
+      minutes: 25,
+      day: null,
+      from: null,
+    })
   })
 
   it('says what to do when nothing is open and when it cannot be loaded', async () => {

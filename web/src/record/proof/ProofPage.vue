@@ -80,10 +80,10 @@ useKeys(view.name, [
     </Note>
     <article
       v-else-if="proof.data.value"
-      class="min-h-0 w-full flex-1 overflow-y-auto px-3 pb-10"
+      class="min-h-0 w-full flex-1 overflow-y-auto pb-10"
       data-test="proof"
     >
-      <div class="mx-auto max-w-4xl">
+      <div class="mx-auto max-w-4xl px-3">
         <h2 class="mt-2 text-xl font-semibold wrap-anywhere">{{ proof.data.value.about }}</h2>
         <p class="text-ink-soft">
           Made for {{ proof.data.value.madeFor }}, {{ moment(proof.data.value.madeAt) }}. Times are
@@ -97,7 +97,9 @@ useKeys(view.name, [
             <RouterLink
               class="hover:text-kelp wrap-anywhere"
               :to="{ name: 'threads', params: { id: thread.id } }"
-              ><bdi>{{ thread.subject }}</bdi></RouterLink
+              ><bdi>{{
+                proof.data.value.threads.length > 1 ? thread.subject : 'Asked and answered'
+              }}</bdi></RouterLink
             >
           </h3>
           <p v-if="thread.exchanges.length === 0" class="text-ink-soft mt-2">
@@ -142,6 +144,14 @@ useKeys(view.name, [
                 </button>
                 <p v-if="exchange.promisedAt" class="text-ink-soft">
                   promised {{ moment(exchange.promisedAt) }}
+                  <button
+                    v-if="exchange.promised !== null"
+                    class="text-kelp ml-1 underline max-sm:min-h-11"
+                    type="button"
+                    @click="goTo(exchange.promised)"
+                  >
+                    message {{ exchange.promised }}
+                  </button>
                 </p>
               </div>
               <div class="sm:text-right">{{ workingSpan(exchange.workingMinutes) }}</div>

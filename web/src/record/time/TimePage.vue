@@ -225,7 +225,7 @@ useKeys(view.name, [
       </template>
       <template #row="{ row, current: isCurrent }">
         <div
-          class="border-line flex h-full cursor-pointer items-center gap-3 border-b px-2"
+          class="border-line flex h-full cursor-pointer items-center gap-3 border-b px-2.5"
           :class="
             isCurrent ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]' : 'hover:bg-surface'
           "
@@ -255,7 +255,7 @@ useKeys(view.name, [
       </template>
       <template #after>
         <p
-          class="border-line-strong mx-2 flex items-baseline gap-3 border-t-2 py-2 font-semibold"
+          class="border-line-strong flex items-baseline gap-3 border-t-2 px-2.5 py-2 font-semibold"
           data-test="time-sum"
         >
           <span>Together</span>

@@ -31,6 +31,7 @@ import org.squallnote.core.turn.Turn;
 import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.chase.ChaseStore;
 import org.squallnote.store.feed.FeedStore;
+import org.squallnote.store.figures.FiguresStore;
 import org.squallnote.store.followup.AttachedStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.handover.HandOverStore;
@@ -43,10 +44,12 @@ import org.squallnote.store.outbox.OutboxStore;
 import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.reading.ReadingStore;
+import org.squallnote.store.record.ProofStore;
 import org.squallnote.store.record.RecordStore;
 import org.squallnote.store.reminder.ReminderStore;
 import org.squallnote.store.repetition.SeriesStore;
 import org.squallnote.store.search.SearchStore;
+import org.squallnote.store.spent.SpentStore;
 import org.squallnote.store.thread.ThreadStore;
 import org.squallnote.store.todo.TodoStore;
 import org.squallnote.store.turn.AnswerWordStore;
@@ -146,6 +149,14 @@ class QueryPlansTest extends StoreTest {
         everything.put("categoryId", null);
         everything.put("state", null);
         Map<String, Object> thread = Map.of("owner", ID, "threadId", ID);
+        Map<String, Object> days = Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE);
+        Map<String, Object> ofDays = new HashMap<>(everything);
+        ofDays.put("fromInclusive", CLOCK_CHANGE);
+        ofDays.put("toExclusive", CLOCK_CHANGE);
+        Map<String, Object> ofSomebody = new HashMap<>(everything);
+        ofSomebody.put("addresses", List.of("a@x.example", "b@x.example"));
+        Map<String, Object> ofCategory = new HashMap<>(everything);
+        ofCategory.put("categoryId", ID);
         return Stream.of(
                 Arguments.of(MessageStore.class, "intakeByWanted", intake),
                 Arguments.of(MessageStore.class, "intake", intake),
@@ -169,6 +180,29 @@ class QueryPlansTest extends StoreTest {
                         RecordStore.class, "origins", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
                 Arguments.of(
                         RecordStore.class, "endedBy", Map.of("owner", ID, "followUpIds", List.of(ID, new UUID(2, 2)))),
+                Arguments.of(ProofStore.class, "threads", ofDays),
+                Arguments.of(ProofStore.class, "threads", ofSomebody),
+                Arguments.of(ProofStore.class, "threads", ofCategory),
+                Arguments.of(
+                        SpentStore.class,
+                        "worked",
+                        Map.of(
+                                "owner",
+                                ID,
+                                "notBefore",
+                                CLOCK_CHANGE,
+                                "fromInclusive",
+                                CLOCK_CHANGE,
+                                "toExclusive",
+                                CLOCK_CHANGE,
+                                "most",
+                                9)),
+                Arguments.of(SpentStore.class, "corrected", Map.of("owner", ID, "ids", List.of(ID), "kind", "x")),
+                Arguments.of(FiguresStore.class, "asks", days),
+                Arguments.of(FiguresStore.class, "cameIn", days),
+                Arguments.of(FiguresStore.class, "decided", days),
+                Arguments.of(FiguresStore.class, "ended", days),
+                Arguments.of(FiguresStore.class, "answers", days),
                 Arguments.of(AttachedStore.class, "files", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),

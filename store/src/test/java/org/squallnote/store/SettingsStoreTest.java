@@ -47,9 +47,9 @@ class SettingsStoreTest extends StoreTest {
 
     @Test
     void categoriesComeInTheirOrderAndAreChangedFromTheVersionThatWasSeen() {
-        Category crane = new Category(UUID.randomUUID(), owner, "Crane", Hue.CLAY, "Cr", null, 1, 3, null, 0);
+        Category crane = new Category(UUID.randomUUID(), owner, "Crane", Hue.CLAY, "Cr", null, 1, 3, 40, null, 0);
         categories.insert(crane);
-        categories.insert(new Category(UUID.randomUUID(), owner, "Yard", Hue.CLAY, "Ya", "Y", 0, null, null, 0));
+        categories.insert(new Category(UUID.randomUUID(), owner, "Yard", Hue.CLAY, "Ya", "Y", 0, null, null, null, 0));
         assertThat(categories.of(owner)).extracting(Category::name).containsExactly("Yard", "Crane");
         assertThat(categories.of(stranger)).isEmpty();
         assertThat(categories.update(crane)).isEqualTo(1);

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param letter the key that chooses it, lower case
  * @param place its place in the order, from zero
  * @param replyDays working days until a reply, where its messages need another number than others
+ * @param effortMinutes how long what is of it usually takes, where that is other than usual
  * @param retiredAt when it was retired: kept on its follow-ups, no longer on offer
  */
 public record Category(
@@ -22,5 +23,6 @@ public record Category(
         @Nullable String letter,
         int place,
         @Nullable Integer replyDays,
+        @Nullable Integer effortMinutes,
         @Nullable Instant retiredAt,
         int version) {}

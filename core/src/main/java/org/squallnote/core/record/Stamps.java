@@ -48,8 +48,8 @@ public record Stamps(
                 followUp.replyBy().map(by -> isOnTime(by, over, workingTime)).orElse(null));
     }
 
-    /** By the day, and by the time of day where one was set. */
-    private static boolean isOnTime(ReplyBy by, Instant over, WorkingTime workingTime) {
+    /** Whether something was over in time: by the day, and by the time of day where one was set. */
+    public static boolean isOnTime(ReplyBy by, Instant over, WorkingTime workingTime) {
         LocalDateTime local = LocalDateTime.ofInstant(over, workingTime.zone());
         LocalDate day = local.toLocalDate();
         return day.isBefore(by.day())

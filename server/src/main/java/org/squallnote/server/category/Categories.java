@@ -54,14 +54,24 @@ class Categories implements Restorer {
             @Nullable String letter,
             int place,
             @Nullable Integer replyDays,
+            @Nullable Integer effortMinutes,
             @Nullable Instant retiredAt) {
 
         static State of(Category c) {
-            return new State(c.name(), c.hue(), c.monogram(), c.letter(), c.place(), c.replyDays(), c.retiredAt());
+            return new State(
+                    c.name(),
+                    c.hue(),
+                    c.monogram(),
+                    c.letter(),
+                    c.place(),
+                    c.replyDays(),
+                    c.effortMinutes(),
+                    c.retiredAt());
         }
 
         Category toRow(UUID id, UUID owner, int version) {
-            return new Category(id, owner, name, hue, monogram, letter, place, replyDays, retiredAt, version);
+            return new Category(
+                    id, owner, name, hue, monogram, letter, place, replyDays, effortMinutes, retiredAt, version);
         }
     }
 
@@ -70,7 +80,8 @@ class Categories implements Restorer {
             String name,
             Hue hue,
             @Nullable String letter,
-            @Nullable Integer replyDays) {}
+            @Nullable Integer replyDays,
+            @Nullable Integer effortMinutes) {}
 
     List<Category> all(SignedIn me) {
         return store.of(me.accountId());
@@ -94,6 +105,7 @@ class Categories implements Restorer {
                     letter(content, others, id),
                     place,
                     content.replyDays(),
+                    content.effortMinutes(),
                     null,
                     0);
             store.insert(category);
@@ -121,6 +133,7 @@ class Categories implements Restorer {
                             letter(content, others, id),
                             old.place(),
                             content.replyDays(),
+                            content.effortMinutes(),
                             old.retiredAt(),
                             version));
             changes.label("Changed category " + name);
@@ -182,6 +195,7 @@ class Categories implements Restorer {
                 c.letter(),
                 place,
                 c.replyDays(),
+                c.effortMinutes(),
                 retiredAt,
                 c.version());
     }

@@ -41,6 +41,7 @@ class CategoryController {
             String monogram,
             @Nullable String letter,
             @Nullable Integer replyDays,
+            @Nullable Integer effortMinutes,
             boolean retired,
             int version) {
 
@@ -52,6 +53,7 @@ class CategoryController {
                     c.monogram(),
                     c.letter(),
                     c.replyDays(),
+                    c.effortMinutes(),
                     c.retiredAt() != null,
                     c.version());
         }
@@ -61,10 +63,11 @@ class CategoryController {
             @NotBlank @Size(max = 60) String name,
             Hue hue,
             @Nullable @Size(max = 1) String letter,
-            @Nullable @Min(0) @Max(90) Integer replyDays) {
+            @Nullable @Min(0) @Max(90) Integer replyDays,
+            @Nullable @Min(1) @Max(1440) Integer effortMinutes) {
 
         Categories.Content content() {
-            return new Categories.Content(name, hue, letter, replyDays);
+            return new Categories.Content(name, hue, letter, replyDays, effortMinutes);
         }
     }
 

@@ -74,6 +74,7 @@ public class Proposals {
         private final AccountReader reader;
         private final ReplyByPolicy policy;
         private final Set<UUID> inUse;
+        private final Map<UUID, Integer> efforts = new HashMap<>();
         private final Map<String, Optional<UUID>> lastCategories = new HashMap<>();
 
         private Proposer(SignedIn me, AccountReader reader) {
@@ -85,6 +86,11 @@ public class Proposals {
                     .filter(category -> category.retiredAt() == null)
                     .map(Category::id)
                     .collect(Collectors.toSet());
+            for (Category category : all) {
+                if (category.effortMinutes() != null) {
+                    efforts.put(category.id(), category.effortMinutes());
+                }
+            }
         }
 
         /** Where a message asks several things: a follow-up for each. */
@@ -128,7 +134,7 @@ public class Proposals {
                     category.isPresent()
                             ? "as with the last one from " + message.from().shortName()
                             : "",
-                    DayLoad.DEFAULT_EFFORT_MINUTES,
+                    category.map(efforts::get).orElse(DayLoad.DEFAULT_EFFORT_MINUTES),
                     Priority.of(reading.weight()),
                     ProposedTitle.endsWithAnswer(title),
                     people(message));
