@@ -77,6 +77,9 @@ export type SpentView = Schemas['SpentView']
 export type SpentBy = NonNullable<
   NonNullable<paths['/api/time']['get']['parameters']['query']>['by']
 >
+export type RoundLine = Schemas['RoundLine']
+export type RoundStep = Schemas['WalkTo']['step']
+export type WalkView = Schemas['WalkView']
 export type FiguresView = Schemas['FiguresView']
 export type TimeWishes = Schemas['TimeWishesForm']
 export type ListForm = Schemas['ListForm']

@@ -2164,6 +2164,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["round"];
+        put?: never;
+        post: operations["begin_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/finished": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["finish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/kept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/step": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["goTo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/search": {
         parameters: {
             query?: never;
@@ -2237,7 +2317,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["begin_1"];
+        post: operations["begin_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3510,7 +3590,7 @@ export interface components {
             /** Format: uuid */
             commandId: string;
             label: string;
-            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "SEARCHES" | "PEOPLE" | "OFFICE")[];
+            topics: ("INTAKE" | "FOLLOW_UPS" | "THREADS" | "CATEGORIES" | "SOURCES" | "OUTBOX" | "READING" | "SETTINGS" | "CALENDARS" | "PLAN" | "REMINDERS" | "SEARCHES" | "PEOPLE" | "ROUND" | "OFFICE")[];
         };
         DraftFileView: {
             /** Format: uuid */
@@ -3591,11 +3671,15 @@ export interface components {
             sessions: number;
         };
         EndedLine: {
+            /** @enum {string} */
+            kind: "FOLLOW_UP" | "THREAD";
             /** Format: uuid */
             id: string;
             title: string;
             /** @enum {string} */
             state: "OPEN" | "DONE" | "DROPPED";
+            /** @enum {string|null} */
+            closedAs: "ANSWERED" | "DONE_ELSEWHERE" | "NOT_NEEDED" | "GIVEN_UP" | null;
             /** Format: uuid */
             categoryId: string | null;
             /** Format: date */
@@ -3611,6 +3695,8 @@ export interface components {
             /** Format: uuid */
             threadId: string | null;
             note: string;
+            /** Format: date-time */
+            undoneAt: string | null;
         };
         EntryView: {
             line: components["schemas"]["FollowUpLine"];
@@ -4770,6 +4856,30 @@ export interface components {
             /** Format: int32 */
             people: number;
         };
+        RoundLine: {
+            key: string;
+            /** @enum {string} */
+            kind: "MESSAGE" | "FOLLOW_UP" | "THREAD" | "PROMISE" | "MEETING" | "PERSON" | "CATEGORY" | "HABIT_LET_GO" | "HABIT_FOLLOW_UP" | "HAND_OVER";
+            id: string;
+            name: string;
+            who: string;
+            what: string;
+            title: string;
+            /** Format: date-time */
+            at: string | null;
+            /** Format: date */
+            day: string | null;
+            /** Format: uuid */
+            threadId: string | null;
+            /** Format: uuid */
+            messageId: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            version: number;
+        };
         RoundView: {
             due: components["schemas"]["DueView"][];
             /** Format: date-time */
@@ -5241,6 +5351,39 @@ export interface components {
         };
         WaitingWords: {
             words: string;
+        };
+        WalkKept: {
+            key: string;
+            name: string;
+        };
+        WalkLines: {
+            lines: components["schemas"]["RoundLine"][];
+            /** Format: int32 */
+            kept: number;
+        };
+        WalkStep: {
+            /** @enum {string} */
+            step: "INTAKE" | "UNDATED" | "WITH_ME" | "PROMISED" | "UNCHASED" | "LATE" | "PUT_OFF" | "LAST_WEEK" | "NEXT_WEEKS" | "OWED" | "UNUSED" | "RECIPES" | "HANDED" | "AHEAD";
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            kept: number;
+        };
+        WalkTo: {
+            /** @enum {string} */
+            step: "INTAKE" | "UNDATED" | "WITH_ME" | "PROMISED" | "UNCHASED" | "LATE" | "PUT_OFF" | "LAST_WEEK" | "NEXT_WEEKS" | "OWED" | "UNUSED" | "RECIPES" | "HANDED" | "AHEAD";
+        };
+        WalkView: {
+            underWay: boolean;
+            /** @enum {string} */
+            step: "INTAKE" | "UNDATED" | "WITH_ME" | "PROMISED" | "UNCHASED" | "LATE" | "PUT_OFF" | "LAST_WEEK" | "NEXT_WEEKS" | "OWED" | "UNUSED" | "RECIPES" | "HANDED" | "AHEAD";
+            /** Format: date-time */
+            startedAt: string | null;
+            /** Format: date-time */
+            lastFinishedAt: string | null;
+            steps: components["schemas"]["WalkStep"][];
+            /** Format: int32 */
+            forgotten: number;
         };
         WebLink: {
             /** Format: uuid */
@@ -8959,6 +9102,7 @@ export interface operations {
                 to?: string;
                 category?: string;
                 state?: "OPEN" | "DONE" | "DROPPED";
+                kind?: "FOLLOW_UP" | "THREAD";
                 person?: string;
                 onTime?: boolean;
                 before?: string;
@@ -9281,6 +9425,148 @@ export interface operations {
             };
         };
     };
+    round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkView"];
+                };
+            };
+        };
+    };
+    begin_1: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    finish: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WalkKept"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    lines: {
+        parameters: {
+            query: {
+                step: "INTAKE" | "UNDATED" | "WITH_ME" | "PROMISED" | "UNCHASED" | "LATE" | "PUT_OFF" | "LAST_WEEK" | "NEXT_WEEKS" | "OWED" | "UNUSED" | "RECIPES" | "HANDED" | "AHEAD";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkLines"];
+                };
+            };
+        };
+    };
+    goTo: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WalkTo"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
     search: {
         parameters: {
             query?: {
@@ -9409,7 +9695,7 @@ export interface operations {
             };
         };
     };
-    begin_1: {
+    begin_2: {
         parameters: {
             query?: never;
             header?: never;

@@ -19,6 +19,9 @@ vi.mock('vue-router', async () => {
 })
 
 const LINE: EndedLine = {
+  kind: 'FOLLOW_UP',
+  closedAs: null,
+  undoneAt: null,
   id: 'f1',
   title: 'Send the list',
   state: 'DONE',

@@ -3,16 +3,15 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { client, type EndedLine } from '@/api/client'
 import { run } from '@/api/commands'
-import { useCategories, useIntake } from '@/api/queries'
+import { useCategories } from '@/api/queries'
 import OutMenu from '@/lists/OutMenu.vue'
 import { proofOf, type ProofWish } from '@/record/proof/query'
 import { EVERYTHING, queryOf, recordWishIn, useRecord, type RecordWish } from '@/record/query'
+import RecordChips from '@/record/RecordChips.vue'
 import RecordHeading from '@/record/RecordHeading.vue'
 import view from '@/record/view'
-import { onTimeText, stampsText, tableOf } from '@/record/words'
+import { endingText, onTimeText, stampsText, tableOf } from '@/record/words'
 import CategoryMark from '@/ui/CategoryMark.vue'
-import Chip from '@/ui/Chip.vue'
-import DayPart from '@/ui/DayPart.vue'
 import { vFocus } from '@/ui/focus'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -30,7 +29,6 @@ const route = useRoute()
 const wish = computed(() => recordWishIn(route.query))
 const record = useRecord(wish)
 const categories = useCategories()
-const intake = useIntake()
 const lines = computed(() => record.data.value?.pages.flatMap((page) => page.lines) ?? [])
 const groups = computed(() => {
   const days = new Map<
@@ -39,12 +37,14 @@ const groups = computed(() => {
   >()
   for (const line of lines.value) {
     const ended = day(isoDayOf(new Date(line.stamps.endedAt)))
-    days.set(ended, [...(days.get(ended) ?? []), { key: line.id, height: ROW, line }])
+    days.set(ended, [...(days.get(ended) ?? []), { key: keyOf(line), height: ROW, line }])
   }
   return [...days].map(([title, rows]) => ({ key: title, title, rows }))
 })
 const current = ref<string>()
-const place = computed(() => lines.value.findIndex((line) => line.id === current.value))
+/** What was undone may have ended once more. */
+const keyOf = (line: EndedLine) => `${line.id} ${line.undoneAt ?? ''}`
+const place = computed(() => lines.value.findIndex((line) => keyOf(line) === current.value))
 const pointed = computed(() => lines.value[place.value])
 const person = computed(() =>
   wish.value.person === null
@@ -72,15 +72,19 @@ function set(changed: Partial<RecordWish>): void {
 
 function step(by: number): void {
   const to = Math.min(Math.max(place.value + by, 0), lines.value.length - 1)
-  current.value = lines.value[to]?.id
+  const line = lines.value[to]
+  current.value = line && keyOf(line)
   if (to > lines.value.length - 10 && record.hasNextPage.value) {
     void record.fetchNextPage()
   }
 }
 
-function open(id: string | undefined): void {
-  if (id) {
-    void router.push({ name: 'follow-ups', params: { id } })
+function open(line: EndedLine | undefined): void {
+  if (line) {
+    void router.push({
+      name: line.kind === 'THREAD' ? 'threads' : 'follow-ups',
+      params: { id: line.id },
+    })
   }
 }
 
@@ -121,6 +125,7 @@ async function keepNote(): Promise<void> {
 }
 
 const some = () => pointed.value !== undefined && !noting.value
+const notable = computed(() => pointed.value?.kind === 'FOLLOW_UP' && !pointed.value.undoneAt)
 useKeys(view.name, [
   {
     ...view.keys.next,
@@ -137,7 +142,7 @@ useKeys(view.name, [
   {
     ...view.keys.open,
     run: () => {
-      open(current.value)
+      open(pointed.value)
     },
     when: some,
   },
@@ -148,7 +153,7 @@ useKeys(view.name, [
     },
     when: some,
   },
-  { ...view.keys.note, run: note, when: some },
+  { ...view.keys.note, run: note, when: () => some() && notable.value },
   {
     ...view.keys.prove,
     run: () => {
@@ -157,15 +162,6 @@ useKeys(view.name, [
     when: some,
   },
 ])
-
-const STATES = [
-  { value: 'DONE', text: 'done' },
-  { value: 'DROPPED', text: 'dropped' },
-] as const
-const TIMES = [
-  { value: true, text: 'in time' },
-  { value: false, text: 'late' },
-] as const
 </script>
 
 <template>
@@ -174,59 +170,7 @@ const TIMES = [
       class="mx-auto flex w-full max-w-5xl shrink-0 flex-wrap items-center gap-x-2 gap-y-1.5 px-3 py-2"
     >
       <RecordHeading />
-      <span class="flex flex-wrap items-center gap-1.5 print:hidden" data-test="record-chips">
-        <Chip
-          v-for="each in STATES"
-          :key="each.value"
-          :on="wish.state === each.value"
-          @click="set({ state: wish.state === each.value ? null : each.value })"
-        >
-          {{ each.text }}
-        </Chip>
-        <Chip
-          v-for="each in TIMES"
-          :key="each.text"
-          :on="wish.onTime === each.value"
-          :data-test="each.value ? 'record-in-time' : 'record-late'"
-          @click="set({ onTime: wish.onTime === each.value ? null : each.value })"
-        >
-          {{ each.text }}
-        </Chip>
-        <Chip
-          v-for="category in categories.data.value ?? []"
-          :key="category.id"
-          :on="wish.category === category.id"
-          :title="category.name"
-          @click="set({ category: wish.category === category.id ? null : category.id })"
-        >
-          <CategoryMark :category="category" />
-          <span :class="wish.category === category.id ? '' : 'sr-only'">{{ category.name }}</span>
-        </Chip>
-        <Chip v-if="wish.person !== null" on crossed @click="set({ person: null })">
-          <bdi class="truncate">{{ person }}</bdi>
-        </Chip>
-        <DayPart
-          :model-value="wish.from"
-          none="from any day"
-          before="from"
-          test="record-from"
-          :choices="intake.data.value?.quickChoices ?? []"
-          @update:model-value="(from) => set({ from })"
-        />
-        <DayPart
-          :model-value="wish.to"
-          none="to any day"
-          before="to"
-          test="record-to"
-          :choices="intake.data.value?.quickChoices ?? []"
-          @update:model-value="(to) => set({ to })"
-        />
-        <RouterLink
-          class="text-ink-soft hover:text-kelp text-sm underline max-sm:py-3"
-          :to="{ name: 'find', query: { standing: 'ENDED' } }"
-          >by words</RouterLink
-        >
-      </span>
+      <RecordChips :wish="wish" :person="person" @set="set" />
       <span class="ml-auto flex gap-1.5 print:hidden">
         <RouterLink
           v-if="Object.keys(toProve).length > 0"
@@ -279,7 +223,7 @@ const TIMES = [
             isCurrent ? 'bg-kelp-wash shadow-[inset_3px_0_0_var(--kelp)]' : 'hover:bg-surface'
           "
           data-test="ended"
-          @dblclick="open(row.key)"
+          @dblclick="open(row.line)"
         >
           <span class="w-8 shrink-0"
             ><CategoryMark
@@ -291,10 +235,19 @@ const TIMES = [
             <span class="flex items-baseline gap-2">
               <span
                 class="truncate font-semibold"
-                :class="row.line.state === 'DROPPED' ? 'text-ink-soft line-through' : ''"
-                >{{ row.line.title }}</span
+                :class="
+                  row.line.state === 'DROPPED' || row.line.undoneAt
+                    ? 'text-ink-soft line-through'
+                    : ''
+                "
+                >{{ row.line.title || 'A thread without a subject' }}</span
               >
-              <span v-if="row.line.state === 'DROPPED'" class="text-ink-soft text-sm">dropped</span>
+              <span
+                v-if="endingText(row.line)"
+                class="text-ink-soft shrink-0 text-sm"
+                data-test="ending"
+                >{{ endingText(row.line) }}</span
+              >
               <span v-if="row.line.note" class="text-brass-ink min-w-0 truncate text-sm">{{
                 row.line.note
               }}</span>
@@ -352,7 +305,7 @@ const TIMES = [
         </button>
       </form>
       <template v-else>
-        <button class="btn h-8 max-sm:h-11" type="button" @click="open(pointed.id)">
+        <button class="btn h-8 max-sm:h-11" type="button" @click="open(pointed)">
           Open <KeyHint :group="view.name" :does="view.keys.open.does" or="Enter" />
         </button>
         <button
@@ -373,7 +326,7 @@ const TIMES = [
         >
           Proof <KeyHint :group="view.name" :does="view.keys.prove.does" or="B" />
         </button>
-        <button class="btn h-8 max-sm:h-11" type="button" @click="note">
+        <button v-if="notable" class="btn h-8 max-sm:h-11" type="button" @click="note">
           Note <KeyHint :group="view.name" :does="view.keys.note.does" or="N" />
         </button>
         <button

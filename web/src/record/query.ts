@@ -7,6 +7,7 @@ import { client, unwrap, type EndedLine } from '@/api/client'
 export interface RecordWish {
   readonly category: string | null
   readonly state: EndedLine['state'] | null
+  readonly kind: EndedLine['kind'] | null
   readonly onTime: boolean | null
   readonly from: string | null
   readonly to: string | null
@@ -16,6 +17,7 @@ export interface RecordWish {
 export const EVERYTHING: RecordWish = {
   category: null,
   state: null,
+  kind: null,
   onTime: null,
   from: null,
   to: null,
@@ -31,6 +33,7 @@ export function recordWishIn(query: LocationQuery): RecordWish {
   return {
     category: text('category'),
     state: query.state === 'DONE' || query.state === 'DROPPED' ? query.state : null,
+    kind: query.kind === 'FOLLOW_UP' || query.kind === 'THREAD' ? query.kind : null,
     onTime: query.onTime === 'true' ? true : query.onTime === 'false' ? false : null,
     from: text('from'),
     to: text('to'),

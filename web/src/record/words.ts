@@ -12,13 +12,35 @@ export function onTimeText(line: EndedLine): string {
     : `late: was due ${day(line.replyDay)}`
 }
 
+const CLOSED_AS = {
+  ANSWERED: 'answered',
+  DONE_ELSEWHERE: 'done another way',
+  NOT_NEEDED: 'no answer needed',
+  GIVEN_UP: 'given up',
+} as const
+
+/** How it ended, where that is not simply done. */
+export function endingText(line: EndedLine): string {
+  const how =
+    line.kind === 'THREAD'
+      ? `thread closed${line.closedAs ? `: ${CLOSED_AS[line.closedAs]}` : ''}`
+      : line.state === 'DROPPED'
+        ? 'dropped'
+        : ''
+  return line.undoneAt ? `${how || 'done'}, undone ${moment(line.undoneAt)}` : how
+}
+
 /** When it was asked, answered and ended, in one line. */
 export function stampsText(line: EndedLine): string {
-  const { askedAt, decidedAt, answeredAt, workingMinutes } = line.stamps
+  const { askedAt, decidedAt, answeredAt, endedAt, workingMinutes } = line.stamps
   return [
-    askedAt ? `asked ${moment(askedAt)}` : `made ${moment(decidedAt)}`,
+    line.undoneAt
+      ? `ended ${moment(endedAt)}`
+      : askedAt
+        ? `asked ${moment(askedAt)}`
+        : `${line.kind === 'THREAD' ? 'begun' : 'made'} ${moment(decidedAt)}`,
     answeredAt ? `answered ${moment(answeredAt)}` : '',
-    `${workingSpan(workingMinutes)} of working time`,
+    line.undoneAt ? '' : `${workingSpan(workingMinutes)} of working time`,
     line.spentMinutes > 0 ? `${effortText(line.spentMinutes)} spent` : '',
     line.endedBy ? `by ${line.endedBy}` : '',
   ]
@@ -49,7 +71,7 @@ export function tableOf(lines: readonly EndedLine[]): ListForm {
         title: '',
         rows: lines.map((line) => [
           line.title,
-          line.state === 'DONE' ? 'done' : 'dropped',
+          endingText(line) || 'done',
           moment(line.stamps.endedAt),
           line.stamps.askedAt ? moment(line.stamps.askedAt) : '',
           line.stamps.answeredAt ? moment(line.stamps.answeredAt) : '',

@@ -10,6 +10,7 @@ describe('the views', () => {
       'Threads',
       'Ahead',
       'Record',
+      'Round',
       'Settings',
       'Capture',
       'People',

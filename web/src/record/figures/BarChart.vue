@@ -16,6 +16,7 @@ import { accountCalendar } from '@/ui/accountCalendar'
 const { chart } = defineProps<{ chart: ChartBars }>()
 const emit = defineEmits<{ choose: [place: number] }>()
 
+Chart.defaults.font.family = getComputedStyle(document.body).fontFamily
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip)
 
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -68,7 +69,6 @@ function config(): ChartConfiguration<'bar'> {
       responsive: true,
       maintainAspectRatio: false,
       indexAxis: chart.lying ? 'y' : 'x',
-      font: { family: getComputedStyle(document.body).fontFamily, size: 12 },
       onClick: (_, elements) => {
         const place = elements[0]?.index
         if (place !== undefined) {

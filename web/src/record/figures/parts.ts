@@ -92,7 +92,7 @@ export function responsePart(
       series: spreadSeries(rows.map((row) => row.spread)),
       lying: by !== 'WEEK',
       inMinutes: true,
-      text: span,
+      text: (minutes) => (minutes === 0 ? '0' : span(minutes)),
     },
     rows: rows.map((row) => ({
       key: row.key,
@@ -189,6 +189,7 @@ export function agePart(view: FiguresView): Part {
           hollow: true,
         },
       ],
+      lying: true,
       text: whole,
     },
     rows: view.ages.map((each) => ({
@@ -210,7 +211,7 @@ export function othersPart(view: FiguresView): Part {
       series: spreadSeries(view.others.map((each) => each.spread)),
       lying: true,
       inMinutes: true,
-      text: span,
+      text: (minutes) => (minutes === 0 ? '0' : span(minutes)),
     },
     rows: view.others.map((each) => {
       const [name = '', ...rest] = spreadCells(each.address, each.spread)

@@ -4,3 +4,4 @@ create index answer_time_by_moment on answer_time (owner, answered_at);
 create index stint_by_start on stint (owner, started_at);
 -- How long what is of a category usually takes, where that is other than usual.
 alter table category add column effort_minutes int;
+alter table stint add column corrected_at timestamp(9) with time zone;

@@ -42,6 +42,7 @@ class EveryEndpointTest extends ServerTest {
             Map.entry(
                     "/api/arrangements/",
                     "{\"name\":\"Mine\",\"letter\":\"\",\"facet\":\"PLACE\",\"byHand\":false,\"only\":[]}"),
+            Map.entry("/api/time/entries/", "{\"day\":\"2026-03-02\",\"from\":\"09:00\",\"minutes\":5}"),
             Map.entry("/api/searches/", "{\"name\":\"Mine\",\"words\":\"Mine\",\"filter\":{}}"),
             Map.entry("/api/phrases/", "{\"name\":\"Mine\",\"text\":\"Mine\"}"),
             Map.entry(

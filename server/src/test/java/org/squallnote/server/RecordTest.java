@@ -116,4 +116,51 @@ class RecordTest extends ServerTest {
                 .as("it is open")
                 .isEmpty();
     }
+
+    @Test
+    void holdsClosedThreadsAndWhatWasTakenBack() {
+        String thread = get(me, "/api/record?state=DONE&person=tilda@brandt-cranes.example")
+                .path("lines")
+                .path(0)
+                .path("threadId")
+                .asString("");
+        decide(me, "CLOSE", "\"reason\":\"DONE_ELSEWHERE\"", thread);
+        JsonNode closed = get(me, "/api/record?kind=THREAD").path("lines").path(0);
+        assertThat(closed.path("title").asString("")).isEqualTo("Berth list");
+        assertThat(closed.path("closedAs").asString("")).isEqualTo("DONE_ELSEWHERE");
+        assertThat(closed.path("from").asString("")).isEqualTo("Tilda Brandt");
+        assertThat(titles("")).hasSize(4).startsWith("Berth list");
+        assertThat(titles("?kind=FOLLOW_UP")).hasSize(3);
+        UUID buoy = UUID.randomUUID();
+        capture(me, captured(buoy, "Paint the buoy", ""));
+        String command = change(
+                me, HttpMethod.POST, "/api/follow-ups/decisions", "{\"ids\":[\"" + buoy + "\"],\"kind\":\"DONE\"}");
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        JsonNode undone = get(me, "/api/record").path("lines").path(0);
+        assertThat(undone.path("title").asString("")).isEqualTo("Paint the buoy");
+        assertThat(undone.path("undoneAt").isNull()).isFalse();
+        assertThat(get(newAccount(), "/api/record").path("lines").size()).isZero();
+    }
+
+    @Test
+    void threadsAndFollowUpsOfOneMomentComeEachOnceOverThePages() {
+        String thread = get(me, "/api/record?state=DONE&person=tilda@brandt-cranes.example")
+                .path("lines")
+                .path(0)
+                .path("threadId")
+                .asString("");
+        decide(me, "CLOSE", "\"reason\":\"ANSWERED\"", thread);
+        List<String> all = new java.util.ArrayList<>();
+        String next = "";
+        for (int i = 0; i < 6; i++) {
+            JsonNode page = get(me, "/api/record?most=1" + next);
+            page.path("lines").forEach(line -> all.add(line.path("title").asString("")));
+            if (page.path("next").isNull()) {
+                break;
+            }
+            next = "&before=" + page.path("next").path("before").asString("") + "&beforeId="
+                    + page.path("next").path("beforeId").asString("");
+        }
+        assertThat(all).hasSize(4).doesNotHaveDuplicates();
+    }
 }

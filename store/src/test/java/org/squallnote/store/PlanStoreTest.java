@@ -58,8 +58,9 @@ class PlanStoreTest extends StoreTest {
 
     @Test
     void timeSpentIsFoundByFollowUpAndWhileItRuns() {
-        Stint over = new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE, CLOCK_CHANGE.plusSeconds(600));
-        Stint running = new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE.plusSeconds(900), null);
+        Stint over =
+                new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE, CLOCK_CHANGE.plusSeconds(600), CLOCK_CHANGE);
+        Stint running = new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE.plusSeconds(900), null, null);
         plans.insertStint(owner, over);
         plans.insertStint(owner, running);
         assertThat(plans.underWay(owner)).contains(running);
@@ -76,7 +77,7 @@ class PlanStoreTest extends StoreTest {
     @Test
     void withItsFollowUpGoesWhatWasPlannedForIt() {
         plans.insert(owner, Planned.on(followUp.id(), DAY));
-        plans.insertStint(owner, new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE, null));
+        plans.insertStint(owner, new Stint(UUID.randomUUID(), followUp.id(), CLOCK_CHANGE, null, null));
         assertThat(followUps.delete(owner, followUp.id())).isEqualTo(1);
         assertThat(plans.of(owner, followUp.id())).isEmpty();
         assertThat(plans.underWay(owner)).isEmpty();

@@ -197,7 +197,6 @@ class QueryPlansTest extends StoreTest {
                                 CLOCK_CHANGE,
                                 "most",
                                 9)),
-                Arguments.of(SpentStore.class, "corrected", Map.of("owner", ID, "ids", List.of(ID), "kind", "x")),
                 Arguments.of(FiguresStore.class, "asks", days),
                 Arguments.of(FiguresStore.class, "cameIn", days),
                 Arguments.of(FiguresStore.class, "decided", days),

@@ -20,6 +20,7 @@ public enum SubjectType {
     PLAN,
     STINT,
     TIME_WISHES,
+    ROUND,
     SERIES,
     INVITATION,
     REMINDER,

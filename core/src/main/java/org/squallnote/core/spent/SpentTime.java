@@ -65,6 +65,7 @@ public record SpentTime(
      * @param rounded the same, rounded
      * @param amount what they cost, to the hundredth; null without a rate
      * @param running whether it is worked at still
+     * @param corrected whether a part of it was put right by hand
      */
     public record Line(
             LocalDate day,
@@ -78,7 +79,8 @@ public record SpentTime(
             int minutes,
             int rounded,
             @Nullable BigDecimal amount,
-            boolean running) {}
+            boolean running,
+            boolean corrected) {}
 
     /** A part of a time that lies on one day. */
     private record Piece(LocalDate day, Worked worked, Instant from, Instant to) {
@@ -191,7 +193,8 @@ public record SpentTime(
                         .map(rate -> rate.multiply(BigDecimal.valueOf(rounded))
                                 .divide(MINUTES_OF_AN_HOUR, 2, RoundingMode.HALF_UP))
                         .orElse(null),
-                pieces.stream().anyMatch(piece -> piece.worked().endedAt() == null));
+                pieces.stream().anyMatch(piece -> piece.worked().endedAt() == null),
+                pieces.stream().anyMatch(piece -> piece.worked().correctedAt() != null));
     }
 
     private static String key(Line line, By by) {

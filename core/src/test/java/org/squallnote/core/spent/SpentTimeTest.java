@@ -31,7 +31,8 @@ class SpentTimeTest {
                 category,
                 new Parties(List.of(new Party("Tilda", "tilda@x.example"), new Party("Will", "will@x.example"))),
                 Instant.parse(from),
-                to.isEmpty() ? null : Instant.parse(to));
+                to.isEmpty() ? null : Instant.parse(to),
+                null);
     }
 
     private static SpentTime of(List<Worked> worked, SpentTime.By by, TimeWishes wishes) {
@@ -108,7 +109,8 @@ class SpentTimeTest {
                         random.nextBoolean() ? TIDE : null,
                         new Parties(List.of()),
                         from,
-                        from.plusSeconds(60L * random.nextInt(3000))));
+                        from.plusSeconds(60L * random.nextInt(3000)),
+                        null));
             }
             LocalDate first = LocalDate.of(2026, 3, 24);
             LocalDate last = LocalDate.of(2026, 4, 2);

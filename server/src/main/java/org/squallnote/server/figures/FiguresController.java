@@ -1,70 +1,22 @@
 package org.squallnote.server.figures;
 
-import java.time.Clock;
-import java.time.DayOfWeek;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
-import java.time.temporal.TemporalAdjusters;
-import java.util.List;
-import java.util.Map;
-import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.squallnote.core.category.Category;
-import org.squallnote.core.figures.DecidedFact;
-import org.squallnote.core.figures.EndedFact;
-import org.squallnote.core.figures.Figures;
-import org.squallnote.core.thread.PartyCount;
-import org.squallnote.core.time.WorkingTime;
-import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.server.problem.Refusal;
-import org.squallnote.server.reading.WorkingTimes;
-import org.squallnote.store.category.CategoryStore;
-import org.squallnote.store.figures.FiguresStore;
 
 /** Figures of some days. */
 @RestController
 class FiguresController {
 
-    private static final int USUAL_WEEKS = 12;
-    private static final int MOST_DAYS = 370;
+    private final RecordFigures figures;
 
-    private final FiguresStore store;
-    private final CategoryStore categories;
-    private final WorkingTimes workingTimes;
-    private final Clock clock;
-
-    FiguresController(FiguresStore store, CategoryStore categories, WorkingTimes workingTimes, Clock clock) {
-        this.store = store;
-        this.categories = categories;
-        this.workingTimes = workingTimes;
-        this.clock = clock;
+    FiguresController(RecordFigures figures) {
+        this.figures = figures;
     }
-
-    /**
-     * Figures; lengths are working time in minutes, weeks are named by their Monday.
-     *
-     * @param minutesOfADay how much working time a day has, in which lengths are told
-     * @param ages of the threads that are open now, whenever they began
-     */
-    record FiguresView(
-            LocalDate from,
-            LocalDate to,
-            int minutesOfADay,
-            Figures.Responses responses,
-            Figures.Punctuality punctuality,
-            List<Figures.WeekFlow> flow,
-            List<Figures.OfAge> ages,
-            List<Figures.Others> others,
-            List<Figures.Effort> efforts,
-            List<Figures.Habit> habits) {}
 
     /**
      * Figures of some days; of the last twelve weeks and this one where none are said.
@@ -73,52 +25,10 @@ class FiguresController {
      * @param to the last one
      */
     @GetMapping("/api/record/figures")
-    FiguresView figures(
+    RecordFigures.FiguresView figures(
             @CurrentAccount SignedIn me,
             @RequestParam(required = false) @Nullable LocalDate from,
             @RequestParam(required = false) @Nullable LocalDate to) {
-        UUID owner = me.accountId();
-        LocalDate today = LocalDate.ofInstant(clock.instant(), me.zoneId());
-        LocalDate last = to == null ? today : to;
-        LocalDate first = from == null
-                ? last.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).minusWeeks(USUAL_WEEKS)
-                : from;
-        if (last.isBefore(first)) {
-            throw Refusal.field("to", "The last day is before the first one.");
-        }
-        if (ChronoUnit.DAYS.between(first, last) > MOST_DAYS) {
-            throw Refusal.field("from", "At most a year at a time: choose a later first day.");
-        }
-        WorkingTime workingTime = workingTimes.of(owner);
-        Instant begin = first.atStartOfDay(me.zoneId()).toInstant();
-        Instant end = last.plusDays(1).atStartOfDay(me.zoneId()).toInstant();
-        List<EndedFact> ended = store.ended(owner, begin, end);
-        List<DecidedFact> decided = store.decided(owner, begin, end);
-        Map<UUID, Category> known =
-                categories.of(owner).stream().collect(Collectors.toMap(Category::id, Function.identity()));
-        return new FiguresView(
-                first,
-                last,
-                workingTime.minutesOfADay(),
-                Figures.responses(store.asks(owner, begin, end), first, last, workingTime),
-                Figures.punctuality(ended, first, last, workingTime),
-                Figures.flow(
-                        store.cameIn(owner, begin, end),
-                        decided.stream().map(DecidedFact::decidedAt).toList(),
-                        ended.stream().map(EndedFact::endedAt).toList(),
-                        first,
-                        last,
-                        workingTime),
-                Figures.ages(
-                        store.openSince(owner, Turn.WITH_ME),
-                        store.openSince(owner, Turn.WITH_OTHERS),
-                        today,
-                        workingTime),
-                Figures.others(
-                        store.answers(owner, begin, end),
-                        store.waiting(owner).stream().collect(Collectors.toMap(PartyCount::party, PartyCount::threads)),
-                        workingTime),
-                Figures.efforts(ended, known),
-                Figures.habits(decided));
+        return figures.of(me, from, to);
     }
 }

@@ -16,6 +16,8 @@ public enum Topic {
     /** Searches that are kept, and what they find. */
     SEARCHES,
     PEOPLE,
+    /** The weekly walk. */
+    ROUND,
     /** What other readers of a mailbox do. */
     OFFICE
 }

@@ -28,9 +28,6 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class Stints extends KeptState<Stint> implements EndingFollowUps {
 
-    /** The kind of command by which a time is put right. */
-    public static final String CORRECTED = "work-corrected";
-
     private final PlanStore store;
     private final FollowUpStore followUps;
     private final Commands commands;
@@ -55,7 +52,7 @@ public class Stints extends KeptState<Stint> implements EndingFollowUps {
                 throw Refusal.conflict("You are working at this one already. Nothing was changed.");
             }
             before.ifPresent(stint -> end(me.accountId(), stint, now, changes));
-            write(me.accountId(), new Stint(ids.next(), followUpId, now, null), changes);
+            write(me.accountId(), new Stint(ids.next(), followUpId, now, null, null), changes);
             changes.label("Working at: " + followUp.title());
         });
     }
@@ -84,19 +81,19 @@ public class Stints extends KeptState<Stint> implements EndingFollowUps {
             Duration length = Duration.ofMinutes(minutes);
             Instant begun =
                     from.map(local -> local.atZone(me.zoneId()).toInstant()).orElseGet(() -> now.minus(length));
-            write(me.accountId(), new Stint(ids.next(), followUpId, begun, over(begun, length, now)), changes);
+            write(me.accountId(), new Stint(ids.next(), followUpId, begun, over(begun, length, now), null), changes);
             changes.label("Worked " + minutes + " min at: " + followUp.title());
         });
     }
 
     /** Puts right when something was worked at and for how long; one under way ends by it. */
     public Done correct(SignedIn me, UUID commandId, UUID stintId, LocalDateTime from, int minutes) {
-        return commands.run(me, commandId, CORRECTED, changes -> {
+        return commands.run(me, commandId, "work-corrected", changes -> {
             Stint stint = stint(me, stintId);
             Instant now = clock.instant();
             Instant begun = from.atZone(me.zoneId()).toInstant();
             Instant over = over(begun, Duration.ofMinutes(minutes), now);
-            write(me.accountId(), new Stint(stintId, stint.followUpId(), begun, over), changes);
+            write(me.accountId(), new Stint(stintId, stint.followUpId(), begun, over, now), changes);
             changes.label("Time corrected to " + minutes + " min instead of " + stint.minutes(now) + ": "
                     + get(me, stint.followUpId()).title());
         });
@@ -133,7 +130,10 @@ public class Stints extends KeptState<Stint> implements EndingFollowUps {
     }
 
     private void end(UUID owner, Stint running, Instant at, Changes changes) {
-        write(owner, new Stint(running.id(), running.followUpId(), running.startedAt(), at), changes);
+        write(
+                owner,
+                new Stint(running.id(), running.followUpId(), running.startedAt(), at, running.correctedAt()),
+                changes);
     }
 
     private void write(UUID owner, Stint stint, Changes changes) {

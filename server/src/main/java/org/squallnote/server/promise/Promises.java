@@ -47,10 +47,10 @@ public class Promises {
      *
      * @param followUps how many open follow-ups there are in its thread
      */
-    record Open(StoredThread thread, Debt debt, Promised promise, Party to, int followUps) {}
+    public record Open(StoredThread thread, Debt debt, Promised promise, Party to, int followUps) {}
 
     /** All that is open, what is to be kept first first. */
-    List<Open> open(SignedIn me) {
+    public List<Open> open(SignedIn me) {
         UUID owner = me.accountId();
         List<StoredThread> found = threads.promised(owner, MOST);
         if (found.isEmpty()) {

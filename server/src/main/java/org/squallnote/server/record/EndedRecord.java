@@ -3,7 +3,6 @@ package org.squallnote.server.record;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -14,7 +13,6 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
-import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.people.Identities;
 import org.squallnote.core.record.EndedBy;
 import org.squallnote.core.record.EndedOrigin;
@@ -40,39 +38,27 @@ class EndedRecord {
     private final RecordStore store;
     private final PlanStore plans;
     private final PeopleStore people;
+    private final ClosedThreads closedThreads;
+    private final UndoneEndings undone;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    EndedRecord(RecordStore store, PlanStore plans, PeopleStore people, WorkingTimes workingTimes, Clock clock) {
+    EndedRecord(
+            RecordStore store,
+            PlanStore plans,
+            PeopleStore people,
+            ClosedThreads closedThreads,
+            UndoneEndings undone,
+            WorkingTimes workingTimes,
+            Clock clock) {
         this.store = store;
         this.plans = plans;
         this.people = people;
+        this.closedThreads = closedThreads;
+        this.undone = undone;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
-
-    /**
-     * Something that ended.
-     *
-     * @param spentMinutes how long was worked on it, where that was measured
-     * @param endedBy a person, or what ended it by itself; empty where nothing is known of it
-     * @param from who asked; empty where it came from no message
-     * @param note what was noted of it afterwards
-     */
-    record EndedLine(
-            UUID id,
-            String title,
-            FollowUpState state,
-            @Nullable UUID categoryId,
-            @Nullable LocalDate replyDay,
-            Stamps stamps,
-            long spentMinutes,
-            String endedBy,
-            String from,
-            String fromAddress,
-            @Nullable UUID messageId,
-            @Nullable UUID threadId,
-            String note) {}
 
     /** All addresses of the person of one of them. */
     List<String> addresses(SignedIn me, String address) {
@@ -85,10 +71,64 @@ class EndedRecord {
     /** @param next null where this was the last */
     record RecordPage(List<EndedLine> lines, @Nullable Next next) {}
 
-    RecordPage page(SignedIn me, RecordFilter filter, @Nullable Boolean onTime, @Nullable Next from, int most) {
-        WorkingTime workingTime = workingTimes.of(me.accountId());
-        List<EndedLine> lines = new ArrayList<>();
+    RecordPage page(
+            SignedIn me,
+            RecordFilter filter,
+            EndedLine.@Nullable Kind kind,
+            @Nullable Boolean onTime,
+            @Nullable Next from,
+            int most) {
         Next at = from == null ? new Next(clock.instant().plusSeconds(1), LAST) : from;
+        WorkingTime workingTime = workingTimes.of(me.accountId());
+        // Threads have no date that they could keep, no category, and end in one way.
+        boolean threads = onTime == null
+                && filter.categoryId() == null
+                && filter.state() == null
+                && kind != EndedLine.Kind.FOLLOW_UP;
+        RecordPage followUps = kind == EndedLine.Kind.THREAD
+                ? new RecordPage(List.of(), null)
+                : followUps(me, filter, onTime, at, most, workingTime);
+        RecordPage page = threads
+                ? together(followUps, closedThreads.lines(me.accountId(), filter, at, most + 1, workingTime), most)
+                : followUps;
+        boolean everything = threads && kind == null && filter.addresses().isEmpty();
+        return everything ? withUndone(me.accountId(), filter, page, at) : page;
+    }
+
+    /** Both, the newest first, as far as the one reaches that ends first. */
+    private static RecordPage together(RecordPage followUps, List<EndedLine> threads, int most) {
+        List<EndedLine> all = new ArrayList<>(followUps.lines());
+        all.addAll(threads);
+        all.sort(EndedLine.NEWEST_FIRST);
+        boolean more = all.size() > most || followUps.next() != null;
+        List<EndedLine> shown = all.subList(0, Math.min(all.size(), most));
+        if (!more) {
+            return new RecordPage(shown, null);
+        }
+        EndedLine last = shown.get(shown.size() - 1);
+        return new RecordPage(shown, new Next(last.stamps().endedAt(), last.id()));
+    }
+
+    /** With what was taken back between the ends of the page. */
+    private RecordPage withUndone(UUID owner, RecordFilter filter, RecordPage page, Next from) {
+        Instant end = page.next() == null ? Instant.EPOCH : page.next().before();
+        List<EndedLine> all = new ArrayList<>(page.lines());
+        all.addAll(undone.between(
+                owner,
+                Optional.ofNullable(filter.fromInclusive())
+                        .filter(end::isBefore)
+                        .orElse(end),
+                Optional.ofNullable(filter.toExclusive())
+                        .filter(from.before()::isAfter)
+                        .orElse(from.before())));
+        all.sort(EndedLine.NEWEST_FIRST);
+        return new RecordPage(all, page.next());
+    }
+
+    private RecordPage followUps(
+            SignedIn me, RecordFilter filter, @Nullable Boolean onTime, Next from, int most, WorkingTime workingTime) {
+        List<EndedLine> lines = new ArrayList<>();
+        Next at = from;
         for (int i = 0; i < MOST_LOOKED_AT && lines.size() < most; i++) {
             List<FollowUp> some = store.ended(
                     me.accountId(),
@@ -140,9 +180,11 @@ class EndedRecord {
                 .map(each -> {
                     EndedOrigin origin = origins.get(each.id());
                     return new EndedLine(
+                            EndedLine.Kind.FOLLOW_UP,
                             each.id(),
                             each.title(),
                             each.state(),
+                            null,
                             each.categoryId(),
                             each.replyDay(),
                             Stamps.of(
@@ -158,7 +200,8 @@ class EndedRecord {
                             origin == null ? "" : origin.fromAddress(),
                             origin == null ? null : origin.messageId(),
                             origin == null ? null : origin.threadId(),
-                            notes.getOrDefault(each.id(), ""));
+                            notes.getOrDefault(each.id(), ""),
+                            null);
                 })
                 .toList();
     }

@@ -40,6 +40,7 @@ class RecordController {
      *
      * @param from the first day on which it ended, in the account's zone
      * @param to the last one
+     * @param kind only follow-ups, or only threads
      * @param person one of the addresses of whoever asked it
      * @param onTime whether it was answered by its date
      * @param before where the page begins, as the page before says in {@code next}
@@ -51,6 +52,7 @@ class RecordController {
             @RequestParam(required = false) @Nullable LocalDate to,
             @RequestParam(required = false) @Nullable UUID category,
             @RequestParam(required = false) @Nullable FollowUpState state,
+            @RequestParam(required = false) EndedLine.@Nullable Kind kind,
             @RequestParam(required = false) @Nullable @Size(max = 320) String person,
             @RequestParam(required = false) @Nullable Boolean onTime,
             @RequestParam(required = false) @Nullable Instant before,
@@ -63,7 +65,7 @@ class RecordController {
                 state,
                 person == null || person.isBlank() ? List.of() : ended.addresses(me, person.strip()));
         EndedRecord.Next at = before == null || beforeId == null ? null : new EndedRecord.Next(before, beforeId);
-        return ended.page(me, filter, onTime, at, most);
+        return ended.page(me, filter, kind, onTime, at, most);
     }
 
     record NoteText(@NotNull @Size(max = 4000) String note) {}

@@ -7,9 +7,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
-import java.time.temporal.ChronoUnit;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -28,8 +26,8 @@ import org.squallnote.core.spent.ForgottenClock;
 import org.squallnote.core.spent.SpentTime;
 import org.squallnote.core.spent.TimeWishes;
 import org.squallnote.core.spent.Worked;
+import org.squallnote.core.time.DaySpan;
 import org.squallnote.server.account.SignedIn;
-import org.squallnote.server.plan.Stints;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.WorkingTimes;
 import org.squallnote.store.category.CategoryStore;
@@ -193,10 +191,11 @@ class SpentTimes {
 
     SpentView view(SignedIn me, Wish wish) {
         UUID owner = me.accountId();
-        if (wish.to().isBefore(wish.from())) {
+        DaySpan days = new DaySpan(wish.from(), wish.to());
+        if (days.isBackwards()) {
             throw Refusal.field("to", "The last day is before the first one.");
         }
-        if (ChronoUnit.DAYS.between(wish.from(), wish.to()) > MOST_DAYS) {
+        if (days.isLongerThan(MOST_DAYS)) {
             throw Refusal.field("from", "At most a year at a time: choose a later first day.");
         }
         Map<UUID, Category> known =
@@ -204,12 +203,11 @@ class SpentTimes {
         TimeWishes chosen = wishes.of(owner);
         SpentTime time =
                 SpentTime.of(worked(me, wish), wish.from(), wish.to(), wish.by(), chosen, me.zoneId(), clock.instant());
-        Set<UUID> corrected = corrected(owner, time);
         return new SpentView(
                 wish.from(),
                 wish.to(),
                 time.groups().stream()
-                        .map(group -> group(me, group, wish.by(), known, corrected))
+                        .map(group -> group(me, group, wish.by(), known))
                         .toList(),
                 time.minutes(),
                 time.rounded(),
@@ -235,14 +233,7 @@ class SpentTimes {
                 .toList();
     }
 
-    private Set<UUID> corrected(UUID owner, SpentTime time) {
-        Set<UUID> ids = new HashSet<>();
-        time.groups().forEach(group -> group.lines().forEach(line -> ids.addAll(line.stints())));
-        return ids.isEmpty() ? Set.of() : Set.copyOf(store.corrected(owner, ids, Stints.CORRECTED));
-    }
-
-    private static SpentGroup group(
-            SignedIn me, SpentTime.Group group, SpentTime.By by, Map<UUID, Category> known, Set<UUID> corrected) {
+    private static SpentGroup group(SignedIn me, SpentTime.Group group, SpentTime.By by, Map<UUID, Category> known) {
         SpentTime.Line first = group.lines().get(0);
         String title = switch (by) {
             case DAY -> DAY.format(first.day());
@@ -254,15 +245,13 @@ class SpentTimes {
         return new SpentGroup(
                 group.key(),
                 title,
-                group.lines().stream()
-                        .map(line -> line(me, line, known, corrected))
-                        .toList(),
+                group.lines().stream().map(line -> line(me, line, known)).toList(),
                 group.minutes(),
                 group.rounded(),
                 group.amount());
     }
 
-    private static SpentLine line(SignedIn me, SpentTime.Line line, Map<UUID, Category> known, Set<UUID> corrected) {
+    private static SpentLine line(SignedIn me, SpentTime.Line line, Map<UUID, Category> known) {
         return new SpentLine(
                 line.day(),
                 line.stints(),
@@ -277,7 +266,7 @@ class SpentTimes {
                 line.rounded(),
                 line.amount(),
                 line.running(),
-                line.stints().stream().anyMatch(corrected::contains));
+                line.corrected());
     }
 
     private static String name(Map<UUID, Category> known, @Nullable UUID id, String otherwise) {

@@ -13,6 +13,8 @@ import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.record.EndedBy;
 import org.squallnote.core.record.EndedOrigin;
 import org.squallnote.core.record.RecordNote;
+import org.squallnote.core.record.UndoneChange;
+import org.squallnote.core.thread.StoredThread;
 
 /** What has ended, newest first. */
 @Mapper
@@ -33,6 +35,28 @@ public interface RecordStore {
             @Param("addresses") List<String> addresses,
             @Param("before") Instant before,
             @Param("beforeId") UUID beforeId,
+            @Param("most") int most);
+
+    /**
+     * Threads that were closed, the last closed first.
+     *
+     * @param addresses who wrote in them; nothing for all
+     * @param before of what was closed at one moment the id decides
+     */
+    List<StoredThread> closed(
+            @Param("owner") UUID owner,
+            @Param("fromInclusive") @Nullable Instant fromInclusive,
+            @Param("toExclusive") @Nullable Instant toExclusive,
+            @Param("addresses") List<String> addresses,
+            @Param("before") Instant before,
+            @Param("beforeId") UUID beforeId,
+            @Param("most") int most);
+
+    /** Changes of follow-ups and threads that were made in some time and taken back, the newest first. */
+    List<UndoneChange> undone(
+            @Param("owner") UUID owner,
+            @Param("fromInclusive") Instant fromInclusive,
+            @Param("toExclusive") Instant toExclusive,
             @Param("most") int most);
 
     /** The messages that some came from, each's first first. */

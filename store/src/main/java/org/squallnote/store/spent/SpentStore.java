@@ -1,7 +1,6 @@
 package org.squallnote.store.spent;
 
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.apache.ibatis.annotations.Mapper;
@@ -23,7 +22,4 @@ public interface SpentStore {
             @Param("fromInclusive") Instant fromInclusive,
             @Param("toExclusive") Instant toExclusive,
             @Param("most") int most);
-
-    /** Which of some were put right by hand. */
-    List<UUID> corrected(@Param("owner") UUID owner, @Param("ids") Collection<UUID> ids, @Param("kind") String kind);
 }

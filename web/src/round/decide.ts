@@ -1,0 +1,136 @@
+import {
+  client,
+  commandHeader,
+  newId,
+  unwrap,
+  type Done,
+  type RoundLine,
+  type RoundStep,
+} from '@/api/client'
+import { run } from '@/api/commands'
+import { showProblem } from '@/api/toasts'
+
+/** Begins a walk. */
+export const begin = (): Promise<Done | undefined> =>
+  run((header) => client.POST('/api/round', { params: { header } }), 'final')
+
+/** Ends it. */
+export const finish = (): Promise<Done | undefined> =>
+  run((header) => client.POST('/api/round/finished', { params: { header } }), 'final')
+
+/** Leaves a line as it is. */
+export const stays = (line: RoundLine): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/round/kept', {
+      params: { header },
+      body: { key: line.key, name: (line.name || line.who).slice(0, 300) },
+    }),
+  )
+
+type Bulk = 'NOTHING' | 'PUT_OFF' | 'FOLLOW_UP'
+
+/** Decides about a message of Intake; a follow-up is made as it is proposed. */
+export const decideMessage = (
+  line: RoundLine,
+  decision: Bulk,
+  day: string | null = null,
+): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/intake/decisions', {
+      params: { header },
+      body: { messageIds: [line.id], decision, day, categoryId: null, handOver: null },
+    }),
+  )
+
+/** Decides about a follow-up. */
+export const decideFollowUp = (
+  line: RoundLine,
+  kind: 'DONE' | 'DROP' | 'REPLY_BY' | 'PUT_OFF',
+  day: string | null = null,
+): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/follow-ups/decisions', {
+      params: { header },
+      body: {
+        ids: [line.id],
+        kind,
+        day,
+        categoryId: null,
+        priority: null,
+        place: null,
+        personName: null,
+        personAddress: null,
+        minutes: null,
+        past: null,
+      },
+    }),
+  )
+
+/** Makes a follow-up of what was asked or promised. */
+export const followUp = (line: RoundLine): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/messages/{messageId}/follow-ups/{id}', {
+      params: { path: { messageId: line.messageId ?? '', id: newId() }, header },
+      body: {
+        title: line.title,
+        replyDay: line.day,
+        replyTime: null,
+        firm: line.day !== null,
+        categoryId: null,
+        effortMinutes: null,
+        priority: null,
+        forReply: true,
+        details: null,
+      },
+    }),
+  )
+
+/** Decides about a thread. */
+export const decideThread = (
+  line: RoundLine,
+  choice: 'NO_REPLY_OWED' | 'CLOSE' | 'NOT_BEFORE',
+  day: string | null = null,
+): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/threads/decisions', {
+      params: { header },
+      body: {
+        threadIds: [line.threadId ?? ''],
+        choice,
+        reason: choice === 'CLOSE' ? 'NOT_NEEDED' : null,
+        day,
+        endFollowUps: false,
+      },
+    }),
+  )
+
+/** Brings a message back to Intake now. */
+export const backToIntake = (line: RoundLine): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/messages/{id}/back-to-intake', {
+      params: { path: { id: line.id }, header },
+    }),
+  )
+
+/** Takes a category out of use. */
+export const retire = (line: RoundLine): Promise<Done | undefined> =>
+  run((header) =>
+    client.POST('/api/categories/{id}/retired', {
+      params: {
+        path: { id: line.categoryId ?? line.id },
+        query: { version: line.version, retired: true },
+        header,
+      },
+    }),
+  )
+
+/** Where the walk is, without a word about it. */
+export async function goTo(step: RoundStep): Promise<void> {
+  try {
+    await unwrap(
+      client.PUT('/api/round/step', { params: { header: commandHeader() }, body: { step } }),
+    )
+  } catch (problem) {
+    showProblem(problem)
+  }
+}
