@@ -20,10 +20,7 @@ const STATES = [
   { value: 'DONE', text: 'done' },
   { value: 'DROPPED', text: 'dropped' },
 ] as const
-const KINDS = [
-  { value: 'FOLLOW_UP', text: 'follow-ups' },
-  { value: 'THREAD', text: 'threads' },
-] as const
+const KINDS = [{ value: 'THREAD', text: 'threads' }] as const
 const TIMES = [
   { value: true, text: 'in time' },
   { value: false, text: 'late' },
@@ -31,7 +28,10 @@ const TIMES = [
 </script>
 
 <template>
-  <span class="flex flex-wrap items-center gap-1.5 print:hidden" data-test="record-chips">
+  <span
+    class="order-last flex w-full flex-wrap items-center gap-1.5 print:hidden"
+    data-test="record-chips"
+  >
     <Chip
       v-for="each in KINDS"
       :key="each.value"

@@ -40,7 +40,11 @@ export function stampsText(line: EndedLine): string {
         ? `asked ${moment(askedAt)}`
         : `${line.kind === 'THREAD' ? 'begun' : 'made'} ${moment(decidedAt)}`,
     answeredAt ? `answered ${moment(answeredAt)}` : '',
-    line.undoneAt ? '' : `${workingSpan(workingMinutes)} of working time`,
+    line.undoneAt
+      ? ''
+      : line.kind === 'THREAD'
+        ? `closed after ${workingSpan(workingMinutes)} of working time`
+        : `${workingSpan(workingMinutes)} of working time`,
     line.spentMinutes > 0 ? `${effortText(line.spentMinutes)} spent` : '',
     line.endedBy ? `by ${line.endedBy}` : '',
   ]

@@ -8,11 +8,8 @@ import {
   type RoundStep,
 } from '@/api/client'
 import { run } from '@/api/commands'
+import { reload } from '@/api/live'
 import { showProblem } from '@/api/toasts'
-
-/** Begins a walk. */
-export const begin = (): Promise<Done | undefined> =>
-  run((header) => client.POST('/api/round', { params: { header } }), 'final')
 
 /** Ends it. */
 export const finish = (): Promise<Done | undefined> =>
@@ -124,12 +121,17 @@ export const retire = (line: RoundLine): Promise<Done | undefined> =>
     }),
   )
 
-/** Where the walk is, without a word about it. */
-export async function goTo(step: RoundStep): Promise<void> {
+/** Begins a walk, without a word about it. */
+export const begin = () =>
+  quietly(client.POST('/api/round', { params: { header: commandHeader() } }))
+
+/** Where the walk is. */
+export const goTo = (step: RoundStep) =>
+  quietly(client.PUT('/api/round/step', { params: { header: commandHeader() }, body: { step } }))
+
+async function quietly(call: Promise<{ data?: Done; error?: unknown; response: Response }>) {
   try {
-    await unwrap(
-      client.PUT('/api/round/step', { params: { header: commandHeader() }, body: { step } }),
-    )
+    reload((await unwrap(call)).topics)
   } catch (problem) {
     showProblem(problem)
   }

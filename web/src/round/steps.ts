@@ -110,8 +110,8 @@ export function aboutLine(line: RoundLine, step: RoundStep): string {
       return [
         line.who,
         line.at ? moment(line.at) : '',
-        line.day ? `back on ${day(line.day)}` : '',
-        line.what ? `“${line.what}”` : '',
+        line.day ? `${step === 'PUT_OFF' ? 'back on' : 'by'} ${day(line.day)}` : '',
+        line.what && line.what !== line.name ? `“${line.what}”` : '',
       ]
         .filter(Boolean)
         .join(' · ')

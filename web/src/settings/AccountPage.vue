@@ -9,6 +9,7 @@ import PasskeysSection from '@/settings/PasskeysSection.vue'
 import AccountsSection from '@/settings/AccountsSection.vue'
 import SecondFactorSection from '@/settings/SecondFactorSection.vue'
 import SessionsSection from '@/settings/SessionsSection.vue'
+import TakeAlongSection from '@/settings/TakeAlongSection.vue'
 import FieldError from '@/ui/FieldError.vue'
 import { useFieldErrors } from '@/ui/fieldErrors'
 import CurrentPassword from '@/settings/CurrentPassword.vue'
@@ -89,6 +90,7 @@ const changePassword = () =>
   <PasskeysSection />
   <SecondFactorSection />
   <SessionsSection />
+  <TakeAlongSection />
   <InstallationSection v-if="account?.administrator" />
   <AccountsSection v-if="account?.administrator" :zone="form.zone" />
 </template>

@@ -41,6 +41,15 @@ public final class TodoWriter {
 
     /** Several tasks in one calendar, by their UIDs. */
     public static String all(Map<String, Todo> todos, Instant now) {
+        return all(todos, Map.of(), now);
+    }
+
+    /**
+     * The same with where each comes from.
+     *
+     * @param urls the address of what a task is about (RFC 5545 section 3.8.4.6), by its UID, for those that have one
+     */
+    public static String all(Map<String, Todo> todos, Map<String, String> urls, Instant now) {
         Component calendar = new Component("VCALENDAR");
         calendar.set("VERSION", "2.0");
         calendar.set("PRODID", "-//Squallnote//Follow-ups//EN");
@@ -49,6 +58,7 @@ public final class TodoWriter {
             task.set("UID", uid);
             calendar.add(task);
             write(task, Optional.empty(), todo, now);
+            Optional.ofNullable(urls.get(uid)).ifPresent(url -> task.set("URL", url));
         });
         return calendar.text();
     }

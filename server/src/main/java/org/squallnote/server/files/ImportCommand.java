@@ -25,13 +25,15 @@ import org.squallnote.server.DatabaseCompaction;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.calendar.Calendars;
+import org.squallnote.server.portable.AccountExport;
+import org.squallnote.server.portable.AccountImport;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.search.Indexes;
 import org.squallnote.store.account.AccountStore;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The commands {@code import FILE…} and {@code rebuild}. While the application runs, the database is its own; then the
+ * The commands {@code import FILE…}, {@code export FILE} and {@code rebuild}. While the application runs, the database is its own; then the
  * files are handed to it over the local address.
  */
 @Component
@@ -41,7 +43,7 @@ public class ImportCommand implements ApplicationRunner {
     public static final String PROFILE = "command";
 
     /** The commands that end by themselves. */
-    public static final Set<String> NAMES = Set.of("import", "rebuild");
+    public static final Set<String> NAMES = Set.of("import", "export", "rebuild");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -50,6 +52,8 @@ public class ImportCommand implements ApplicationRunner {
     private final Calendars calendars;
     private final Indexes indexes;
     private final AccountStore accounts;
+    private final AccountExport accountExport;
+    private final AccountImport accountImport;
     private final DatabaseCompaction compaction;
     private final ConfigurableApplicationContext context;
 
@@ -59,6 +63,8 @@ public class ImportCommand implements ApplicationRunner {
             Calendars calendars,
             Indexes indexes,
             AccountStore accounts,
+            AccountExport accountExport,
+            AccountImport accountImport,
             DatabaseCompaction compaction,
             ConfigurableApplicationContext context) {
         this.files = files;
@@ -66,6 +72,8 @@ public class ImportCommand implements ApplicationRunner {
         this.calendars = calendars;
         this.indexes = indexes;
         this.accounts = accounts;
+        this.accountExport = accountExport;
+        this.accountImport = accountImport;
         this.compaction = compaction;
         this.context = context;
     }
@@ -77,7 +85,7 @@ public class ImportCommand implements ApplicationRunner {
             return;
         }
         try {
-            work(words, account(arguments));
+            work(words, arguments);
             compaction.packAfter(context::close);
         } catch (IOException | IllegalArgumentException | Refusal e) {
             System.err.println("squallnote: " + reason(e));
@@ -86,17 +94,40 @@ public class ImportCommand implements ApplicationRunner {
         System.exit(0);
     }
 
-    private void work(List<String> words, Account account) throws IOException {
-        if (words.get(0).equals("rebuild")) {
-            say("Rebuilt " + rebuild.run(account.id()) + " threads.");
-            calendars.workOutAgain(account.id());
-            indexes.rebuild(account.id());
+    private void work(List<String> words, ApplicationArguments arguments) throws IOException {
+        switch (words.get(0)) {
+            case "rebuild" -> {
+                Account account = account(arguments);
+                say("Rebuilt " + rebuild.run(account.id()) + " threads.");
+                calendars.workOutAgain(account.id());
+                indexes.rebuild(account.id());
+            }
+            case "export" -> {
+                Account account = account(arguments);
+                accountExport.write(account.id(), Path.of(words.get(1)));
+                say(words.get(1) + ": all of " + account.signIn() + ".");
+            }
+            default -> {
+                for (String name : words.subList(1, words.size())) {
+                    takeIn(name, arguments);
+                }
+            }
+        }
+    }
+
+    private void takeIn(String name, ApplicationArguments arguments) throws IOException {
+        if (AccountImport.isArchive(Path.of(name))) {
+            AccountImport.TakenIn taken = accountImport.run(Path.of(name));
+            say(name + ": the account " + taken.signIn() + ", " + taken.rows() + " new rows, " + taken.messages()
+                    + " new messages.");
+            if (!taken.password().isEmpty()) {
+                say("Sign in as " + taken.signIn() + " with the password " + taken.password()
+                        + " and change it. Its mailboxes and chats ask for theirs anew.");
+            }
             return;
         }
-        for (String name : words.subList(1, words.size())) {
-            try (InputStream in = Files.newInputStream(Path.of(name))) {
-                say(name, files.run(account.id(), in));
-            }
+        try (InputStream in = Files.newInputStream(Path.of(name))) {
+            say(name, files.run(account(arguments).id(), in));
         }
     }
 
@@ -138,13 +169,21 @@ public class ImportCommand implements ApplicationRunner {
             }
         }
         Path running = Path.of(data, DataFolder.RUNNING);
-        if (words.isEmpty() || !words.get(0).equals("import") || !Files.exists(running)) {
+        if (words.size() < 2 || words.get(0).equals("rebuild") || !Files.exists(running)) {
             return false;
         }
         try {
             List<String> lines = Files.readAllLines(running);
             HttpClient client = HttpClient.newHttpClient();
+            if (words.get(0).equals("export")) {
+                export(client, lines, account, Path.of(words.get(1)));
+                return true;
+            }
             for (String name : words.subList(1, words.size())) {
+                if (AccountImport.isArchive(Path.of(name))) {
+                    throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
+                            + " nothing else is written meanwhile. Nothing was taken in.");
+                }
                 HttpRequest request = HttpRequest.newBuilder(
                                 URI.create("http://127.0.0.1:" + lines.get(0) + "/api/files"))
                         .header(LocalToken.TOKEN_HEADER, lines.get(1))
@@ -177,6 +216,34 @@ public class ImportCommand implements ApplicationRunner {
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return true;
+        }
+    }
+
+    /** Lets the running application write the account as it is at this moment. */
+    private static void export(HttpClient client, List<String> lines, String account, Path file)
+            throws IOException, InterruptedException {
+        if (Files.exists(file)) {
+            throw new IllegalArgumentException("There is a file " + file + " already. Nothing was written.");
+        }
+        Path part = Files.createTempFile(file.toAbsolutePath().getParent(), "export", ".part");
+        try {
+            HttpRequest request = HttpRequest.newBuilder(
+                            URI.create("http://127.0.0.1:" + lines.get(0) + "/api/account/export"))
+                    .header(LocalToken.TOKEN_HEADER, lines.get(1))
+                    .header(LocalToken.ACCOUNT_HEADER, account)
+                    .GET()
+                    .build();
+            HttpResponse<Path> response = client.send(request, HttpResponse.BodyHandlers.ofFile(part));
+            if (response.statusCode() != 200) {
+                throw new IllegalArgumentException(
+                        account.isEmpty()
+                                ? "There are several accounts, or none. Say which one is meant: --account=NAME."
+                                : "Nobody signs in as " + account + ".");
+            }
+            Files.move(part, file);
+            say(file + ": all of the account, while the application runs.");
+        } finally {
+            Files.deleteIfExists(part);
         }
     }
 
