@@ -2,7 +2,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { RoundLine, RoundStep } from '@/api/client'
+import type { Done, RoundLine, RoundStep } from '@/api/client'
 import { useCategories, useIntake } from '@/api/queries'
 import { begin, decideFollowUp, decideMessage, decideThread, goTo } from '@/round/decide'
 import { decisions } from '@/round/decisions'
@@ -40,7 +40,27 @@ watch(
   { immediate: true },
 )
 const lines = useStep(step)
-const shown = computed(() => lines.data.value?.lines ?? [])
+/** What has just been decided goes at once, so that the next key is about the next line; whether it is answered. */
+const gone = ref(new Map<string, boolean>())
+const shown = computed(() =>
+  (lines.data.value?.lines ?? []).filter((line) => !gone.value.has(line.key)),
+)
+/** What comes afterwards says itself what is left: a decision that was taken back is there again. */
+watch(
+  () => lines.dataUpdatedAt.value,
+  () => {
+    gone.value = new Map([...gone.value].filter(([, answered]) => !answered))
+  },
+)
+
+async function decided(line: RoundLine, work: Promise<Done | undefined>): Promise<void> {
+  gone.value = new Map(gone.value).set(line.key, false)
+  if ((await work) === undefined) {
+    gone.value = new Map([...gone.value].filter(([key]) => key !== line.key))
+  } else {
+    gone.value = new Map(gone.value).set(line.key, true)
+  }
+}
 const groups = computed(() => [
   {
     key: step.value,
@@ -78,6 +98,7 @@ function walk(by: 1 | -1): void {
 function go(to: RoundStep | undefined): void {
   if (to && underWay.value) {
     step.value = to
+    gone.value = new Map()
     at.value = 0
     current.value = undefined
     void goTo(to)
@@ -97,8 +118,10 @@ const actions = computed(() =>
         test: each.test,
         text: each.text,
         run: () => {
-          if (pointed.value) {
-            void each.run(pointed.value)
+          const line = pointed.value
+          const work = line && each.run(line)
+          if (line && work) {
+            void decided(line, work)
           }
         },
       }))
@@ -109,11 +132,14 @@ function chosen(day: string): void {
   const line = pointed.value
   choosing.value = false
   if (line) {
-    void (line.kind === 'MESSAGE'
-      ? decideMessage(line, 'PUT_OFF', day)
-      : line.kind === 'THREAD'
-        ? decideThread(line, 'NOT_BEFORE', day)
-        : decideFollowUp(line, step.value === 'PUT_OFF' ? 'PUT_OFF' : 'REPLY_BY', day))
+    void decided(
+      line,
+      line.kind === 'MESSAGE'
+        ? decideMessage(line, 'PUT_OFF', day)
+        : line.kind === 'THREAD'
+          ? decideThread(line, 'NOT_BEFORE', day)
+          : decideFollowUp(line, step.value === 'PUT_OFF' ? 'PUT_OFF' : 'REPLY_BY', day),
+    )
   }
 }
 

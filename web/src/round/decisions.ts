@@ -1,4 +1,4 @@
-import type { RoundLine, RoundStep } from '@/api/client'
+import type { Done, RoundLine, RoundStep } from '@/api/client'
 import { openCapture } from '@/capture/open'
 import {
   backToIntake,
@@ -16,7 +16,8 @@ export interface Decision {
   key: keyof typeof view.keys
   test: string
   text: string
-  run: (line: RoundLine) => unknown
+  /** Answers the decision where it makes one at once. */
+  run: (line: RoundLine) => Promise<Done | undefined> | undefined
 }
 
 /**
@@ -30,7 +31,10 @@ export function decisions(line: RoundLine, of: RoundStep, choose: () => void): D
     key: 'day',
     test: 'round-day',
     text: of === 'INTAKE' ? 'Put off' : of === 'UNCHASED' ? 'Remind on' : 'By a day',
-    run: choose,
+    run: () => {
+      choose()
+      return undefined
+    },
   }
   switch (line.kind) {
     case 'MESSAGE':
@@ -116,6 +120,7 @@ export function decisions(line: RoundLine, of: RoundStep, choose: () => void): D
           text: 'Follow-up',
           run: (each) => {
             openCapture({ title: `${each.title}: `, url: '', text: '' })
+            return undefined
           },
         },
         { ...stay, text: 'Nothing' },

@@ -36,6 +36,7 @@ public final class Bench {
     private static final int ROUNDS = 3;
     private static final int SEVERAL = 500;
     private static final int STORE = 100_000;
+    private static final int YEARS = 10;
     private static final int WITH_OTHERS = 3_000;
 
     /** So many are left of them for the figure that Intake is held to. */
@@ -58,7 +59,7 @@ public final class Bench {
      * Runs everything; takes some minutes.
      *
      * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, only
-     *     planning, {@code plan}, only finding, {@code search}, or only what a page asks for with a large store behind it, {@code views}
+     *     planning, {@code plan}, only finding, {@code search}, only the record, {@code record}, or only what a page asks for with a large store behind it, {@code views}
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String part = args.length > 1 ? args[1] : "";
@@ -78,10 +79,15 @@ public final class Bench {
         try (ConfigurableApplicationContext application =
                 SpringApplication.run(Squallnote.class, "--data=" + data, "--server.port=0")) {
             Bench bench = new Bench(application);
+            if (part.equals("record")) {
+                bench.record();
+                return;
+            }
             if (!part.equals("views")) {
                 bench.run();
             }
             bench.views();
+            bench.record();
         } finally {
             try (var paths = Files.walk(data)) {
                 paths.sorted(Collections.reverseOrder())
@@ -122,6 +128,20 @@ public final class Bench {
         dryRun(account);
         Files.delete(many);
         Files.delete(few);
+    }
+
+    /** The record and its figures after one year of a busy office and after ten. */
+    private void record() throws IOException, InterruptedException {
+        Account one = newAccount();
+        Account ten = newAccount();
+        RecordBench filling = new RecordBench(jdbc(), now);
+        filling.fill(one.id(), 1);
+        filling.fill(ten.id(), YEARS);
+        for (String path : List.of("/api/record", "/api/record?onTime=false", "/api/record/figures", "/api/round")) {
+            double few = view(path + ", one year", List.of(request(one, path).build()), "under 100", "none");
+            double all = view(path + ", ten years", List.of(request(ten, path).build()), "under 100", "none");
+            say("%s, ten times as much: %.2f times as long (goal: at most 1.5)", path, all / few);
+        }
     }
 
     /** What the page asks for, with many messages in the store. */

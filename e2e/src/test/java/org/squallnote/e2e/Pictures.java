@@ -31,10 +31,10 @@ final class Pictures {
         "chase-round:/threads?round:1280:light:wait=reminder",
         "thread-sheet:/threads:1280:light:[data-row='6']",
         "capture:/follow-ups:1280:light:key=+,type=call the crane firm about the quote by Friday; 15 min; Crane,wait=15 min",
-        "changes:/changes:1280:light:",
+        "figures:/record/figures:1280:light:wait=You answered",
         "settings-sources:/settings/sources:1280:light:",
         "record:/record:1280:light:key=\uE015",
-        "intake-invitation:/intake:1280:light:[title^='Marisol'],wait=invites you",
+        "round:/round:1280:light:[data-test=round-begin],wait=step 1 of,[data-test=step-WITH_ME],wait=step 3 of",
         "today:/today:1280:light:key=p,key=i,key=i,key=i,key=i,key=i,key=s,key=i,[data-test=plan-the-day] .btn-quiet",
     };
 

@@ -148,7 +148,7 @@ class RecordIT {
         }
         browser.untilText("step 14 of 14");
         browser.find("[data-test=nothing-forgotten]");
-        assertThat(browser.all("[data-test=round-ahead] li")).isNotEmpty();
+        browser.find("[data-test=round-ahead] li");
         browser.click("[data-test=round-finish]");
         browser.untilText("The last one was done");
     }

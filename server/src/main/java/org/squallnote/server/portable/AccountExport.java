@@ -90,7 +90,7 @@ public class AccountExport {
             JsonMapper json) {
         this.database = database;
         this.oneMoment = new TransactionTemplate(transactions);
-        oneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+        oneMoment.setIsolationLevel(TransactionDefinition.ISOLATION_SERIALIZABLE);
         this.accounts = accounts;
         this.rawMails = rawMails;
         this.content = content;
