@@ -37,6 +37,8 @@ public final class Bench {
     private static final int SEVERAL = 500;
     private static final int STORE = 100_000;
     private static final int YEARS = 10;
+    private static final int COUNTED = 500;
+    private static final int COUNTED_OF_RECORD = 60;
     private static final int WITH_OTHERS = 3_000;
 
     /** So many are left of them for the figure that Intake is held to. */
@@ -138,8 +140,10 @@ public final class Bench {
         filling.fill(one.id(), 1);
         filling.fill(ten.id(), YEARS);
         for (String path : List.of("/api/record", "/api/record?onTime=false", "/api/record/figures", "/api/round")) {
-            double few = view(path + ", one year", List.of(request(one, path).build()), "under 100", "none");
-            double all = view(path + ", ten years", List.of(request(ten, path).build()), "under 100", "none");
+            double few = view(
+                    path + ", one year", List.of(request(one, path).build()), "under 100", "none", COUNTED_OF_RECORD);
+            double all = view(
+                    path + ", ten years", List.of(request(ten, path).build()), "under 100", "none", COUNTED_OF_RECORD);
             say("%s, ten times as much: %.2f times as long (goal: at most 1.5)", path, all / few);
         }
     }
@@ -235,11 +239,18 @@ public final class Bench {
     /** @return the median, in milliseconds */
     private double view(String name, List<HttpRequest> requests, String goal, String goalOfMost)
             throws IOException, InterruptedException {
+        return view(name, requests, goal, goalOfMost, COUNTED);
+    }
+
+    /** @param counted so many requests are counted, after nearly as many to warm up */
+    private double view(String name, List<HttpRequest> requests, String goal, String goalOfMost, int counted)
+            throws IOException, InterruptedException {
         List<Double> times = new ArrayList<>();
-        for (int i = 0; i < 900; i++) {
+        int warmUp = counted * 4 / 5;
+        for (int i = 0; i < warmUp + counted; i++) {
             HttpRequest request = requests.get(i % requests.size());
             double time = seconds(() -> send(request));
-            if (i >= 400) {
+            if (i >= warmUp) {
                 times.add(time * 1000);
             }
         }

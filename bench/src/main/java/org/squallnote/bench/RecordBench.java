@@ -42,7 +42,7 @@ final class RecordBench {
                         + " version) select " + id
                         + ", ?, 'MAIL', 'Matter ' || x, case when mod(x, 2) = 0 then 'CLOSED' else"
                         + " 'NOBODY' end, dateadd(minute, -x * 3 * " + every
-                        + ", ?), '{\"list\":[]}', '{\"list\":[]}', ?, 3, 0"
+                        + ", cast(? as timestamp with time zone)), '{\"list\":[]}', '{\"list\":[]}', ?, 3, 0"
                         + " from system_range(0, " + messages / 3 + ")",
                 owner,
                 until,
@@ -55,11 +55,13 @@ final class RecordBench {
                         + ", ?, ?, 'MAIL', 'm' || x, case when mod(x, 3) = 0 then"
                         + " 'OUTGOING' else 'INCOMING' end, 'PERSON', 'Writer ' || mod(x, 200), 'writer' || mod(x, 200) ||"
                         + " '@x.example', '{\"to\":[],\"cc\":[],\"replyTo\":[],\"followupTo\":[]}', 'Matter', 'matter',"
-                        + " dateadd(minute, -x * " + every + ", ?), dateadd(minute, -x * " + every
-                        + ", ?), 'Could you?',"
+                        + " dateadd(minute, -x * " + every
+                        + ", cast(? as timestamp with time zone)), dateadd(minute, -x * " + every
+                        + ", cast(? as timestamp with time zone)), 'Could you?',"
                         + " mod(x, 3) <> 0, 'Could you?', false, '{\"list\":[]}', '{\"list\":[]}', 'm' || x || '@x.example',"
                         + " '{\"list\":[]}', " + thread + ", " + thread + ", 'ANSWERED', dateadd(minute, -x * " + every
-                        + ", ?), '{\"list\":[]}', false, false, false, 0, 'ASKS_YOU' from system_range(1, " + messages
+                        + ", cast(? as timestamp with time zone)), '{\"list\":[]}', false, false, false, 0, 'ASKS_YOU' from system_range(1, "
+                        + messages
                         + ")",
                 owner,
                 source,
@@ -72,10 +74,12 @@ final class RecordBench {
                 "insert into follow_up (id, owner, title, reply_day, firm, for_reply, place, people, checklist, note, state,"
                         + " created_at, ended_at, effort_minutes, priority, version) select " + id
                         + ", ?, 'Send it ' || x,"
-                        + " cast(dateadd(minute, -x * " + apart + ", ?) as date), false, false, '', '{\"list\":[]}',"
+                        + " cast(dateadd(minute, -x * " + apart
+                        + ", cast(? as timestamp with time zone)) as date), false, false, '', '{\"list\":[]}',"
                         + " '{\"items\":[]}', '', 'DONE', dateadd(minute, -x * " + apart
-                        + " - 600, ?), dateadd(minute, -x * "
-                        + apart + ", ?), 20, 'NORMAL', 0 from system_range(1, " + ended + ")",
+                        + " - 600, cast(? as timestamp with time zone)), dateadd(minute, -x * "
+                        + apart + ", cast(? as timestamp with time zone)), 20, 'NORMAL', 0 from system_range(1, "
+                        + ended + ")",
                 owner,
                 until,
                 until,
@@ -87,7 +91,9 @@ final class RecordBench {
                 until);
         jdbc.update(
                 "insert into stint (id, owner, follow_up_id, started_at, ended_at) select random_uuid(), ?, " + id
-                        + ", dateadd(minute, -x * " + apart + " - 25, ?), dateadd(minute, -x * " + apart + ", ?) from"
+                        + ", dateadd(minute, -x * " + apart
+                        + " - 25, cast(? as timestamp with time zone)), dateadd(minute, -x * " + apart
+                        + ", cast(? as timestamp with time zone)) from"
                         + " system_range(1, " + ended + ")",
                 owner,
                 until,
@@ -95,7 +101,8 @@ final class RecordBench {
         jdbc.update(
                 "insert into answer_time (owner, party, ask, thread_id, asked_at, answered_at) select ?, 'writer' || mod(x,"
                         + " 200) || '@x.example', random_uuid(), random_uuid(), dateadd(minute, -x * " + apart
-                        + " - 300, ?), dateadd(minute, -x * " + apart + ", ?) from system_range(1, " + ended / 3 + ")",
+                        + " - 300, cast(? as timestamp with time zone)), dateadd(minute, -x * " + apart
+                        + ", cast(? as timestamp with time zone)) from system_range(1, " + ended / 3 + ")",
                 owner,
                 until,
                 until);

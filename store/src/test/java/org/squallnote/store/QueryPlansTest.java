@@ -340,4 +340,17 @@ class QueryPlansTest extends StoreTest {
         Object parameters = Map.of("owner", ID, "heap", Heap.ASKS_YOU, "today", DAY, "most", 200);
         assertThat(plan(MessageStore.class, query, parameters)).contains("index sorted");
     }
+
+    /** A page of a hundred is shown of what has ended in ten years. */
+    @ParameterizedTest
+    @ValueSource(strings = {"ended", "closed"})
+    void theRecordIsReadInItsOrder(String query) throws SQLException {
+        Map<String, Object> everything = new HashMap<>(
+                Map.of("owner", ID, "addresses", List.of(), "before", CLOCK_CHANGE, "beforeId", ID, "most", 101));
+        everything.put("fromInclusive", null);
+        everything.put("toExclusive", null);
+        everything.put("categoryId", null);
+        everything.put("state", null);
+        assertThat(plan(RecordStore.class, query, everything)).contains("index sorted");
+    }
 }

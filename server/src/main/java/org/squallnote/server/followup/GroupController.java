@@ -7,15 +7,11 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,6 +27,7 @@ import org.squallnote.core.followup.Priority;
 import org.squallnote.core.message.Party;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
@@ -201,24 +198,16 @@ class GroupController {
     @GetMapping(path = "/api/follow-ups.csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@CurrentAccount SignedIn me) {
         FollowUpList.Open open = list.open(me);
-        return file("follow-ups.csv", "csv", FollowUpTable.csv(open.all(), names.of(me.accountId(), open.origins())));
+        return Download.ofText(
+                "follow-ups.csv", "csv", FollowUpTable.csv(open.all(), names.of(me.accountId(), open.origins())));
     }
 
     @GetMapping(path = "/api/follow-ups.ics", produces = "text/calendar")
     ResponseEntity<byte[]> calendar(@CurrentAccount SignedIn me) {
         FollowUpList.Open open = list.open(me);
-        return file(
+        return Download.ofText(
                 "follow-ups.ics",
                 "calendar",
                 FollowUpTable.calendar(me, open.all(), names.of(me.accountId(), open.origins()), clock.instant()));
-    }
-
-    private static ResponseEntity<byte[]> file(String name, String type, String text) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .contentType(new MediaType("text", type, StandardCharsets.UTF_8))
-                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 }

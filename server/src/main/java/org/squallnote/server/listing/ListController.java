@@ -6,12 +6,8 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -19,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.formats.table.MailedTable;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 
@@ -74,14 +71,7 @@ class ListController {
     /** The list as CSV (RFC 4180); changes nothing. */
     @PostMapping(path = "/api/lists/csv", produces = "text/csv")
     ResponseEntity<byte[]> csv(@CurrentAccount SignedIn me, @Valid @RequestBody ListForm body) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(body.title().strip() + ".csv", StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(body.table().csv().getBytes(StandardCharsets.UTF_8));
+        return Download.ofText(
+                body.title().strip() + ".csv", "csv", body.table().csv());
     }
 }

@@ -4,12 +4,9 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -22,6 +19,7 @@ import org.squallnote.core.people.Phone;
 import org.squallnote.formats.contact.VCards;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.problem.Refusal;
@@ -90,12 +88,7 @@ class CardController {
     }
 
     private static ResponseEntity<byte[]> file(String name, List<BusinessCard> people, String version) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .contentType(new MediaType("text", "vcard", StandardCharsets.UTF_8))
-                .body(VCards.write(people, version.equals("3.0")).getBytes(StandardCharsets.UTF_8));
+        return Download.ofText(name, "vcard", VCards.write(people, version.equals("3.0")));
     }
 
     /** What is to be talked about in the meetings that are ahead today. */

@@ -4,12 +4,12 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.LocalDate;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 
 /** The whole account, to be taken along. */
 @RestController
@@ -31,10 +31,7 @@ class PortableController {
         response.setContentType(ZIP);
         response.setHeader(
                 HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment()
-                        .filename("squallnote-" + LocalDate.ofInstant(clock.instant(), me.zoneId()) + ".zip")
-                        .build()
-                        .toString());
+                Download.disposition("squallnote-" + LocalDate.ofInstant(clock.instant(), me.zoneId()) + ".zip"));
         export.write(me.accountId(), response.getOutputStream());
     }
 }

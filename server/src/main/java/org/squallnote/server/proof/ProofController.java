@@ -5,11 +5,9 @@ import jakarta.validation.constraints.Size;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -19,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 
 /** What was asked and answered, as a page, as PDF, and with its messages as ZIP. Nothing is changed by it. */
 @RestController
@@ -103,22 +102,12 @@ class ProofController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, disposition("proof.pdf"))
-                .contentType(MediaType.APPLICATION_PDF)
-                .body(bytes.toByteArray());
+        return Download.of("proof.pdf", MediaType.APPLICATION_PDF, bytes.toByteArray());
     }
 
     private void archive(SignedIn me, Proved proof, HttpServletResponse response) throws IOException {
         response.setContentType(ZIP);
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, disposition("proof.zip"));
+        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, Download.disposition("proof.zip"));
         archive.write(me.accountId(), proof, response.getOutputStream());
-    }
-
-    private static String disposition(String name) {
-        return ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString();
     }
 }

@@ -12,15 +12,12 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -35,6 +32,7 @@ import org.squallnote.core.spent.SpentTime;
 import org.squallnote.core.spent.TimeWishes;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.api.Download;
 import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.plan.Stints;
@@ -92,7 +90,7 @@ class SpentController {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return file("time.pdf", MediaType.APPLICATION_PDF, bytes.toByteArray());
+        return Download.of("time.pdf", MediaType.APPLICATION_PDF, bytes.toByteArray());
     }
 
     /** The same as a table for other programs (RFC 4180). */
@@ -104,11 +102,7 @@ class SpentController {
             @RequestParam(defaultValue = "DAY") SpentTime.By by,
             @RequestParam(required = false) @Nullable UUID category,
             @RequestParam(required = false) @Nullable @Size(max = 320) String person) {
-        return file(
-                "time.csv",
-                new MediaType("text", "csv", StandardCharsets.UTF_8),
-                SpentPaper.csv(times.view(me, wish(from, to, by, category, person)))
-                        .getBytes(StandardCharsets.UTF_8));
+        return Download.ofText("time.csv", "csv", SpentPaper.csv(times.view(me, wish(from, to, by, category, person))));
     }
 
     /** @param clock null where nothing is worked at */
@@ -191,17 +185,5 @@ class SpentController {
     private static SpentTimes.Wish wish(
             LocalDate from, LocalDate to, SpentTime.By by, @Nullable UUID category, @Nullable String person) {
         return new SpentTimes.Wish(from, to, by, category, person == null || person.isBlank() ? null : person.strip());
-    }
-
-    private static ResponseEntity<byte[]> file(String name, MediaType type, byte[] content) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .contentType(type)
-                .body(content);
     }
 }
