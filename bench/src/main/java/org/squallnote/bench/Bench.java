@@ -139,7 +139,7 @@ public final class Bench {
         RecordBench filling = new RecordBench(jdbc(), now);
         filling.fill(one.id(), 1);
         filling.fill(ten.id(), YEARS);
-        for (String path : List.of("/api/record", "/api/record?onTime=false", "/api/record/figures", "/api/round")) {
+        for (String path : List.of("/api/record", "/api/record/figures", "/api/round", "/api/record?onTime=false")) {
             double few = view(
                     path + ", one year", List.of(request(one, path).build()), "under 100", "none", COUNTED_OF_RECORD);
             double all = view(
