@@ -179,6 +179,8 @@ class RoundSteps {
         return found.stream()
                 .filter(thread -> !followed.contains(thread.id()))
                 .flatMap(thread -> thread.debts().list().stream()
+                        // What I promised unasked has a step of its own.
+                        .filter(debt -> debt.reason() != Debt.Reason.PROMISED)
                         .min(Comparator.comparing(Debt::since))
                         .map(debt -> debt(thread, debt))
                         .stream())

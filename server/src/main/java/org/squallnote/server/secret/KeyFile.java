@@ -54,6 +54,10 @@ class KeyFile {
     }
 
     byte[] decrypt(UUID sourceId, byte[] stored) {
+        // Of an account that came from elsewhere no secret came along.
+        if (stored.length < NONCE_BYTES) {
+            throw new UnreadableSecretException(new GeneralSecurityException("There is no secret"));
+        }
         byte[] nonce = Arrays.copyOf(stored, NONCE_BYTES);
         return run(Cipher.DECRYPT_MODE, sourceId, nonce, Arrays.copyOfRange(stored, NONCE_BYTES, stored.length));
     }

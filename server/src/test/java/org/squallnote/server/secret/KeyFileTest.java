@@ -45,4 +45,12 @@ class KeyFileTest {
         assertThatThrownBy(() -> key.decrypt(UUID.randomUUID(), stored))
                 .hasMessageContaining("enter the password again");
     }
+
+    @Test
+    void whereNoSecretCameAlongItSaysWhatToDo() throws Exception {
+        KeyFile key = new KeyFile(new DataFolder(folder.toString()));
+        assertThatThrownBy(() -> key.decrypt(UUID.randomUUID(), new byte[0]))
+                .isInstanceOf(UnreadableSecretException.class)
+                .hasMessageContaining("enter the password again");
+    }
 }
