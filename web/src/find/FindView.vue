@@ -3,7 +3,7 @@ import { computed, nextTick, onMounted, onScopeDispose, ref, useTemplateRef, wat
 import { useRoute, useRouter } from 'vue-router'
 import { client, newId, type FoundThing, type KeptSearch, type SearchFilter } from '@/api/client'
 import { run } from '@/api/commands'
-import { fetchFound, useCategories, useFound, useIntake, useSources } from '@/api/queries'
+import { fetchFound, useCategories, useFound, useSources } from '@/api/queries'
 import KeptSearches from '@/find/KeptSearches.vue'
 import { addressOf, filterOf, narrows, NOTHING, placeOf, requestOf } from '@/find/narrowing'
 import Narrowing from '@/find/Narrowing.vue'
@@ -73,7 +73,6 @@ watch(
 const found = useFound(() => requestOf(asked.value, filter.value, newest.value, most.value))
 const categories = useCategories()
 const sources = useSources()
-const intake = useIntake()
 const results = computed(() => found.data.value?.results ?? [])
 const total = computed(() => found.data.value?.total ?? 0)
 
@@ -256,7 +255,6 @@ onMounted(() => {
         :chips="found.data.value.chips"
         :categories="categories.data.value ?? []"
         :sources="sources.data.value ?? []"
-        :choices="intake.data.value?.quickChoices ?? []"
         @update:model-value="(next) => go({ filter: next })"
       />
       <p class="text-ink-soft py-1 text-sm" aria-live="polite" data-test="how-many">

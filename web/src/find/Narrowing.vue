@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CategoryView, QuickChoice, SearchChips, SearchFilter, SourceView } from '@/api/client'
+import type { CategoryView, SearchChips, SearchFilter, SourceView } from '@/api/client'
 import ChipRow from '@/find/ChipRow.vue'
 import { KINDS, STANDINGS } from '@/find/narrowing'
 import Chip from '@/ui/Chip.vue'
-import DayPart from '@/ui/DayPart.vue'
+import DaySpan from '@/ui/DaySpan.vue'
 
 /** What narrows a search: chosen, never typed. */
-const { chips, categories, sources, choices } = defineProps<{
+const { chips, categories, sources } = defineProps<{
   chips: SearchChips
   categories: readonly CategoryView[]
   sources: readonly SourceView[]
-  choices: readonly QuickChoice[]
 }>()
 const filter = defineModel<SearchFilter>({ required: true })
 
@@ -156,21 +155,12 @@ const rest = computed(() => {
       >
         {{ chip.text }}
       </Chip>
-      <DayPart
-        :model-value="filter.fromDay"
-        none="from any day"
-        before="from"
-        test="from-day"
-        :choices="choices"
-        @update:model-value="(fromDay) => set({ fromDay })"
-      />
-      <DayPart
-        :model-value="filter.toDay"
-        none="to any day"
-        before="to"
-        test="to-day"
-        :choices="choices"
-        @update:model-value="(toDay) => set({ toDay })"
+      <DaySpan
+        test="found"
+        :from="filter.fromDay"
+        :to="filter.toDay"
+        @from="(fromDay) => set({ fromDay })"
+        @to="(toDay) => set({ toDay })"
       />
     </div>
   </div>

@@ -39,7 +39,7 @@ function take(line: FollowUpLine | undefined): void {
   <form
     class="border-line-strong max-w-xl space-y-1.5 rounded border p-2"
     data-keys="own"
-    data-test="related-picker"
+    data-test="follow-up-finder"
     @submit.prevent="take(found[place])"
     @keydown.esc.stop="emit('close')"
     @keydown.down.prevent="move(1)"
@@ -56,17 +56,17 @@ function take(line: FollowUpLine | undefined): void {
         maxlength="100"
         role="combobox"
         aria-expanded="true"
-        aria-controls="related-list"
-        :aria-activedescendant="found.length ? `related-${place}` : undefined"
-        data-test="related-field"
+        aria-controls="finder-list"
+        :aria-activedescendant="found.length ? `found-${place}` : undefined"
+        data-test="find-follow-up"
         @input="place = 0"
       />
       <slot />
     </div>
-    <ul id="related-list" role="listbox" aria-label="Follow-ups">
+    <ul id="finder-list" role="listbox" aria-label="Follow-ups">
       <li
         v-for="(one, i) in found"
-        :id="`related-${i}`"
+        :id="`found-${i}`"
         :key="one.id"
         class="h-7 cursor-pointer truncate rounded px-2 leading-7 max-sm:h-11 max-sm:leading-11"
         :class="i === place ? 'bg-kelp-wash' : ''"

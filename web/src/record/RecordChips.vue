@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useCategories, useIntake } from '@/api/queries'
+import { useCategories } from '@/api/queries'
 import type { RecordWish } from '@/record/query'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import Chip from '@/ui/Chip.vue'
-import DayPart from '@/ui/DayPart.vue'
+import DaySpan from '@/ui/DaySpan.vue'
 
 /** What of the record is wanted. */
 const { wish } = defineProps<{
@@ -14,7 +14,6 @@ const { wish } = defineProps<{
 const emit = defineEmits<{ set: [changed: Partial<RecordWish>] }>()
 
 const categories = useCategories()
-const intake = useIntake()
 
 const STATES = [
   { value: 'DONE', text: 'done' },
@@ -71,21 +70,12 @@ const TIMES = [
     <Chip v-if="wish.person !== null" on crossed @click="emit('set', { person: null })">
       <bdi class="truncate">{{ person }}</bdi>
     </Chip>
-    <DayPart
-      :model-value="wish.from"
-      none="from any day"
-      before="from"
-      test="record-from"
-      :choices="intake.data.value?.quickChoices ?? []"
-      @update:model-value="(from) => emit('set', { from })"
-    />
-    <DayPart
-      :model-value="wish.to"
-      none="to any day"
-      before="to"
-      test="record-to"
-      :choices="intake.data.value?.quickChoices ?? []"
-      @update:model-value="(to) => emit('set', { to })"
+    <DaySpan
+      test="record"
+      :from="wish.from"
+      :to="wish.to"
+      @from="(from) => emit('set', { from })"
+      @to="(to) => emit('set', { to })"
     />
     <RouterLink
       class="text-ink-soft hover:text-kelp text-sm underline max-sm:py-3"

@@ -20,6 +20,7 @@ import Note from '@/ui/Note.vue'
 import RowList from '@/ui/RowList.vue'
 import type { RowGroup } from '@/ui/rows'
 import { day, isoDayOf, moment } from '@/ui/time'
+import { usePointed } from '@/ui/usePointed'
 
 /** Everything that ended, newest first, with when it was asked, answered and done. Nothing here changes what happened. */
 const ROW = 50
@@ -41,11 +42,15 @@ const groups = computed(() => {
   }
   return [...days].map(([title, rows]) => ({ key: title, title, rows }))
 })
-const current = ref<string>()
 /** What was undone may have ended once more. */
 const keyOf = (line: EndedLine) => `${line.id} ${line.undoneAt ?? ''}`
-const place = computed(() => lines.value.findIndex((line) => keyOf(line) === current.value))
-const pointed = computed(() => lines.value[place.value])
+const { current, place, pointed, step } = usePointed(() => lines.value, keyOf)
+/** Near the end the next page comes by itself. */
+watch(place, (at) => {
+  if (at > lines.value.length - 10 && record.hasNextPage.value) {
+    void record.fetchNextPage()
+  }
+})
 const person = computed(() =>
   wish.value.person === null
     ? ''
@@ -68,15 +73,6 @@ watch(current, () => (noting.value = false))
 
 function set(changed: Partial<RecordWish>): void {
   void router.replace({ query: queryOf({ ...wish.value, ...changed }) })
-}
-
-function step(by: number): void {
-  const to = Math.min(Math.max(place.value + by, 0), lines.value.length - 1)
-  const line = lines.value[to]
-  current.value = line && keyOf(line)
-  if (to > lines.value.length - 10 && record.hasNextPage.value) {
-    void record.fetchNextPage()
-  }
 }
 
 function open(line: EndedLine | undefined): void {

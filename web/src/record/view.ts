@@ -26,5 +26,5 @@ export default defineView({
     PLAN: ['record', 'spent', 'running-clock'],
     SETTINGS: ['spent', 'time-wishes'],
   },
-  uses: [],
+  uses: ['today', 'threads'],
 })

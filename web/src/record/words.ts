@@ -1,4 +1,5 @@
 import type { EndedLine, ListForm } from '@/api/client'
+import { CLOSED_AS } from '@/threads/words'
 import { effortText } from '@/ui/effort'
 import { day, moment, workingSpan } from '@/ui/time'
 
@@ -11,13 +12,6 @@ export function onTimeText(line: EndedLine): string {
     ? `in time for ${day(line.replyDay)}`
     : `late: was due ${day(line.replyDay)}`
 }
-
-const CLOSED_AS = {
-  ANSWERED: 'answered',
-  DONE_ELSEWHERE: 'done another way',
-  NOT_NEEDED: 'no answer needed',
-  GIVEN_UP: 'given up',
-} as const
 
 /** How it ended, where that is not simply done. */
 export function endingText(line: EndedLine): string {

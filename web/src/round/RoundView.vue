@@ -19,6 +19,7 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import RowList from '@/ui/RowList.vue'
 import { moment, shiftDay, today } from '@/ui/time'
+import { usePointed } from '@/ui/usePointed'
 
 /** The weekly walk: a step at a time, one decision a line, each with its way back. */
 const ROW = 46
@@ -30,12 +31,11 @@ const intake = useIntake()
 const categories = useCategories()
 const step = ref<RoundStep>('INTAKE')
 const underWay = computed(() => round.data.value?.underWay === true)
+/** Where it was left; from then on this page says where it is. */
 watch(
-  () => round.data.value?.step,
-  (now) => {
-    if (now) {
-      step.value = now
-    }
+  underWay,
+  () => {
+    step.value = round.data.value?.step ?? 'INTAKE'
   },
   { immediate: true },
 )
@@ -70,10 +70,16 @@ const groups = computed(() => [
 ])
 const steps = computed(() => round.data.value?.steps ?? [])
 const place = computed(() => steps.value.findIndex((each) => each.step === step.value))
-const current = ref<string>()
+const {
+  current,
+  pointed,
+  step: walk,
+} = usePointed(
+  () => shown.value,
+  (line) => line.key,
+)
 const at = ref(0)
 const choosing = ref(false)
-const pointed = computed(() => shown.value.find((line) => line.key === current.value))
 watch(current, (key) => {
   choosing.value = false
   const found = shown.value.findIndex((line) => line.key === key)
@@ -89,11 +95,6 @@ watch(
   },
   { immediate: true },
 )
-
-function walk(by: 1 | -1): void {
-  const found = shown.value.findIndex((line) => line.key === current.value)
-  current.value = shown.value[Math.min(Math.max(found + by, 0), shown.value.length - 1)]?.key
-}
 
 function go(to: RoundStep | undefined): void {
   if (to && underWay.value) {

@@ -1,7 +1,6 @@
 import {
   client,
   commandHeader,
-  newId,
   unwrap,
   type Done,
   type RoundLine,
@@ -10,6 +9,8 @@ import {
 import { run } from '@/api/commands'
 import { reload } from '@/api/live'
 import { showProblem } from '@/api/toasts'
+import { decideFollowUps, NOTHING_SAID } from '@/followups/changes'
+import { decideThreads, followUpOf } from '@/threads/decide'
 
 /** Ends it. */
 export const finish = (): Promise<Done | undefined> =>
@@ -44,43 +45,11 @@ export const decideFollowUp = (
   line: RoundLine,
   kind: 'DONE' | 'DROP' | 'REPLY_BY' | 'PUT_OFF',
   day: string | null = null,
-): Promise<Done | undefined> =>
-  run((header) =>
-    client.POST('/api/follow-ups/decisions', {
-      params: { header },
-      body: {
-        ids: [line.id],
-        kind,
-        day,
-        categoryId: null,
-        priority: null,
-        place: null,
-        personName: null,
-        personAddress: null,
-        minutes: null,
-        past: null,
-      },
-    }),
-  )
+): Promise<Done | undefined> => decideFollowUps([line.id], { ...NOTHING_SAID, kind, day })
 
 /** Makes a follow-up of what was asked or promised. */
 export const followUp = (line: RoundLine): Promise<Done | undefined> =>
-  run((header) =>
-    client.POST('/api/messages/{messageId}/follow-ups/{id}', {
-      params: { path: { messageId: line.messageId ?? '', id: newId() }, header },
-      body: {
-        title: line.title,
-        replyDay: line.day,
-        replyTime: null,
-        firm: line.day !== null,
-        categoryId: null,
-        effortMinutes: null,
-        priority: null,
-        forReply: true,
-        details: null,
-      },
-    }),
-  )
+  followUpOf({ messageId: line.messageId ?? '', title: line.title, byDay: line.day, byTime: null })
 
 /** Decides about a thread. */
 export const decideThread = (
@@ -88,18 +57,11 @@ export const decideThread = (
   choice: 'NO_REPLY_OWED' | 'CLOSE' | 'NOT_BEFORE',
   day: string | null = null,
 ): Promise<Done | undefined> =>
-  run((header) =>
-    client.POST('/api/threads/decisions', {
-      params: { header },
-      body: {
-        threadIds: [line.threadId ?? ''],
-        choice,
-        reason: choice === 'CLOSE' ? 'NOT_NEEDED' : null,
-        day,
-        endFollowUps: false,
-      },
-    }),
-  )
+  decideThreads([line.threadId ?? ''], {
+    choice,
+    reason: choice === 'CLOSE' ? 'NOT_NEEDED' : null,
+    day,
+  })
 
 /** Brings a message back to Intake now. */
 export const backToIntake = (line: RoundLine): Promise<Done | undefined> =>

@@ -33,5 +33,5 @@ export default defineView({
     CALENDARS: ['round'],
     PLAN: ['round'],
   },
-  uses: ['capture'],
+  uses: ['capture', 'followups', 'threads'],
 })

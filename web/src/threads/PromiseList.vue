@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import { client, newId, type ListForm, type PromiseView } from '@/api/client'
-import { run } from '@/api/commands'
+import type { ListForm, PromiseView } from '@/api/client'
 import { usePromises } from '@/api/queries'
 import OutMenu from '@/lists/OutMenu.vue'
-import { decideThreads } from '@/threads/decide'
+import { decideThreads, followUpOf } from '@/threads/decide'
 import HoldingReply from '@/threads/HoldingReply.vue'
 import view from '@/threads/view'
 import KeyHint from '@/ui/KeyHint.vue'
@@ -62,24 +61,8 @@ function table(): ListForm {
 }
 
 function followUp(): void {
-  const one = current.value
-  if (one) {
-    void run((header) =>
-      client.POST('/api/messages/{messageId}/follow-ups/{id}', {
-        params: { path: { messageId: one.messageId, id: newId() }, header },
-        body: {
-          title: one.title,
-          replyDay: one.byDay,
-          replyTime: one.byTime,
-          firm: one.byDay !== null,
-          categoryId: null,
-          effortMinutes: null,
-          priority: null,
-          forReply: true,
-          details: null,
-        },
-      }),
-    )
+  if (current.value) {
+    void followUpOf(current.value)
   }
 }
 

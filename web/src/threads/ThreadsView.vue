@@ -22,8 +22,10 @@ const ROOMS: readonly Room[] = ['round', 'sweep', 'promised', 'handed']
 
 const route = useRoute()
 const router = useRouter()
-const turn = ref<Turn>('WITH_ME')
+/** Another page may lead to one list, grouped as it says. */
+const turn = ref<Turn>(TURNS.find((each) => each.turn === route.query.turn)?.turn ?? 'WITH_ME')
 const by = useStorage<ThreadGrouping>('threads-grouped-by', 'THREAD')
+by.value = GROUPINGS.find((each) => each.by === route.query.by)?.by ?? by.value
 const threads = useThreads(turn, by)
 const newest = computed(() => threads.data.value?.pages[0])
 const openId = computed(() =>

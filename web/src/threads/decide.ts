@@ -1,4 +1,4 @@
-import { client, type CloseReason, type Done, type ThreadDecisions } from '@/api/client'
+import { client, newId, type CloseReason, type Done, type ThreadDecisions } from '@/api/client'
 import { run } from '@/api/commands'
 
 /** What is decided about one or several threads. */
@@ -38,6 +38,31 @@ export function joinThreads(threadIds: readonly string[]): Promise<Done | undefi
     client.POST('/api/threads/join', {
       params: { header },
       body: { threadIds: [...threadIds] },
+    }),
+  )
+}
+
+/** Makes a follow-up of what was asked or promised in a message, which my answer ends. */
+export function followUpOf(of: {
+  messageId: string
+  title: string
+  byDay: string | null
+  byTime: string | null
+}): Promise<Done | undefined> {
+  return run((header) =>
+    client.POST('/api/messages/{messageId}/follow-ups/{id}', {
+      params: { path: { messageId: of.messageId, id: newId() }, header },
+      body: {
+        title: of.title,
+        replyDay: of.byDay,
+        replyTime: of.byTime,
+        firm: of.byDay !== null,
+        categoryId: null,
+        effortMinutes: null,
+        priority: null,
+        forReply: true,
+        details: null,
+      },
     }),
   )
 }

@@ -40,12 +40,16 @@ export function setClock(id: string, running: boolean): Promise<Done | undefined
   )
 }
 
-/** Time that was spent on one without its clock. */
-export function addWork(id: string, minutes: number): Promise<Done | undefined> {
+/** Time that was spent on one without its clock: up to now, or from a time of a day. */
+export function addWork(
+  id: string,
+  minutes: number,
+  begun?: { day: string; from: string },
+): Promise<Done | undefined> {
   return run((header) =>
     client.POST('/api/follow-ups/{id}/work', {
       params: { path: { id }, header },
-      body: { minutes, day: null, from: null },
+      body: { minutes, day: begun?.day ?? null, from: begun?.from ?? null },
     }),
   )
 }

@@ -1,23 +1,12 @@
 <script setup lang="ts">
-import {
-  BarController,
-  BarElement,
-  CategoryScale,
-  Chart,
-  LinearScale,
-  Tooltip,
-  type ChartConfiguration,
-} from 'chart.js'
 import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
 import type { ChartBars } from '@/record/figures/bars'
+import { Chart, type ChartConfiguration } from '@/record/figures/chart'
 import { accountCalendar } from '@/ui/accountCalendar'
 
 /** Bars beside each other; what they say stands in a table too, so that it is an ornament for whoever cannot see it. */
 const { chart } = defineProps<{ chart: ChartBars }>()
 const emit = defineEmits<{ choose: [place: number] }>()
-
-Chart.defaults.font.family = getComputedStyle(document.body).fontFamily
-Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip)
 
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 let drawn: Chart<'bar'> | undefined

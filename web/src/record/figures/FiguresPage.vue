@@ -16,6 +16,7 @@ import {
 } from '@/record/figures/parts'
 import { habitWords } from '@/record/figures/words'
 import RecordHeading from '@/record/RecordHeading.vue'
+import Chip from '@/ui/Chip.vue'
 import { effortText } from '@/ui/effort'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -117,17 +118,14 @@ const recipeOf = (habit: FiguresView['habits'][number]) => ({
     >
       <RecordHeading />
       <span class="flex flex-wrap items-center gap-1.5 print:hidden">
-        <button
+        <Chip
           v-for="each in SPANS"
           :key="each.text"
-          class="btn btn-quiet h-8 px-2 max-sm:h-11"
-          :class="isChosen(each.days) ? 'bg-kelp-wash text-kelp' : undefined"
-          :aria-pressed="isChosen(each.days)"
-          type="button"
+          :on="isChosen(each.days)"
           @click="choose(each.days)"
         >
           {{ each.text }}
-        </button>
+        </Chip>
       </span>
       <span v-if="figures.data.value" class="text-ink-soft ml-auto text-sm"
         >{{ day(figures.data.value.from) }} to {{ day(figures.data.value.to) }}, in working
@@ -143,18 +141,15 @@ const recipeOf = (habit: FiguresView['habits'][number]) => ({
       <div class="mx-auto grid max-w-5xl gap-x-8 gap-y-6 px-3 pt-1 lg:grid-cols-2">
         <FigurePart v-bind="parts.responses">
           <span class="mt-2 flex gap-1 print:hidden">
-            <button
+            <Chip
               v-for="way in WAYS"
               :key="way.by"
-              class="btn btn-quiet h-7 px-2 max-sm:h-11"
-              :class="by === way.by ? 'bg-kelp-wash text-kelp' : undefined"
-              :aria-pressed="by === way.by"
-              type="button"
+              :on="by === way.by"
               :data-test="`responses-${way.by}`"
               @click="by = way.by"
             >
               {{ way.text }}
-            </button>
+            </Chip>
           </span>
         </FigurePart>
         <FigurePart v-for="part in parts.others" :key="part.test" v-bind="part">

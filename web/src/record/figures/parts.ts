@@ -195,7 +195,11 @@ export function agePart(view: FiguresView): Part {
     rows: view.ages.map((each) => ({
       key: each.age,
       cells: [AGES[each.age], String(each.withMe), String(each.withOthers)],
-      to: { name: 'threads', params: { id: '' } },
+      to: {
+        name: 'threads',
+        params: { id: '' },
+        query: { by: 'AGE', turn: each.withMe > 0 ? 'WITH_ME' : 'WITH_OTHERS' },
+      },
     })),
   }
 }

@@ -6,6 +6,7 @@ import { fileOf, useProof, wishIn } from '@/record/proof/query'
 import { kindText, OUTCOMES } from '@/record/proof/words'
 import RecordHeading from '@/record/RecordHeading.vue'
 import view from '@/record/view'
+import { CLOSED_AS } from '@/threads/words'
 import { useKeys } from '@/ui/keys'
 import KeyHint from '@/ui/KeyHint.vue'
 import Loading from '@/ui/Loading.vue'
@@ -22,6 +23,10 @@ async function save(ending: 'pdf' | 'zip'): Promise<void> {
   saving.value = ending
   await saveFile(fileOf(wish.value, ending), `proof.${ending}`)
   saving.value = undefined
+}
+
+function print(): void {
+  window.print()
 }
 
 /** The message of an exchange, below on this page. */
@@ -55,6 +60,7 @@ useKeys(view.name, [
         >
           Save as PDF <KeyHint :group="view.name" :does="view.keys.paper.does" or="P" />
         </button>
+        <button class="btn max-sm:h-11" type="button" @click="print">Print</button>
         <button
           class="btn max-sm:h-11"
           type="button"
@@ -158,7 +164,8 @@ useKeys(view.name, [
             </li>
           </ol>
           <p v-if="thread.closedAt" class="text-ink-soft">
-            Closed by hand {{ moment(thread.closedAt) }}.
+            Closed by hand {{ moment(thread.closedAt)
+            }}{{ thread.closedFor ? `: ${CLOSED_AS[thread.closedFor]}` : '' }}.
           </p>
           <ol class="mt-3 space-y-3">
             <li

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRunningClock } from '@/api/queries'
-import { correct, removeTime, stopClock } from '@/record/time/changes'
+import { correct, removeTime } from '@/record/time/changes'
 import { hours, localMoment } from '@/record/time/words'
+import { setClock } from '@/today/plan'
 
 /** Asks about a clock that was probably left running, over every view until it is answered. */
 const AGAIN = 3_600_000
@@ -49,7 +50,11 @@ function goesOn(): void {
     >
       {{ localMoment(clock.proposedTo) }}, after {{ hours(clock.proposedMinutes) }}
     </button>
-    <button class="btn h-8 max-sm:h-11" type="button" @click="void stopClock(clock.followUpId)">
+    <button
+      class="btn h-8 max-sm:h-11"
+      type="button"
+      @click="void setClock(clock.followUpId, false)"
+    >
       Just now, after {{ hours(clock.minutes) }}
     </button>
     <button class="btn h-8 max-sm:h-11" type="button" @click="void removeTime(clock.stintId)">

@@ -7,13 +7,14 @@ import { saveFile } from '@/files/saveFile'
 import FollowUpFinder from '@/lists/FollowUpFinder.vue'
 import OutMenu from '@/lists/OutMenu.vue'
 import RecordHeading from '@/record/RecordHeading.vue'
-import { addTime, correct, removeTime, stopClock, type WorkedTime } from '@/record/time/changes'
-import { timeFile, timeWishIn, useSpent, type TimeWish } from '@/record/time/query'
+import { correct, removeTime, type WorkedTime } from '@/record/time/changes'
+import { timeFile, timeQuery, timeWishIn, useSpent, type TimeWish } from '@/record/time/query'
 import TimeForm from '@/record/time/TimeForm.vue'
 import TimePeriod from '@/record/time/TimePeriod.vue'
 import TimeWishesPanel from '@/record/time/TimeWishesPanel.vue'
 import { amountText, hours, spentText, tableOf, timesText } from '@/record/time/words'
 import view from '@/record/view'
+import { addWork, setClock } from '@/today/plan'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import History from '@/ui/History.vue'
 import KeyHint from '@/ui/KeyHint.vue'
@@ -22,6 +23,7 @@ import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import RowList from '@/ui/RowList.vue'
 import { day, today } from '@/ui/time'
+import { usePointed } from '@/ui/usePointed'
 
 /** The time that was spent: by day, category, person or follow-up, put right where it was not so, and billed. */
 const ROW = 34
@@ -34,7 +36,6 @@ const running = useRunningClock()
 const categories = useCategories()
 const intake = useIntake()
 const choices = computed(() => intake.data.value?.quickChoices ?? [])
-const current = ref<string>()
 const form = ref<'correct' | 'add' | 'find'>()
 const traced = ref(false)
 const addTo = ref<{ id: string; title: string }>()
@@ -52,8 +53,15 @@ const groups = computed(() =>
   })),
 )
 const lines = computed(() => groups.value.flatMap((group) => group.rows))
-const place = computed(() => lines.value.findIndex((row) => row.key === current.value))
-const pointed = computed(() => lines.value[place.value]?.line)
+const {
+  current,
+  pointed: pointedRow,
+  step,
+} = usePointed(
+  () => lines.value,
+  (each) => each.key,
+)
+const pointed = computed(() => pointedRow.value?.line)
 const single = computed(() =>
   pointed.value?.stints.length === 1 ? pointed.value.stints[0] : undefined,
 )
@@ -63,13 +71,7 @@ watch(current, () => {
 })
 
 function set(changed: Partial<TimeWish>): void {
-  void router.replace({ query: { ...wish.value, ...changed } })
-}
-
-function step(by: number): void {
-  current.value =
-    lines.value[Math.min(Math.max(place.value + by, 0), lines.value.length - 1)]?.key ??
-    current.value
+  void router.replace({ query: timeQuery({ ...wish.value, ...changed }) })
 }
 
 function open(line: SpentLine | undefined): void {
@@ -94,7 +96,7 @@ async function keep(time: WorkedTime): Promise<void> {
     form.value === 'correct' && single.value
       ? await correct(single.value, time)
       : addTo.value
-        ? await addTime(addTo.value.id, time)
+        ? await addWork(addTo.value.id, time.minutes, time)
         : undefined
   if (done) {
     form.value = undefined
@@ -185,7 +187,7 @@ useKeys(view.name, [
       <button
         class="btn ml-auto h-8 max-sm:h-11"
         type="button"
-        @click="void stopClock(running.data.value.clock.followUpId)"
+        @click="void setClock(running.data.value.clock.followUpId, false)"
       >
         Stop
       </button>

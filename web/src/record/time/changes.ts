@@ -22,25 +22,7 @@ export function removeTime(id: string): Promise<Done | undefined> {
   )
 }
 
-/** Time that was spent without the clock. */
-export function addTime(followUpId: string, time: WorkedTime): Promise<Done | undefined> {
-  return run((header) =>
-    client.POST('/api/follow-ups/{id}/work', {
-      params: { path: { id: followUpId }, header },
-      body: time,
-    }),
-  )
-}
-
-/** Stops the clock of what is worked at. */
-export function stopClock(followUpId: string): Promise<Done | undefined> {
-  return run((header) =>
-    client.POST('/api/follow-ups/{id}/work/stop', {
-      params: { path: { id: followUpId }, header },
-    }),
-  )
-}
-
+/** How time is rounded and billed. */
 export function saveTimeWishes(wishes: TimeWishes): Promise<Done | undefined> {
   return run((header) => client.PUT('/api/settings/time', { params: { header }, body: wishes }))
 }

@@ -9,8 +9,8 @@ export interface TimeWish {
   readonly from: string
   readonly to: string
   readonly by: SpentBy
-  readonly category?: string
-  readonly person?: string
+  readonly category?: string | undefined
+  readonly person?: string | undefined
 }
 
 export const BY: readonly { by: SpentBy; text: string }[] = [
@@ -61,7 +61,12 @@ export function timeWishIn(query: LocationQuery): TimeWish {
 
 /** The address of the same as a file. */
 export function timeFile(wish: TimeWish, ending: 'pdf' | 'csv'): string {
-  return `/api/time.${ending}?${new URLSearchParams({ ...wish }).toString()}`
+  return `/api/time.${ending}?${new URLSearchParams(timeQuery(wish)).toString()}`
+}
+
+/** What is wanted, as it stands in an address. */
+export function timeQuery({ category, person, ...days }: TimeWish): Record<string, string> {
+  return { ...days, ...(category ? { category } : {}), ...(person ? { person } : {}) }
 }
 
 /** The time that was spent. */

@@ -263,7 +263,7 @@ class DailyWorkIT {
         browser.click("[data-test=attach-related]");
         browser.until(
                 () -> browser.textOf("[data-test=note-read] strong").equals("brass") ? true : null, "the note reads");
-        browser.type("[data-test=related-field]", "splice", Keys.ENTER);
+        browser.type("[data-test=find-follow-up]", "splice", Keys.ENTER);
         browser.find("[data-test=related]");
         browser.escape();
         browser.untilGone("[data-test=attached]");

@@ -92,7 +92,7 @@ class RecordIT {
         browser.open("/record/time");
         browser.find("[data-test=time-bar]");
         browser.press("a");
-        browser.type("[data-test=related-field]", "varnish");
+        browser.type("[data-test=find-follow-up]", "varnish");
         browser.untilText("Varnish the gig");
         browser.press(Keys.ENTER);
         browser.type("[data-test=time-length]", "nothing", Keys.ENTER);

@@ -13,6 +13,7 @@ import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Import;
 import org.springframework.core.env.MapPropertySource;
 import org.squallnote.server.files.ImportCommand;
+import org.squallnote.server.files.RunningApplication;
 import org.squallnote.store.StoreConfiguration;
 
 /** The application. Started without a command it serves; with {@code import} or {@code rebuild} it does that and ends. */
@@ -30,7 +31,7 @@ public class Squallnote {
     public static void main(String[] arguments) {
         String[] args = withAbsoluteData(arguments);
         boolean command = Arrays.stream(args).anyMatch(ImportCommand.NAMES::contains);
-        if (command && ImportCommand.handOverToRunning(args)) {
+        if (command && RunningApplication.handOver(args)) {
             return;
         }
         SpringApplication application = application(args);

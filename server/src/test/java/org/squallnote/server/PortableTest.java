@@ -193,6 +193,16 @@ class PortableTest extends ServerTest {
                         "manifest.json",
                         entries.get("manifest.json").replaceAll("\"schema\" : \"\\d+\"", "\"schema\" : \"7\"")),
                 "another version");
+        assertRefused(with(entries, "manifest.json", "{\"format\":\"squallnote-account\",\"version\":1}"), "damaged");
+        Map<String, String> more = new LinkedHashMap<>(entries);
+        more.put("messages/" + UUID.randomUUID() + ".eml", "From: nobody\r\n\r\nof no message");
+        assertRefused(with(more, "", ""), "damaged");
+        assertRefused(
+                with(
+                        entries,
+                        "tables/follow_up.jsonl",
+                        entries.get("tables/follow_up.jsonl").replace("2026-03-05", "soon")),
+                "damaged");
         assertThat(jdbc.queryForObject("select count(*) from account where id = ?", Integer.class, me.accountId()))
                 .isZero();
         accountImport.run(file(before));

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.squallnote.server.account.SignedIn;
 import tools.jackson.databind.JsonNode;
 
@@ -23,6 +24,9 @@ class RoundTest extends ServerTest {
 
     @Autowired
     private TestClock clock;
+
+    @Autowired
+    private JdbcTemplate jdbc;
 
     @BeforeEach
     void someThingsAreOpen() {
@@ -109,5 +113,23 @@ class RoundTest extends ServerTest {
         assertThat(over.path("step").asString(""))
                 .as("the next one begins anew")
                 .isEqualTo("INTAKE");
+    }
+
+    @Test
+    void thousandsOfLinesAreKeptAndAreForgottenWithTheNextWalk() {
+        change(me, HttpMethod.POST, "/api/round", "");
+        String key = lines("UNDATED").get(0).path("key").asString("");
+        jdbc.update(
+                "insert into round_kept (owner, id, line) select ?, random_uuid(), 'm:' || x from system_range(1, 5000)",
+                me.accountId());
+        change(me, HttpMethod.POST, "/api/round/kept", "{\"key\":\"" + key + "\",\"name\":\"Polish the bell\"}");
+        change(me, HttpMethod.POST, "/api/round/kept", "{\"key\":\"" + key + "\",\"name\":\"twice, as by two tabs\"}");
+        assertThat(names("UNDATED")).isEmpty();
+        change(me, HttpMethod.POST, "/api/round/finished", "");
+        change(me, HttpMethod.POST, "/api/round", "");
+        assertThat(names("UNDATED")).containsExactly("Polish the bell");
+        assertThat(jdbc.queryForObject(
+                        "select count(*) from round_kept where owner = ?", Integer.class, me.accountId()))
+                .isZero();
     }
 }

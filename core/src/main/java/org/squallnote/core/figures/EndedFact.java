@@ -7,7 +7,8 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUpState;
-import org.squallnote.core.time.ReplyBy;
+import org.squallnote.core.record.Deadline;
+import org.squallnote.core.time.WorkingTime;
 
 /**
  * A follow-up that has ended.
@@ -23,19 +24,13 @@ public record EndedFact(
         Instant endedAt,
         @Nullable LocalDate replyDay,
         @Nullable LocalTime replyTime,
-        boolean firm,
         @Nullable Integer effortMinutes,
         long spentSeconds,
         @Nullable Instant answeredAt) {
 
-    /** By when it was to be answered. */
-    Optional<ReplyBy> replyBy() {
-        return Optional.ofNullable(replyDay).map(day -> new ReplyBy(day, Optional.ofNullable(replyTime), firm));
-    }
-
-    /** When it was over for the other side: answered, else ended. */
-    Instant over() {
-        return answeredAt == null || answeredAt.isAfter(endedAt) ? endedAt : answeredAt;
+    /** Whether it was in time; absent where it had no date. */
+    Optional<Boolean> onTime(WorkingTime workingTime) {
+        return new Deadline(id, endedAt, replyDay, replyTime, answeredAt).onTime(workingTime);
     }
 
     long spentMinutes() {

@@ -19,7 +19,7 @@ import org.squallnote.core.category.Category;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
-import org.squallnote.core.record.Stamps;
+import org.squallnote.core.recipe.Conditions;
 import org.squallnote.core.thread.Age;
 import org.squallnote.core.time.DayLoad;
 import org.squallnote.core.time.WorkingTime;
@@ -125,10 +125,11 @@ public final class Figures {
         int[] sum = new int[2];
         for (EndedFact each : ended) {
             if (each.state() == FollowUpState.DONE) {
-                if (each.replyBy().isEmpty()) {
+                Optional<Boolean> onTime = each.onTime(workingTime);
+                if (onTime.isEmpty()) {
                     undated++;
                 } else {
-                    int at = Stamps.isOnTime(each.replyBy().get(), each.over(), workingTime) ? 0 : 1;
+                    int at = onTime.get() ? 0 : 1;
                     sum[at]++;
                     Optional.ofNullable(byWeek.get(weeks.of(each.endedAt()))).ifPresent(week -> week[at]++);
                 }
@@ -302,8 +303,12 @@ public final class Figures {
             @Nullable UUID categoryId,
             int decisions) {}
 
-    /** Where recipes would have saved decisions: everything from somebody was let go, or became one kind of follow-up. */
-    public static List<Habit> habits(Collection<DecidedFact> decided) {
+    /**
+     * Where recipes would have saved decisions: everything from somebody was let go, or became one kind of follow-up.
+     *
+     * @param recipes what the recipes that there are ask for; of whom one of them is about is not said again
+     */
+    public static List<Habit> habits(Collection<DecidedFact> decided, Collection<Conditions> recipes) {
         Map<String, List<DecidedFact>> byParty =
                 decided.stream().filter(each -> !each.byRecipe()).collect(Collectors.groupingBy(DecidedFact::party));
         return byParty.values().stream()
@@ -315,6 +320,11 @@ public final class Figures {
                         == 1)
                 .map(all -> all.get(0))
                 .filter(each -> each.decision() == Decision.NOTHING || each.decision() == Decision.FOLLOW_UP)
+                .filter(each -> recipes.stream()
+                        .noneMatch(recipe -> recipe.areAbout(
+                                each.fromName(),
+                                each.fromAddress(),
+                                Optional.ofNullable(each.listAddress()).orElse(""))))
                 .map(each -> new Habit(
                         each.party(),
                         each.listAddress() == null ? each.fromName() : "",

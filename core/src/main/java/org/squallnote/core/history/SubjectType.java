@@ -20,7 +20,7 @@ public enum SubjectType {
     PLAN,
     STINT,
     TIME_WISHES,
-    ROUND,
+    ROUND_LINE,
     SERIES,
     INVITATION,
     REMINDER,

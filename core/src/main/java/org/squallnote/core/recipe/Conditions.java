@@ -70,11 +70,17 @@ public record Conditions(
         return equals(NONE);
     }
 
+    /** Whether they name from whom or through which list a message comes, and it does so. */
+    public boolean areAbout(String fromName, String fromAddress, String throughList) {
+        boolean named = !(sender.isBlank() && domain.isBlank() && list.isBlank());
+        return named && sender(fromName, fromAddress) && domain(fromAddress) && list(throughList);
+    }
+
     /** Whether everything that is given holds. */
     public boolean hold(Candidate message) {
-        return sender(message)
-                && domain(message)
-                && (list.isBlank() || message.list().equalsIgnoreCase(list.strip()))
+        return sender(message.fromName(), message.fromAddress())
+                && domain(message.fromAddress())
+                && list(message.list())
                 && (room.isBlank() || message.room().equals(room.strip()))
                 && (nature == null || nature == message.nature())
                 && (addressed == null || (addressed == Addressed.TO ? message.to() : message.cc()))
@@ -83,18 +89,22 @@ public record Conditions(
                 && words(message);
     }
 
-    private boolean sender(Candidate message) {
+    private boolean sender(String fromName, String fromAddress) {
         String wanted = sender.strip().toLowerCase(Locale.ROOT);
         return wanted.isEmpty()
-                || message.fromAddress().contains(wanted)
-                || message.fromName().toLowerCase(Locale.ROOT).contains(wanted);
+                || fromAddress.contains(wanted)
+                || fromName.toLowerCase(Locale.ROOT).contains(wanted);
     }
 
-    private boolean domain(Candidate message) {
+    private boolean domain(String fromAddress) {
         String wanted = domain.strip().toLowerCase(Locale.ROOT).replaceFirst("^@", "");
         return wanted.isEmpty()
-                || message.fromAddress().endsWith("@" + wanted)
-                || (message.fromAddress().contains("@") && message.fromAddress().endsWith("." + wanted));
+                || fromAddress.endsWith("@" + wanted)
+                || (fromAddress.contains("@") && fromAddress.endsWith("." + wanted));
+    }
+
+    private boolean list(String throughList) {
+        return list.isBlank() || throughList.equalsIgnoreCase(list.strip());
     }
 
     private boolean words(Candidate message) {

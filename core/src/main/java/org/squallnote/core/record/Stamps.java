@@ -38,7 +38,7 @@ public record Stamps(
             throw new IllegalArgumentException("An open follow-up is not in the record.");
         }
         Instant begun = askedAt == null ? followUp.createdAt() : askedAt;
-        Instant over = answeredAt == null || answeredAt.isAfter(endedAt) ? endedAt : answeredAt;
+        Instant over = over(endedAt, answeredAt);
         return new Stamps(
                 askedAt,
                 followUp.createdAt(),
@@ -46,6 +46,11 @@ public record Stamps(
                 endedAt,
                 over.isAfter(begun) ? workingTime.between(begun, over).toMinutes() : 0,
                 followUp.replyBy().map(by -> isOnTime(by, over, workingTime)).orElse(null));
+    }
+
+    /** When something was over for the other side: answered, else ended. */
+    public static Instant over(Instant endedAt, @Nullable Instant answeredAt) {
+        return answeredAt == null || answeredAt.isAfter(endedAt) ? endedAt : answeredAt;
     }
 
     /** Whether something was over in time: by the day, and by the time of day where one was set. */

@@ -21,6 +21,7 @@ import org.squallnote.core.category.Category;
 import org.squallnote.core.category.Hue;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.message.Decision;
+import org.squallnote.core.recipe.Conditions;
 import org.squallnote.core.thread.Age;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
@@ -148,7 +149,6 @@ class FiguresTest {
                 Instant.parse(endedAt),
                 replyDay.isEmpty() ? null : LocalDate.parse(replyDay),
                 replyDay.isEmpty() ? null : LocalTime.of(12, 0),
-                false,
                 effort,
                 spent * 60L,
                 answeredAt.isEmpty() ? null : Instant.parse(answeredAt));
@@ -255,10 +255,29 @@ class FiguresTest {
             decided.add(fact("tide@x.example", Decision.FOLLOW_UP, TIDE, false));
             decided.add(fact("each@x.example", Decision.ANSWERED, null, false));
         }
-        assertThat(Figures.habits(decided))
+        assertThat(Figures.habits(decided, List.of()))
                 .containsExactly(
                         new Figures.Habit("news@x.example", "N", false, Decision.NOTHING, null, 6),
                         new Figures.Habit("tide@x.example", "N", false, Decision.FOLLOW_UP, TIDE, 6));
+    }
+
+    @Test
+    void aHabitForWhichThereIsARecipeIsNotSaidAgain() {
+        List<DecidedFact> decided = new ArrayList<>();
+        for (int i = 0; i < 6; i++) {
+            decided.add(fact("news@x.example", Decision.NOTHING, null, false));
+        }
+        assertThat(Figures.habits(decided, List.of(recipe("news@x.example", List.of()))))
+                .isEmpty();
+        assertThat(Figures.habits(decided, List.of(recipe("other@x.example", List.of()))))
+                .hasSize(1);
+        assertThat(Figures.habits(decided, List.of(recipe("", List.of("tide")))))
+                .as("a recipe about words is about nobody")
+                .hasSize(1);
+    }
+
+    private static Conditions recipe(String sender, List<String> words) {
+        return new Conditions(sender, "", "", "", words, null, null, null, null);
     }
 
     private static DecidedFact fact(String from, Decision decision, UUID category, boolean byRecipe) {

@@ -43,15 +43,13 @@ class RoundTest {
     void isTakenUpWhereItWasLeftUntilItIsAnotherWeeks() {
         RoundState begun = RoundState.NONE.begun(NOW);
         assertThat(RoundState.NONE.underWay(NOW)).isFalse();
-        RoundState left = begun.at(RoundStep.WITH_ME).keeping("t:1");
+        RoundState left = begun.at(RoundStep.WITH_ME);
         assertThat(left.underWay(NOW.plus(Duration.ofDays(2)))).isTrue();
         assertThat(left.step()).isEqualTo(RoundStep.WITH_ME);
-        assertThat(left.isLeft("t:1")).isFalse();
-        assertThat(left.isLeft("t:2")).isTrue();
         assertThat(left.underWay(NOW.plus(Duration.ofDays(6)))).isFalse();
-        assertThat(left.begun(NOW).isLeft("t:1"))
-                .as("another walk, other lines")
-                .isTrue();
+        assertThat(left.begun(NOW).step())
+                .as("another walk, from its beginning")
+                .isEqualTo(RoundStep.INTAKE);
     }
 
     @Test

@@ -35,12 +35,15 @@ class RecordFigures {
 
     private final FiguresStore store;
     private final CategoryStore categories;
+    private final RecipeHabits habits;
     private final WorkingTimes workingTimes;
     private final Clock clock;
 
-    RecordFigures(FiguresStore store, CategoryStore categories, WorkingTimes workingTimes, Clock clock) {
+    RecordFigures(
+            FiguresStore store, CategoryStore categories, RecipeHabits habits, WorkingTimes workingTimes, Clock clock) {
         this.store = store;
         this.categories = categories;
+        this.habits = habits;
         this.workingTimes = workingTimes;
         this.clock = clock;
     }
@@ -107,6 +110,6 @@ class RecordFigures {
                         store.waiting(owner).stream().collect(Collectors.toMap(PartyCount::party, PartyCount::threads)),
                         workingTime),
                 Figures.efforts(ended, known),
-                Figures.habits(decided));
+                habits.of(owner, decided));
     }
 }

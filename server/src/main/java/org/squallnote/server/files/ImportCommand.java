@@ -1,16 +1,12 @@
 package org.squallnote.server.files;
 
-import java.io.FileNotFoundException;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -20,21 +16,19 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.account.Account;
-import org.squallnote.server.DataFolder;
 import org.squallnote.server.DatabaseCompaction;
-import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.portable.AccountExport;
 import org.squallnote.server.portable.AccountImport;
+import org.squallnote.server.portable.WholeFile;
 import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.search.Indexes;
 import org.squallnote.store.account.AccountStore;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
- * The commands {@code import FILE…}, {@code export FILE} and {@code rebuild}. While the application runs, the database is its own; then the
- * files are handed to it over the local address.
+ * The commands {@code import FILE…}, {@code export FILE} and {@code rebuild}. While the application runs, the database is its
+ * own; then it is asked to do it, see {@link RunningApplication}.
  */
 @Component
 public class ImportCommand implements ApplicationRunner {
@@ -44,8 +38,6 @@ public class ImportCommand implements ApplicationRunner {
 
     /** The commands that end by themselves. */
     public static final Set<String> NAMES = Set.of("import", "export", "rebuild");
-
-    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final FileImport files;
     private final Rebuild rebuild;
@@ -87,6 +79,8 @@ public class ImportCommand implements ApplicationRunner {
         try {
             work(words, arguments);
             compaction.packAfter(context::close);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         } catch (IOException | IllegalArgumentException | Refusal e) {
             System.err.println("squallnote: " + reason(e));
             System.exit(1);
@@ -94,7 +88,7 @@ public class ImportCommand implements ApplicationRunner {
         System.exit(0);
     }
 
-    private void work(List<String> words, ApplicationArguments arguments) throws IOException {
+    private void work(List<String> words, ApplicationArguments arguments) throws IOException, InterruptedException {
         switch (words.get(0)) {
             case "rebuild" -> {
                 Account account = account(arguments);
@@ -104,7 +98,11 @@ public class ImportCommand implements ApplicationRunner {
             }
             case "export" -> {
                 Account account = account(arguments);
-                accountExport.write(account.id(), Path.of(words.get(1)));
+                WholeFile.write(Path.of(words.get(1)), part -> {
+                    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
+                        accountExport.write(account.id(), out);
+                    }
+                });
                 say(words.get(1) + ": all of " + account.signIn() + ".");
             }
             default -> {
@@ -131,7 +129,7 @@ public class ImportCommand implements ApplicationRunner {
         }
     }
 
-    private static String reason(Exception problem) {
+    static String reason(Exception problem) {
         return problem instanceof NoSuchFileException missing
                 ? "There is no file " + missing.getFile() + "."
                 : String.valueOf(problem.getMessage());
@@ -154,107 +152,14 @@ public class ImportCommand implements ApplicationRunner {
         return all.get(0);
     }
 
-    /** Hands the files to the running application, if there is one; answers whether that was done. */
-    public static boolean handOverToRunning(String[] arguments) {
-        List<String> words = new ArrayList<>();
-        String data = "data";
-        String account = "";
-        for (String argument : arguments) {
-            if (argument.startsWith("--data=")) {
-                data = argument.substring("--data=".length());
-            } else if (argument.startsWith("--account=")) {
-                account = argument.substring("--account=".length());
-            } else if (!argument.startsWith("--")) {
-                words.add(argument);
-            }
-        }
-        Path running = Path.of(data, DataFolder.RUNNING);
-        if (words.size() < 2 || words.get(0).equals("rebuild") || !Files.exists(running)) {
-            return false;
-        }
-        try {
-            List<String> lines = Files.readAllLines(running);
-            HttpClient client = HttpClient.newHttpClient();
-            if (words.get(0).equals("export")) {
-                export(client, lines, account, Path.of(words.get(1)));
-                return true;
-            }
-            for (String name : words.subList(1, words.size())) {
-                if (AccountImport.isArchive(Path.of(name))) {
-                    throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
-                            + " nothing else is written meanwhile. Nothing was taken in.");
-                }
-                HttpRequest request = HttpRequest.newBuilder(
-                                URI.create("http://127.0.0.1:" + lines.get(0) + "/api/files"))
-                        .header(LocalToken.TOKEN_HEADER, lines.get(1))
-                        .header(LocalToken.ACCOUNT_HEADER, account)
-                        .header("Content-Type", "application/octet-stream")
-                        .POST(HttpRequest.BodyPublishers.ofFile(Path.of(name)))
-                        .build();
-                HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
-                if (response.statusCode() == 200) {
-                    say(name, JSON.readValue(response.body(), FileImport.Result.class));
-                } else if (response.statusCode() == 401) {
-                    throw new IllegalArgumentException(
-                            account.isEmpty()
-                                    ? "There is no account yet, or there are several. Open the page and make one, or say"
-                                            + " which one is meant: --account=NAME."
-                                    : "Nobody signs in as " + account + ".");
-                } else {
-                    throw new IllegalArgumentException(name + ": "
-                            + JSON.readTree(response.body()).path("detail").asString("not taken in"));
-                }
-            }
-            return true;
-        } catch (FileNotFoundException | NoSuchFileException | IllegalArgumentException e) {
-            System.err.println("squallnote: " + reason(e));
-            System.exit(1);
-            return true;
-        } catch (IOException e) {
-            // Left behind by an application that was killed: the database is free.
-            return false;
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            return true;
-        }
-    }
-
-    /** Lets the running application write the account as it is at this moment. */
-    private static void export(HttpClient client, List<String> lines, String account, Path file)
-            throws IOException, InterruptedException {
-        if (Files.exists(file)) {
-            throw new IllegalArgumentException("There is a file " + file + " already. Nothing was written.");
-        }
-        Path part = Files.createTempFile(file.toAbsolutePath().getParent(), "export", ".part");
-        try {
-            HttpRequest request = HttpRequest.newBuilder(
-                            URI.create("http://127.0.0.1:" + lines.get(0) + "/api/account/export"))
-                    .header(LocalToken.TOKEN_HEADER, lines.get(1))
-                    .header(LocalToken.ACCOUNT_HEADER, account)
-                    .GET()
-                    .build();
-            HttpResponse<Path> response = client.send(request, HttpResponse.BodyHandlers.ofFile(part));
-            if (response.statusCode() != 200) {
-                throw new IllegalArgumentException(
-                        account.isEmpty()
-                                ? "There are several accounts, or none. Say which one is meant: --account=NAME."
-                                : "Nobody signs in as " + account + ".");
-            }
-            Files.move(part, file);
-            say(file + ": all of the account, while the application runs.");
-        } finally {
-            Files.deleteIfExists(part);
-        }
-    }
-
-    private static void say(String name, FileImport.Result result) {
+    static void say(String name, FileImport.Result result) {
         String what = result.kind() == FileImport.Kind.EVENTS ? " event" : " message";
         say(name + ": " + result.found() + what + (result.found() == 1 ? ", " : "s, ") + result.added() + " new, "
                 + result.known() + " known before"
                 + (result.unreadable() == 0 ? "." : ", " + result.unreadable() + " that cannot be read, left out."));
     }
 
-    private static void say(String line) {
+    static void say(String line) {
         System.out.println(line);
     }
 }

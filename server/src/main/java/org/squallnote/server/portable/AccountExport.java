@@ -1,14 +1,11 @@
 package org.squallnote.server.portable;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -106,22 +103,6 @@ public class AccountExport {
 
     /** A file of a follow-up. */
     private record KeptFile(String sha256, long size) {}
-
-    /** Writes it into a file that is there only when it is whole. */
-    public void write(UUID owner, Path file) throws IOException {
-        if (Files.exists(file)) {
-            throw new IllegalArgumentException("There is a file " + file + " already. Nothing was written.");
-        }
-        Path part = Files.createTempFile(file.toAbsolutePath().getParent(), "export", ".part");
-        try {
-            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-                write(owner, out);
-            }
-            Files.move(part, file);
-        } finally {
-            Files.deleteIfExists(part);
-        }
-    }
 
     /** Writes it. */
     public void write(UUID owner, OutputStream to) throws IOException {

@@ -1,13 +1,12 @@
 package org.squallnote.server.portable;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.time.DateTimeException;
 import java.util.Enumeration;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +16,7 @@ import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -44,6 +44,10 @@ public class AccountImport {
 
     private static final TypeReference<Map<String, @Nullable Object>> ROW = new TypeReference<>() {};
     private static final int PIECE = 64 * 1024;
+    private static final int LARGEST_MANIFEST = 64 * 1024;
+
+    /** A row with a file of 25 MB in it, in Base64. */
+    private static final int LONGEST_ROW = 64 * 1024 * 1024;
 
     private final DataSource database;
     private final TransactionTemplate transaction;
@@ -103,7 +107,12 @@ public class AccountImport {
             TakenIn taken = transaction.execute(status -> {
                 try {
                     return takeIn(zip, manifest);
-                } catch (IOException | SQLException | IllegalArgumentException | JacksonException e) {
+                } catch (IOException
+                        | SQLException
+                        | IllegalArgumentException
+                        | JacksonException
+                        | DateTimeException
+                        | DataAccessException e) {
                     throw Refusal.invalid("The archive is damaged: " + e.getMessage() + ". Nothing was taken in.");
                 }
             });
@@ -120,7 +129,7 @@ public class AccountImport {
             throw Refusal.invalid("This is no archive of an account. Nothing was taken in.");
         }
         try (InputStream in = zip.getInputStream(entry)) {
-            Manifest manifest = json.readValue(in.readAllBytes(), Manifest.class);
+            Manifest manifest = json.readValue(in.readNBytes(LARGEST_MANIFEST), Manifest.class);
             if (!manifest.format().equals(Manifest.FORMAT) || manifest.version() != Manifest.VERSION) {
                 throw Refusal.invalid("This archive is of another kind. Nothing was taken in.");
             }
@@ -179,10 +188,9 @@ public class AccountImport {
             throw new IllegalArgumentException("the table " + table.name() + " is missing");
         }
         int added = 0;
-        try (BufferedReader lines =
-                        new BufferedReader(new InputStreamReader(zip.getInputStream(entry), StandardCharsets.UTF_8));
+        try (BoundedLines lines = new BoundedLines(zip.getInputStream(entry), LONGEST_ROW);
                 PortableRows.Writing writing = rows.writing(table)) {
-            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+            for (byte[] line = lines.next(); line != null; line = lines.next()) {
                 Map<String, @Nullable Object> row = json.readValue(line, ROW);
                 if (!account.toString().equals(String.valueOf(row.get(table.owner())))) {
                     throw new IllegalArgumentException("a row of " + table.name() + " belongs to another account");
@@ -202,7 +210,7 @@ public class AccountImport {
             if (entry.getName().startsWith(AccountExport.MESSAGES)) {
                 String name = entry.getName().substring(AccountExport.MESSAGES.length());
                 UUID id = UUID.fromString(name.substring(0, name.lastIndexOf('.')));
-                if (rawMails.of(account, id).isEmpty()) {
+                if (!rawMails.has(account, id)) {
                     rawMails.keep(account, id, spooled(zip, entry));
                     messages++;
                 }
@@ -217,9 +225,11 @@ public class AccountImport {
     }
 
     private RawMail spooled(ZipFile zip, ZipEntry entry) throws IOException {
-        if (entry.getSize() >= 0 && entry.getSize() <= RawMail.LARGEST_IN_MEMORY) {
-            try (InputStream in = zip.getInputStream(entry)) {
-                return RawMail.of(in.readAllBytes());
+        // What it says of its own size is not believed.
+        try (InputStream in = zip.getInputStream(entry)) {
+            byte[] bytes = in.readNBytes(RawMail.LARGEST_IN_MEMORY + 1);
+            if (bytes.length <= RawMail.LARGEST_IN_MEMORY) {
+                return RawMail.of(bytes);
             }
         }
         return inFile(zip, entry);

@@ -1,6 +1,7 @@
 package org.squallnote.server.portable;
 
 import java.time.Instant;
+import java.util.Objects;
 import java.util.UUID;
 
 /**
@@ -16,6 +17,23 @@ record Manifest(String format, int version, String schema, Instant madeAt, Whose
     static final String FORMAT = "squallnote-account";
     static final int VERSION = 1;
 
+    /** @throws NullPointerException where something is missing, as in a damaged archive */
+    Manifest {
+        Objects.requireNonNull(format);
+        Objects.requireNonNull(schema);
+        Objects.requireNonNull(account);
+    }
+
     /** Whose it is. */
-    record Whose(UUID id, String signIn, String name, String zone, Instant createdAt) {}
+    record Whose(UUID id, String signIn, String name, String zone, Instant createdAt) {
+
+        /** @throws NullPointerException where something is missing, as in a damaged archive */
+        Whose {
+            Objects.requireNonNull(id);
+            Objects.requireNonNull(signIn);
+            Objects.requireNonNull(name);
+            Objects.requireNonNull(zone);
+            Objects.requireNonNull(createdAt);
+        }
+    }
 }

@@ -62,8 +62,8 @@ final class ProofWords {
     static String closed(CloseReason reason) {
         return switch (reason) {
             case ANSWERED -> "answered";
-            case DONE_ELSEWHERE -> "done another way";
-            case NOT_NEEDED -> "no answer needed";
+            case DONE_ELSEWHERE -> "done elsewhere";
+            case NOT_NEEDED -> "not needed";
             case GIVEN_UP -> "given up";
         };
     }

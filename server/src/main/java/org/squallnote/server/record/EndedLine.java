@@ -47,6 +47,6 @@ record EndedLine(
     /** The newest first; of one moment as the database orders their ids. */
     static final Comparator<EndedLine> NEWEST_FIRST = Comparator.comparing(
                     (EndedLine line) -> line.stamps().endedAt())
-            .thenComparing(line -> line.id().toString())
-            .reversed();
+            .reversed()
+            .thenComparing(line -> line.id().toString());
 }

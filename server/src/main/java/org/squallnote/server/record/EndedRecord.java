@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.people.Identities;
+import org.squallnote.core.record.Deadline;
 import org.squallnote.core.record.EndedBy;
 import org.squallnote.core.record.EndedOrigin;
 import org.squallnote.core.record.RecordFilter;
@@ -22,6 +23,7 @@ import org.squallnote.core.record.Stamps;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.reading.WorkingTimes;
+import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.people.PeopleStore;
 import org.squallnote.store.plan.PlanStore;
 import org.squallnote.store.record.RecordStore;
@@ -30,12 +32,14 @@ import org.squallnote.store.record.RecordStore;
 @Component
 class EndedRecord {
 
-    /** So many pages are looked through for those that were on time or not, before the rest is left to the next. */
-    private static final int MOST_LOOKED_AT = 20;
+    /** So many are looked through for those that were in time or not, before the rest is left to the next page. */
+    private static final int MOST_LOOKED_AT = 2_000;
 
-    private static final UUID LAST = new UUID(-1L, -1L);
+    /** Before all of one moment. */
+    private static final UUID FIRST = new UUID(0, 0);
 
     private final RecordStore store;
+    private final FollowUpStore followUps;
     private final PlanStore plans;
     private final PeopleStore people;
     private final ClosedThreads closedThreads;
@@ -45,6 +49,7 @@ class EndedRecord {
 
     EndedRecord(
             RecordStore store,
+            FollowUpStore followUps,
             PlanStore plans,
             PeopleStore people,
             ClosedThreads closedThreads,
@@ -52,6 +57,7 @@ class EndedRecord {
             WorkingTimes workingTimes,
             Clock clock) {
         this.store = store;
+        this.followUps = followUps;
         this.plans = plans;
         this.people = people;
         this.closedThreads = closedThreads;
@@ -78,7 +84,7 @@ class EndedRecord {
             @Nullable Boolean onTime,
             @Nullable Next from,
             int most) {
-        Next at = from == null ? new Next(clock.instant().plusSeconds(1), LAST) : from;
+        Next at = from == null ? new Next(clock.instant().plusSeconds(1), FIRST) : from;
         WorkingTime workingTime = workingTimes.of(me.accountId());
         // Threads have no date that they could keep, no category, and end in one way.
         boolean threads = onTime == null
@@ -127,35 +133,55 @@ class EndedRecord {
 
     private RecordPage followUps(
             SignedIn me, RecordFilter filter, @Nullable Boolean onTime, Next from, int most, WorkingTime workingTime) {
-        List<EndedLine> lines = new ArrayList<>();
-        Next at = from;
-        for (int i = 0; i < MOST_LOOKED_AT && lines.size() < most; i++) {
-            List<FollowUp> some = store.ended(
-                    me.accountId(),
-                    filter.fromInclusive(),
-                    filter.toExclusive(),
-                    filter.categoryId(),
-                    filter.state(),
-                    filter.addresses(),
-                    at.before(),
-                    at.beforeId(),
-                    most + 1);
-            List<EndedLine> those = lines(me.accountId(), some.subList(0, Math.min(most, some.size())), workingTime);
-            for (EndedLine line : those) {
-                if (lines.size() < most) {
-                    if (onTime == null || onTime.equals(line.stamps().onTime())) {
-                        lines.add(line);
-                    }
-                    at = new Next(line.stamps().endedAt(), line.id());
-                }
-            }
-            if (some.size() <= most
-                    && (those.isEmpty()
-                            || at.beforeId().equals(those.get(those.size() - 1).id()))) {
-                return new RecordPage(lines, null);
-            }
+        if (onTime != null) {
+            return inTimeOrNot(me.accountId(), filter, onTime, from, most, workingTime);
         }
-        return new RecordPage(lines, at);
+        List<FollowUp> some = store.ended(
+                me.accountId(),
+                filter.fromInclusive(),
+                filter.toExclusive(),
+                filter.categoryId(),
+                filter.state(),
+                filter.addresses(),
+                from.before(),
+                from.beforeId(),
+                most + 1);
+        List<EndedLine> lines = lines(me.accountId(), some.subList(0, Math.min(most, some.size())), workingTime);
+        EndedLine last = some.size() > most ? lines.get(lines.size() - 1) : null;
+        return new RecordPage(
+                lines, last == null ? null : new Next(last.stamps().endedAt(), last.id()));
+    }
+
+    /** Whether something was in time is worked out and not stored: of many as much is read as says it, of few all. */
+    private RecordPage inTimeOrNot(
+            UUID owner, RecordFilter filter, boolean onTime, Next from, int most, WorkingTime workingTime) {
+        List<Deadline> some = store.deadlines(
+                owner,
+                filter.fromInclusive(),
+                filter.toExclusive(),
+                filter.categoryId(),
+                filter.state(),
+                filter.addresses(),
+                from.before(),
+                from.beforeId(),
+                MOST_LOOKED_AT);
+        List<UUID> ids = new ArrayList<>();
+        Next at = null;
+        for (Deadline each : some) {
+            if (ids.size() == most) {
+                break;
+            }
+            if (each.onTime(workingTime).filter(found -> found == onTime).isPresent()) {
+                ids.add(each.id());
+            }
+            at = new Next(each.endedAt(), each.id());
+        }
+        boolean all = some.size() < MOST_LOOKED_AT
+                && (at == null || at.beforeId().equals(some.get(some.size() - 1).id()));
+        List<EndedLine> lines =
+                new ArrayList<>(ids.isEmpty() ? List.of() : lines(owner, followUps.byIds(owner, ids), workingTime));
+        lines.sort(EndedLine.NEWEST_FIRST);
+        return new RecordPage(lines, all ? null : at);
     }
 
     private List<EndedLine> lines(UUID owner, List<FollowUp> followUps, WorkingTime workingTime) {

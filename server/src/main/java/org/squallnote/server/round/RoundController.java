@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import org.squallnote.core.round.KeptLine;
 import org.squallnote.core.round.RoundState;
 import org.squallnote.core.round.RoundStep;
 import org.squallnote.server.account.CurrentAccount;
@@ -26,11 +28,11 @@ import org.squallnote.server.command.Done;
 @RestController
 class RoundController {
 
-    private final KeptRound kept;
+    private final Walks walks;
     private final RoundSteps steps;
 
-    RoundController(KeptRound kept, RoundSteps steps) {
-        this.kept = kept;
+    RoundController(Walks walks, RoundSteps steps) {
+        this.walks = walks;
         this.steps = steps;
     }
 
@@ -58,19 +60,25 @@ class RoundController {
 
     @GetMapping("/api/round")
     WalkView round(@CurrentAccount SignedIn me) {
-        RoundState state = kept.of(me.accountId());
-        boolean underWay = state.underWay(kept.now());
-        RoundState counted = underWay ? state : RoundState.NONE;
+        RoundState state = walks.of(me.accountId());
+        boolean underWay = walks.isUnderWay(state);
+        Set<String> kept = walks.kept(me.accountId(), state);
         List<WalkStep> views = new ArrayList<>();
         int forgotten = 0;
         for (RoundStep step : RoundStep.values()) {
             List<RoundLine> lines = steps.lines(me, step);
             int left = (int)
-                    lines.stream().filter(line -> counted.isLeft(line.key())).count();
+                    lines.stream().filter(line -> !kept.contains(line.key())).count();
             views.add(new WalkStep(step, left, lines.size() - left));
             forgotten += step.forgets() ? left : 0;
         }
-        return new WalkView(underWay, counted.step(), state.startedAt(), state.lastFinishedAt(), views, forgotten);
+        return new WalkView(
+                underWay,
+                underWay ? state.step() : RoundStep.INTAKE,
+                state.startedAt(),
+                state.lastFinishedAt(),
+                views,
+                forgotten);
     }
 
     /** @param kept how many of its lines stay as they are */
@@ -79,17 +87,16 @@ class RoundController {
     /** What is still to be decided about in a step. */
     @GetMapping("/api/round/lines")
     WalkLines lines(@CurrentAccount SignedIn me, @RequestParam RoundStep step) {
-        RoundState state = kept.of(me.accountId());
-        RoundState counted = state.underWay(kept.now()) ? state : RoundState.NONE;
+        Set<String> kept = walks.kept(me.accountId(), walks.of(me.accountId()));
         List<RoundLine> all = steps.lines(me, step);
         List<RoundLine> left =
-                all.stream().filter(line -> counted.isLeft(line.key())).toList();
+                all.stream().filter(line -> !kept.contains(line.key())).toList();
         return new WalkLines(left, all.size() - left.size());
     }
 
     @PostMapping("/api/round")
     Done begin(@CurrentAccount SignedIn me, @CommandId UUID commandId) {
-        return kept.begin(me, commandId);
+        return walks.begin(me, commandId);
     }
 
     record WalkTo(@NotNull RoundStep step) {}
@@ -97,7 +104,7 @@ class RoundController {
     /** Goes to another step. */
     @PutMapping("/api/round/step")
     Done goTo(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WalkTo body) {
-        return kept.goTo(me, commandId, body.step());
+        return walks.goTo(me, commandId, body.step());
     }
 
     /**
@@ -106,16 +113,16 @@ class RoundController {
      * @param name what it is called, for the way back
      */
     record WalkKept(
-            @NotBlank @Size(max = 700) String key,
+            @NotBlank @Size(max = KeptLine.LONGEST) String key,
             @NotNull @Size(max = 1000) String name) {}
 
     @PostMapping("/api/round/kept")
     Done keep(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WalkKept body) {
-        return kept.keep(me, commandId, body.key(), body.name());
+        return walks.keep(me, commandId, body.key(), body.name());
     }
 
     @PostMapping("/api/round/finished")
     Done finish(@CurrentAccount SignedIn me, @CommandId UUID commandId) {
-        return kept.finish(me, commandId);
+        return walks.finish(me, commandId);
     }
 }

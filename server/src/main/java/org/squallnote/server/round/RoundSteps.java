@@ -11,24 +11,24 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.calendar.Meeting;
 import org.squallnote.core.category.Category;
-import org.squallnote.core.figures.EndedFact;
-import org.squallnote.core.figures.Figures;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.PromiseTitle;
+import org.squallnote.core.handover.HandOver;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Party;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.plan.Planned;
 import org.squallnote.core.round.Overlooked;
 import org.squallnote.core.round.RoundStep;
@@ -41,6 +41,7 @@ import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.calendar.Calendars;
+import org.squallnote.server.figures.RecipeHabits;
 import org.squallnote.server.promise.Promises;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.figures.FiguresStore;
@@ -72,6 +73,7 @@ class RoundSteps {
     private final Calendars calendars;
     private final CategoryStore categories;
     private final FiguresStore figures;
+    private final RecipeHabits habits;
     private final HandOverStore handOvers;
     private final Clock clock;
 
@@ -84,6 +86,7 @@ class RoundSteps {
             Calendars calendars,
             CategoryStore categories,
             FiguresStore figures,
+            RecipeHabits habits,
             HandOverStore handOvers,
             Clock clock) {
         this.messages = messages;
@@ -94,6 +97,7 @@ class RoundSteps {
         this.calendars = calendars;
         this.categories = categories;
         this.figures = figures;
+        this.habits = habits;
         this.handOvers = handOvers;
         this.clock = clock;
     }
@@ -272,15 +276,11 @@ class RoundSteps {
     }
 
     private List<RoundLine> unused(UUID owner) {
-        Instant now = clock.instant();
-        Set<UUID> used = new HashSet<>();
+        Set<UUID> used =
+                new HashSet<>(figures.categoriesEnded(owner, clock.instant().minus(UNUSED_FOR)));
         followUps
                 .open(owner)
                 .forEach(each -> Optional.ofNullable(each.categoryId()).ifPresent(used::add));
-        figures.ended(owner, now.minus(UNUSED_FOR), now).stream()
-                .map(EndedFact::categoryId)
-                .filter(Objects::nonNull)
-                .forEach(used::add);
         return categories.of(owner).stream()
                 .filter(each -> each.retiredAt() == null && !used.contains(each.id()))
                 .map(RoundSteps::category)
@@ -294,7 +294,7 @@ class RoundSteps {
 
     private List<RoundLine> habits(UUID owner) {
         Instant now = clock.instant();
-        return Figures.habits(figures.decided(owner, now.minus(UNUSED_FOR), now)).stream()
+        return habits.of(owner, figures.decided(owner, now.minus(UNUSED_FOR), now)).stream()
                 .map(each -> RoundLine.of(
                                 each.decision() == Decision.NOTHING
                                         ? RoundLine.Kind.HABIT_LET_GO
@@ -308,36 +308,32 @@ class RoundSteps {
     }
 
     private List<RoundLine> handed(UUID owner) {
-        List<UUID> ids = new ArrayList<>();
-        List<RoundLine> lines = handOvers.given(owner, MOST).stream()
+        List<HandOver> open = handOvers.given(owner, MOST).stream()
                 .filter(each -> each.state().isOpen())
-                .map(each -> {
-                    ids.add(each.giverMessage());
-                    return RoundLine.of(
-                                    RoundLine.Kind.HAND_OVER,
-                                    "h:" + each.identity(),
-                                    each.giverMessage().toString(),
-                                    "")
-                            .from(each.taker(), words(each.word()))
-                            .when(each.changedAt(), each.wantedDay());
-                })
                 .toList();
-        if (lines.isEmpty()) {
-            return lines;
+        if (open.isEmpty()) {
+            return List.of();
         }
-        Map<String, RoundLine> named = messages.byIds(owner, ids).stream()
-                .collect(Collectors.toMap(
-                        message -> message.id().toString(),
-                        message -> RoundLine.of(RoundLine.Kind.HAND_OVER, "", "", message.subject())
-                                .in(message.threadId(), message.id())));
-        return lines.stream()
-                .map(line -> Optional.ofNullable(named.get(line.id()))
-                        .map(known -> RoundLine.of(line.kind(), line.key(), line.id(), known.name())
-                                .from(line.who(), line.what())
-                                .when(line.at(), line.day())
-                                .in(known.threadId(), known.messageId()))
-                        .orElse(line))
+        Map<UUID, StoredMessage> messageOf =
+                messages.byIds(owner, open.stream().map(HandOver::giverMessage).toList()).stream()
+                        .collect(Collectors.toMap(StoredMessage::id, Function.identity()));
+        return open.stream()
+                .flatMap(each ->
+                        Optional.ofNullable(messageOf.get(each.giverMessage()))
+                                .map(message -> handed(each, message))
+                                .stream())
                 .toList();
+    }
+
+    private static RoundLine handed(HandOver one, StoredMessage message) {
+        return RoundLine.of(
+                        RoundLine.Kind.HAND_OVER,
+                        "h:" + one.identity(),
+                        message.id().toString(),
+                        message.subject())
+                .from(one.taker(), words(one.word()))
+                .when(one.changedAt(), one.wantedDay())
+                .in(message.threadId(), message.id());
     }
 
     private static String words(String text) {

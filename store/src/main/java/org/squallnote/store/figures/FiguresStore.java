@@ -28,6 +28,9 @@ public interface FiguresStore {
     /** The follow-ups that ended. */
     List<EndedFact> ended(@Param("owner") UUID owner, @Param("from") Instant from, @Param("to") Instant to);
 
+    /** The categories of those that ended since a moment. */
+    List<UUID> categoriesEnded(@Param("owner") UUID owner, @Param("from") Instant from);
+
     /** What others answered. */
     List<Answered> answers(@Param("owner") UUID owner, @Param("from") Instant from, @Param("to") Instant to);
 

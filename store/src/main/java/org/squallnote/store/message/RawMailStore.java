@@ -20,6 +20,9 @@ public interface RawMailStore {
 
     Optional<Content> content(@Param("owner") UUID owner, @Param("id") UUID id);
 
+    /** How often the bytes of a message are kept, here or in a file: once or not at all. */
+    int count(@Param("owner") UUID owner, @Param("id") UUID id);
+
     void insertRaw(@Param("owner") UUID owner, @Param("id") UUID id, @Param("raw") byte[] raw);
 
     void insertContent(

@@ -28,6 +28,11 @@ public final class RawMails {
                 .or(() -> rows.content(owner, id).map(content -> files.of(content.sha256(), content.size())));
     }
 
+    /** Whether a message is kept as it came. */
+    public boolean has(UUID owner, UUID id) {
+        return rows.count(owner, id) > 0;
+    }
+
     /** Keeps a message as it came. */
     public void keep(UUID owner, UUID id, RawMail raw) {
         Optional<byte[]> bytes = raw.inMemory();

@@ -61,6 +61,7 @@ public record PortableTable(String name, String owner, Set<String> without) {
             of("draft_file"),
             of("kept_search"),
             of("arrangement"),
+            of("round_kept"),
             of("person_address"),
             of("person_note"),
             of("person_card"),

@@ -10,6 +10,7 @@ import org.apache.ibatis.annotations.Param;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.FollowUp;
 import org.squallnote.core.followup.FollowUpState;
+import org.squallnote.core.record.Deadline;
 import org.squallnote.core.record.EndedBy;
 import org.squallnote.core.record.EndedOrigin;
 import org.squallnote.core.record.RecordNote;
@@ -37,6 +38,18 @@ public interface RecordStore {
             @Param("beforeId") UUID beforeId,
             @Param("most") int most);
 
+    /** Of the same as much as says whether each was in time; only what had a date. */
+    List<Deadline> deadlines(
+            @Param("owner") UUID owner,
+            @Param("fromInclusive") @Nullable Instant fromInclusive,
+            @Param("toExclusive") @Nullable Instant toExclusive,
+            @Param("categoryId") @Nullable UUID categoryId,
+            @Param("state") @Nullable FollowUpState state,
+            @Param("addresses") List<String> addresses,
+            @Param("before") Instant before,
+            @Param("beforeId") UUID beforeId,
+            @Param("most") int most);
+
     /**
      * Threads that were closed, the last closed first.
      *
@@ -53,8 +66,14 @@ public interface RecordStore {
             @Param("most") int most);
 
     /** Changes of follow-ups and threads that were made in some time and taken back, the newest first. */
-    List<UndoneChange> undone(
+    default List<UndoneChange> undone(UUID owner, Instant fromInclusive, Instant toExclusive, int most) {
+        return undoneAbove(owner, new UUID(0, 0), fromInclusive, toExclusive, most);
+    }
+
+    /** @param lowest than no id is lower: so what was taken back is found by its index, which knows no "not null" */
+    List<UndoneChange> undoneAbove(
             @Param("owner") UUID owner,
+            @Param("lowest") UUID lowest,
             @Param("fromInclusive") Instant fromInclusive,
             @Param("toExclusive") Instant toExclusive,
             @Param("most") int most);

@@ -1,0 +1,109 @@
+package org.squallnote.server.files;
+
+import java.io.IOException;
+import java.net.ConnectException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.squallnote.server.DataFolder;
+import org.squallnote.server.account.LocalToken;
+import org.squallnote.server.portable.AccountImport;
+import org.squallnote.server.portable.WholeFile;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The application while it runs: what a command wants of the database is handed to it over the local address. */
+public final class RunningApplication {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private RunningApplication() {}
+
+    /** Hands a command to it, if it runs; answers whether that was done. */
+    public static boolean handOver(String[] arguments) {
+        List<String> words = new ArrayList<>();
+        String data = "data";
+        String account = "";
+        for (String argument : arguments) {
+            if (argument.startsWith("--data=")) {
+                data = argument.substring("--data=".length());
+            } else if (argument.startsWith("--account=")) {
+                account = argument.substring("--account=".length());
+            } else if (!argument.startsWith("--")) {
+                words.add(argument);
+            }
+        }
+        Path running = Path.of(data, DataFolder.RUNNING);
+        if (words.size() < 2 || words.get(0).equals("rebuild") || !Files.exists(running)) {
+            return false;
+        }
+        try {
+            List<String> lines = Files.readAllLines(running);
+            HttpClient client = HttpClient.newHttpClient();
+            if (words.get(0).equals("export")) {
+                export(client, lines, account, Path.of(words.get(1)));
+                return true;
+            }
+            for (String name : words.subList(1, words.size())) {
+                if (AccountImport.isArchive(Path.of(name))) {
+                    throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
+                            + " nothing else is written meanwhile. Nothing was taken in.");
+                }
+                HttpRequest request = request(lines, account, "/api/files")
+                        .header("Content-Type", "application/octet-stream")
+                        .POST(HttpRequest.BodyPublishers.ofFile(Path.of(name)))
+                        .build();
+                HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+                if (response.statusCode() == 200) {
+                    ImportCommand.say(name, JSON.readValue(response.body(), FileImport.Result.class));
+                } else if (response.statusCode() == 401) {
+                    throw new IllegalArgumentException(notThere(account));
+                } else {
+                    throw new IllegalArgumentException(name + ": "
+                            + JSON.readTree(response.body()).path("detail").asString("not taken in"));
+                }
+            }
+            return true;
+        } catch (ConnectException e) {
+            // Left behind by an application that was killed: the database is free.
+            return false;
+        } catch (IOException | IllegalArgumentException e) {
+            System.err.println("squallnote: " + ImportCommand.reason(e));
+            System.exit(1);
+            return true;
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return true;
+        }
+    }
+
+    /** Lets the running application write the account as it is at this moment. */
+    private static void export(HttpClient client, List<String> lines, String account, Path file)
+            throws IOException, InterruptedException {
+        WholeFile.write(file, part -> {
+            HttpRequest request =
+                    request(lines, account, "/api/account/export").GET().build();
+            if (client.send(request, HttpResponse.BodyHandlers.ofFile(part)).statusCode() != 200) {
+                throw new IllegalArgumentException(notThere(account));
+            }
+        });
+        ImportCommand.say(file + ": all of the account, while the application runs.");
+    }
+
+    private static HttpRequest.Builder request(List<String> lines, String account, String path) {
+        return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + lines.get(0) + path))
+                .header(LocalToken.TOKEN_HEADER, lines.get(1))
+                .header(LocalToken.ACCOUNT_HEADER, account);
+    }
+
+    private static String notThere(String account) {
+        return account.isEmpty()
+                ? "There is no account yet, or there are several. Open the page and make one, or say which one is meant:"
+                        + " --account=NAME."
+                : "Nobody signs in as " + account + ".";
+    }
+}
