@@ -2724,6 +2724,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/take-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-in/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/talks": {
         parameters: {
             query?: never;
@@ -3748,6 +3780,26 @@ export interface components {
             efforts: components["schemas"]["Effort"][];
             habits: components["schemas"]["Habit"][];
         };
+        FileLookedAt: {
+            /** @enum {string} */
+            sort: "TABLE" | "TASKS" | "CHECKLIST";
+            charset: string;
+            table: components["schemas"]["TableToTakeIn"] | null;
+            unknownCategories: string[];
+            lines: components["schemas"]["LineToTakeIn"][];
+            /** Format: int32 */
+            events: number;
+            more: boolean;
+        };
+        FileToTakeIn: {
+            name: string;
+            /** Format: byte */
+            content: string;
+            headed: boolean | null;
+            columns: ("TITLE" | "REPLY_BY" | "START" | "CATEGORY" | "EFFORT" | "PRIORITY" | "PERSON" | "PLACE" | "NOTE" | "STEPS" | "STATE" | "NOTHING")[] | null;
+            monthFirst: boolean | null;
+            categories: components["schemas"]["NamedCategory"][];
+        };
         FileView: {
             /** Format: int32 */
             index: number;
@@ -4129,6 +4181,38 @@ export interface components {
         LetterView: {
             text: string;
         };
+        LineToTakeIn: {
+            /** Format: int32 */
+            line: number;
+            title: string;
+            /** Format: date */
+            replyDay: string | null;
+            /** Format: time-local */
+            replyTime: string | null;
+            /** Format: date */
+            startDay: string | null;
+            /** Format: uuid */
+            categoryId: string | null;
+            /** Format: int32 */
+            effortMinutes: number | null;
+            /** @enum {string} */
+            priority: "HIGH" | "NORMAL" | "LOW";
+            people: components["schemas"]["Party"][];
+            place: string;
+            note: string;
+            /** Format: int32 */
+            steps: number;
+            repeats: string;
+            category: string;
+            usable: boolean;
+            taken: boolean;
+            problems: string[];
+            remarks: string[];
+        };
+        LinesToTakeIn: {
+            file: components["schemas"]["FileToTakeIn"];
+            lines: number[];
+        };
         LinkView: {
             /** Format: uuid */
             messageId: string;
@@ -4320,6 +4404,11 @@ export interface components {
             from: string;
             /** Format: date */
             to: string;
+        };
+        NamedCategory: {
+            name: string;
+            /** Format: uuid */
+            categoryId: string;
         };
         NewAccount: {
             signIn: string;
@@ -5154,6 +5243,20 @@ export interface components {
             day: string;
             /** Format: int32 */
             minutes: number;
+        };
+        TableColumn: {
+            heading: string;
+            /** @enum {string} */
+            says: "TITLE" | "REPLY_BY" | "START" | "CATEGORY" | "EFFORT" | "PRIORITY" | "PERSON" | "PLACE" | "NOTE" | "STEPS" | "STATE" | "NOTHING";
+            examples: string[];
+        };
+        TableToTakeIn: {
+            separator: string;
+            headed: boolean;
+            columns: components["schemas"]["TableColumn"][];
+            monthFirst: boolean;
+            datesCertain: boolean;
+            datesMixed: boolean;
         };
         TalkAhead: {
             meeting: components["schemas"]["MeetingAhead"];
@@ -6203,7 +6306,9 @@ export interface operations {
     };
     take: {
         parameters: {
-            query?: never;
+            query?: {
+                ofFolder?: boolean;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -10663,6 +10768,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    take_2: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinesToTakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileToTakeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileLookedAt"];
                 };
             };
         };

@@ -2,6 +2,7 @@ package org.squallnote.core.capture;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Party;
@@ -23,5 +24,10 @@ public record CaptureContext(
         categories = Map.copyOf(categories);
         people = List.copyOf(people);
         places = List.copyOf(places);
+    }
+
+    /** Somebody known by that first or whole name. */
+    public Optional<Party> person(String name) {
+        return PeoplePart.byName(name, people);
     }
 }

@@ -45,12 +45,13 @@ public final class CaptureText {
     /**
      * One follow-up on offer.
      *
+     * @param line the line of the text on which it stands, from 1
      * @param taken whether it is made unless somebody says otherwise
      * @param why why the line was taken or not, empty in a list
      */
-    public record Item(Captured captured, boolean taken, String why) {}
+    public record Item(int line, Captured captured, boolean taken, String why) {}
 
-    private record Line(int indent, String text, String raw) {}
+    private record Line(int number, int indent, String text, String raw) {}
 
     private record Action(String text, Optional<Party> whose, String why, boolean done) {}
 
@@ -68,19 +69,28 @@ public final class CaptureText {
     private static final int TAB_WIDTH = 4;
 
     private final CaptureContext context;
+    private final int most;
 
-    private CaptureText(CaptureContext context) {
+    private CaptureText(CaptureContext context, int most) {
         this.context = context;
+        this.most = most;
     }
 
     /** What a text makes. */
     public static Result read(String text, CaptureContext context) {
-        return new CaptureText(context).read(lines(text));
+        return read(text, context, MOST);
+    }
+
+    /** The same with up to so many follow-ups. */
+    public static Result read(String text, CaptureContext context, int most) {
+        return new CaptureText(context, most).read(lines(text));
     }
 
     private static List<Line> lines(String text) {
         List<Line> lines = new ArrayList<>();
+        int number = 0;
         for (String raw : text.split("\\R")) {
+            number++;
             if (!raw.isBlank()) {
                 int indent = 0;
                 int at = 0;
@@ -88,7 +98,7 @@ public final class CaptureText {
                     indent += raw.charAt(at) == '\t' ? TAB_WIDTH : 1;
                     at++;
                 }
-                lines.add(new Line(indent, raw.strip(), raw));
+                lines.add(new Line(number, indent, raw.strip(), raw));
             }
         }
         return lines;
@@ -108,7 +118,7 @@ public final class CaptureText {
         Sort sort = lines.size() == 1 ? Sort.LINE : notes ? Sort.NOTES : Sort.LIST;
         List<Item> items = new ArrayList<>();
         int i = 0;
-        while (i < lines.size() && items.size() < MOST) {
+        while (i < lines.size() && items.size() < most) {
             Line line = lines.get(i);
             Optional<Action> action = action(line.text());
             boolean taken = !notes || action.filter(found -> !found.done()).isPresent();
@@ -122,7 +132,7 @@ public final class CaptureText {
                 items.add(item(line, notes ? action : Optional.empty(), steps));
             } else {
                 String why = action.isPresent() ? "is done already" : "asks nothing of anybody";
-                items.add(new Item(CaptureLine.read(bareOf(line), context), false, why));
+                items.add(new Item(line.number(), CaptureLine.read(bareOf(line), context), false, why));
             }
             i = next;
         }
@@ -143,6 +153,7 @@ public final class CaptureText {
         Captured captured = CaptureLine.read(words, context).with(steps);
         Optional<Party> whose = action.flatMap(Action::whose).filter(person -> !isMe(person));
         return new Item(
+                line.number(),
                 whose.map(captured::of).orElse(captured),
                 true,
                 action.map(Action::why).orElse(""));

@@ -63,8 +63,7 @@ public record CalendarTodo(String uid, Todo todo, boolean repeats) {
                 .orElse("");
     }
 
-    private static Todo todo(
-            Properties said, String title, TimeZones zones, ZoneId zone, Collection<String> categories) {
+    static Todo todo(Properties said, String title, TimeZones zones, ZoneId zone, Collection<String> categories) {
         Optional<Moment> due = moment(said, "DUE", zones);
         LocalDate dueDay =
                 due.filter(Moment::dateOnly).map(it -> it.local().toLocalDate()).orElse(null);

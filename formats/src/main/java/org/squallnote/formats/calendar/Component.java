@@ -18,7 +18,6 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
-import org.jspecify.annotations.Nullable;
 
 /** A part of iCalendar with all that stands in it, so that it can be changed and written again without losing anything. */
 final class Component {
@@ -38,22 +37,43 @@ final class Component {
 
     /** The first calendar of a text; absent where there is none. */
     static Optional<Component> calendar(String text) {
+        return build(text, new Building(1, MOST)).stream().findFirst();
+    }
+
+    /** The calendars of a text with so many parts in all; what is beyond them is not read. */
+    static List<Component> calendars(String text, int most) {
+        Building building = new Building(most, most);
+        List<Component> calendars = new ArrayList<>(build(text, building));
+        Component cut = building.open.peekLast();
+        if (cut != null) {
+            calendars.add(cut);
+        }
+        return calendars;
+    }
+
+    private static List<Component> build(String text, Building building) {
         SyntaxRules rules = SyntaxRules.iCalendar();
         rules.setDefaultSyntaxStyle(SyntaxStyle.NEW);
-        Building building = new Building();
         try (VObjectReader reader = new VObjectReader(new LineBounds(new StringReader(text.strip())), rules)) {
             reader.parse(building);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return Optional.ofNullable(building.calendar);
+        return building.calendars;
     }
 
     private static final class Building extends VObjectDataAdapter {
 
         private final Deque<Component> open = new ArrayDeque<>();
+        private final List<Component> calendars = new ArrayList<>();
+        private final int mostCalendars;
+        private final int most;
         private int count;
-        private @Nullable Component calendar;
+
+        Building(int mostCalendars, int most) {
+            this.mostCalendars = mostCalendars;
+            this.most = most;
+        }
 
         @Override
         public void onComponentBegin(String component, Context context) {
@@ -63,7 +83,7 @@ final class Component {
                 within.parts.add(part);
             }
             open.push(part);
-            if (open.size() > DEEPEST || ++count > MOST) {
+            if (open.size() > DEEPEST || ++count > most) {
                 context.stop();
             }
         }
@@ -80,8 +100,10 @@ final class Component {
         public void onComponentEnd(String component, Context context) {
             Component closed = open.poll();
             if (open.isEmpty() && closed != null && closed.name.equals("VCALENDAR")) {
-                calendar = closed;
-                context.stop();
+                calendars.add(closed);
+                if (calendars.size() >= mostCalendars) {
+                    context.stop();
+                }
             }
         }
     }

@@ -22,7 +22,7 @@ import org.squallnote.store.message.MessageStore;
 
 /** What captured lines are understood against, for each account. */
 @Component
-class CaptureContexts {
+public class CaptureContexts {
 
     /** Who has written within this time is known by name. */
     private static final Duration KNOWN = Duration.ofDays(180);
@@ -49,7 +49,8 @@ class CaptureContexts {
         this.clock = clock;
     }
 
-    CaptureContext of(UUID owner) {
+    /** What an account types is understood against this. */
+    public CaptureContext of(UUID owner) {
         Account account = accounts.byId(owner).orElseThrow();
         Map<String, UUID> names = new LinkedHashMap<>();
         categories.of(owner).stream()

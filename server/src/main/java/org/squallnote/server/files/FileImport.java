@@ -83,6 +83,15 @@ public class FileImport {
 
     /** Takes in a file; what was taken in before a failure stays. */
     public Result run(UUID owner, InputStream file) throws IOException {
+        return run(owner, file, false);
+    }
+
+    /**
+     * The same with one that is a part of a folder, in which few messages do not mean that all are to be decided.
+     *
+     * @param ofFolder whether it is
+     */
+    public Result run(UUID owner, InputStream file, boolean ofFolder) throws IOException {
         BufferedInputStream in = new BufferedInputStream(file, 1 << 16);
         in.mark(CalendarReader.START_BYTES + 1);
         byte[] start = in.readNBytes(CalendarReader.START_BYTES);
@@ -91,7 +100,7 @@ public class FileImport {
         if (CalendarReader.isCalendar(start)) {
             return calendars.take(owner, sourceId, in);
         }
-        Intaker intaker = new Intaker(owner, sourceId);
+        Intaker intaker = new Intaker(owner, sourceId, ofFolder);
         if (MboxReader.isMbox(start)) {
             readMbox(in, intaker);
         } else {
@@ -196,8 +205,9 @@ public class FileImport {
         private int known;
         private boolean begun;
 
-        Intaker(UUID owner, UUID sourceId) {
+        Intaker(UUID owner, UUID sourceId, boolean begun) {
             this.owner = owner;
+            this.begun = begun;
             this.sourceId = sourceId;
         }
 

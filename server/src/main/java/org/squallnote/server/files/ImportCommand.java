@@ -16,6 +16,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.account.Account;
+import org.squallnote.formats.mail.MailFolder;
 import org.squallnote.server.DatabaseCompaction;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.calendar.Calendars;
@@ -124,8 +125,9 @@ public class ImportCommand implements ApplicationRunner {
             }
             return;
         }
-        try (InputStream in = Files.newInputStream(Path.of(name))) {
-            say(name, files.run(account(arguments).id(), in));
+        boolean folder = Files.isDirectory(Path.of(name));
+        try (InputStream in = folder ? MailFolder.open(Path.of(name)) : Files.newInputStream(Path.of(name))) {
+            say(name, files.run(account(arguments).id(), in, folder));
         }
     }
 

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import org.squallnote.formats.mail.MailFolder;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.account.LocalToken;
 import org.squallnote.server.portable.AccountImport;
@@ -53,9 +54,9 @@ public final class RunningApplication {
                     throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
                             + " nothing else is written meanwhile. Nothing was taken in.");
                 }
-                HttpRequest request = request(lines, account, "/api/files")
+                HttpRequest request = request(lines, account, address(Path.of(name)))
                         .header("Content-Type", "application/octet-stream")
-                        .POST(HttpRequest.BodyPublishers.ofFile(Path.of(name)))
+                        .POST(body(Path.of(name)))
                         .build();
                 HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
                 if (response.statusCode() == 200) {
@@ -79,6 +80,18 @@ public final class RunningApplication {
             Thread.currentThread().interrupt();
             return true;
         }
+    }
+
+    private static String address(Path name) {
+        return "/api/files?ofFolder=" + Files.isDirectory(name);
+    }
+
+    private static HttpRequest.BodyPublisher body(Path name) throws IOException {
+        if (!Files.isDirectory(name)) {
+            return HttpRequest.BodyPublishers.ofFile(name);
+        }
+        MailFolder folder = MailFolder.open(name);
+        return HttpRequest.BodyPublishers.ofInputStream(() -> folder);
     }
 
     /** Lets the running application write the account as it is at this moment. */

@@ -135,9 +135,13 @@ public class FollowUps implements Restorer {
         insert(owner, new NewFollowUp(followUpId, content, "", repeatWords), message, changes);
     }
 
-    /** Makes one that comes from elsewhere, as part of a command. */
-    public void takenIn(UUID owner, UUID followUpId, Content content, Changes changes) {
-        insert(owner, new NewFollowUp(followUpId, content, "", ""), null, changes);
+    /**
+     * Makes one that comes from elsewhere, as part of a command.
+     *
+     * @param repeatWords how it comes back; empty for once
+     */
+    public void takenIn(UUID owner, UUID followUpId, Content content, String repeatWords, Changes changes) {
+        insert(owner, new NewFollowUp(followUpId, content, "", repeatWords), null, changes);
     }
 
     /** Whether a message has a follow-up. */

@@ -310,7 +310,7 @@ class TaskComparison {
                 for (Pair pair : fresh) {
                     Todo theirs = pair.theirs().orElseThrow();
                     UUID id = ids.next();
-                    followUps.takenIn(owner, id, theirs.asContent(zone, category(theirs)), changes);
+                    followUps.takenIn(owner, id, theirs.asContent(zone, category(theirs)), "", changes);
                     save(pair, id, theirs, pair.seen());
                 }
                 changes.label(
