@@ -114,12 +114,23 @@ async function signOut(): Promise<void> {
           <MenuItem v-slot="{ active, close }">
             <RouterLink
               to="/changes"
-              class="border-line mb-1 flex h-8 w-full items-center border-b px-2 max-sm:h-11"
+              class="flex h-8 w-full items-center rounded px-2 max-sm:h-11"
               :class="active ? 'bg-kelp-wash' : ''"
               data-test="changes-link"
               @click="close"
             >
               What I did today
+            </RouterLink>
+          </MenuItem>
+          <MenuItem v-slot="{ active, close }">
+            <RouterLink
+              to="/take-in"
+              class="border-line mb-1 flex h-8 w-full items-center border-b px-2 max-sm:h-11"
+              :class="active ? 'bg-kelp-wash' : ''"
+              data-test="take-in-link"
+              @click="close"
+            >
+              Take in from files
             </RouterLink>
           </MenuItem>
           <MenuItem v-for="each in THEMES" :key="each.value" v-slot="{ active }">

@@ -1,10 +1,24 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
+import { useRouter } from 'vue-router'
 import { importFile } from '@/api/files'
+import { sortOf, waiting } from '@/files/arriving'
+import { takeInCards } from '@/people/changes'
 
-/** Takes .eml, mbox and .ics files that are dropped anywhere on the page. */
+/** Takes files that are dropped anywhere on the page: messages and people at once, follow-ups after a look. */
+const router = useRouter()
 const over = ref(false)
+
+async function take(file: File): Promise<void> {
+  const sort = await sortOf(file)
+  if (sort === 'followUps') {
+    waiting.value = file
+    await router.push('/take-in')
+  } else {
+    await (sort === 'people' ? takeInCards(file) : importFile(file))
+  }
+}
 
 function carriesFiles(event: DragEvent): boolean {
   return event.dataTransfer?.types.includes('Files') ?? false
@@ -28,7 +42,7 @@ useEventListener(document, 'drop', (event: DragEvent) => {
   event.preventDefault()
   over.value = false
   for (const file of event.dataTransfer?.files ?? []) {
-    void importFile(file)
+    void take(file)
   }
 })
 </script>
@@ -39,7 +53,8 @@ useEventListener(document, 'drop', (event: DragEvent) => {
     class="bg-kelp-wash border-kelp pointer-events-none fixed inset-3 z-50 grid place-items-center rounded border-2 border-dashed opacity-95"
   >
     <p class="text-lg font-semibold">
-      Drop .eml or mbox files to bring their messages to Intake, .ics files to see their meetings
+      Drop files to take in what is in them: messages, meetings, people, tables and lists of
+      follow-ups
     </p>
   </div>
 </template>

@@ -16,6 +16,7 @@ describe('the views', () => {
       'People',
       'Find',
       'Changes',
+      'Take in',
     ])
     expect(VIEWS.map((view) => view.order)).toEqual(
       [...VIEWS.map((view) => view.order)].sort((a, b) => a - b),

@@ -5,13 +5,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
+import org.openqa.selenium.By;
 import org.openqa.selenium.OutputType;
 
 /**
  * Takes pictures of the running demo.
  *
  * <p>Arguments: the application's address, the folder for the pictures, and shots as {@code name:path:width:theme:steps}
- * where steps are separated by commas: a CSS selector to click, {@code key=X} to press a key, {@code wait=TEXT}. Without
+ * where steps are separated by commas: a CSS selector to click, {@code key=X} to press a key, {@code type=WORDS},
+ * {@code wait=TEXT}, {@code file=PATH} to choose a file. Without
  * shots, one of each view.
  */
 final class Pictures {
@@ -68,6 +70,10 @@ final class Pictures {
                         .sendKeys(step.substring(5).replace(';', ','));
             } else if (step.startsWith("wait=")) {
                 browser.untilText(step.substring(5));
+            } else if (step.startsWith("file=")) {
+                browser.driver()
+                        .findElement(By.cssSelector("input[type=file]"))
+                        .sendKeys(Path.of(step.substring(5)).toAbsolutePath().toString());
             } else {
                 browser.click(step);
             }

@@ -33,8 +33,8 @@ public final class Columns {
         say(Column.CATEGORY, "category,categories,project,list,label,labels,tag,tags,area,kategorie,projekt,catégorie");
         say(Column.CATEGORY, "projet,categorie,categoría,proyecto");
         say(Column.EFFORT, "effort,duration,estimate,minutes,hours,time needed,aufwand,dauer,durée,duur,duración");
-        say(Column.EFFORT, "estimated minutes,effort (minutes),effort in minutes");
-        say(Column.PRIORITY, "priority,importance,urgency,priorität,wichtigkeit,priorité,prioriteit,prioridad");
+        say(Column.EFFORT, "estimated minutes,effort in minutes,effort in hours,estimated time");
+        say(Column.PRIORITY, "priority,prio,importance,urgency,priorität,wichtigkeit,priorité,prioriteit,prioridad");
         say(
                 Column.PERSON,
                 "person,people,who,contact,contacts,with,name,from,requester,customer,client,for,wer,kontakt");
@@ -133,6 +133,9 @@ public final class Columns {
     }
 
     private static String key(String heading) {
-        return heading.strip().toLowerCase(Locale.ROOT).replace('_', ' ').replaceAll("[:*?]+$", "");
+        return heading.toLowerCase(Locale.ROOT)
+                .replace('_', ' ')
+                .replaceAll("\\([^()]*\\)|\\[[^\\[\\]]*]|[:*?]", "")
+                .strip();
     }
 }

@@ -54,6 +54,8 @@ class TableRowsTest {
         assertThat(Columns.isHeading(List.of(heading), DATES)).isTrue();
         assertThat(Columns.guess(heading.cells(), List.of(row(2, "1/4/2026", "x", "", "", "", "7")), DATES))
                 .containsExactly(REPLY_BY, TITLE, PERSON, CATEGORY, NOTE, NOTHING);
+        assertThat(Columns.guess(List.of("What*", "Effort (min)", "Prio"), List.of(), DATES))
+                .containsExactly(TITLE, EFFORT, PRIORITY);
         assertThat(Columns.guess(List.of("Fällig am", "Aufgabe", "Erledigt"), List.of(), DATES))
                 .containsExactly(REPLY_BY, TITLE, STATE);
     }
