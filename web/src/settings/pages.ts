@@ -18,6 +18,7 @@ export const SETTINGS_PAGES: readonly SettingsPage[] = [
   page('Phrases', 'phrases', () => import('@/settings/PhrasesPage.vue')),
   page('Capture', 'capture', () => import('@/settings/CapturePage.vue')),
   page('Keys', 'keys', () => import('@/settings/KeysPage.vue')),
+  page('Scripts', 'scripts', () => import('@/settings/ScriptsPage.vue')),
   page('Account', 'account', () => import('@/settings/AccountPage.vue')),
 ]
 

@@ -10,7 +10,7 @@ export default defineView({
   component: () => import('@/settings/SettingsView.vue'),
   keys: {},
   listens: {
-    SETTINGS: ['phrases', 'recipes', 'working-time', 'chase-settings'],
+    SETTINGS: ['phrases', 'recipes', 'working-time', 'chase-settings', 'webhooks'],
     READING: ['party-rules'],
     CALENDARS: ['block-calendar', 'task-list'],
     FOLLOW_UPS: ['task-list'],

@@ -7,6 +7,9 @@ import org.mybatis.spring.annotation.MapperScan;
 import org.mybatis.spring.boot.autoconfigure.ConfigurationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.squallnote.core.access.Scopes;
+import org.squallnote.core.event.Subjects;
+import org.squallnote.core.event.Topics;
 import org.squallnote.core.followup.Checklist;
 import org.squallnote.core.followup.Content;
 import org.squallnote.core.followup.FacetFilter;
@@ -97,7 +100,10 @@ public class StoreConfiguration {
                             Filter.class,
                             Talk.class,
                             Phones.class,
-                            FacetFilter.class));
+                            FacetFilter.class,
+                            Scopes.class,
+                            Topics.class,
+                            Subjects.class));
             StoreTypes.registerRows(
                     configuration,
                     List.of(

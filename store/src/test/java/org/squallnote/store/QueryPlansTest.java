@@ -28,8 +28,10 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.intake.Heap;
 import org.squallnote.core.turn.Turn;
+import org.squallnote.store.access.AccessTokenStore;
 import org.squallnote.store.calendar.CalendarStore;
 import org.squallnote.store.chase.ChaseStore;
+import org.squallnote.store.event.EventStore;
 import org.squallnote.store.feed.FeedStore;
 import org.squallnote.store.figures.FiguresStore;
 import org.squallnote.store.followup.AttachedStore;
@@ -321,6 +323,8 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(
                         CalendarStore.class, "meetings", Map.of("owner", ID, "from", CLOCK_CHANGE, "to", CLOCK_CHANGE)),
                 Arguments.of(CalendarStore.class, "byHref", Map.of("owner", ID, "sourceId", ID, "href", "x")),
+                Arguments.of(EventStore.class, "after", Map.of("owner", ID, "seq", 7L, "most", 100)),
+                Arguments.of(AccessTokenStore.class, "byToken", Map.of("tokenHash", "x")),
                 Arguments.of(FeedStore.class, "byToken", Map.of("tokenHash", "x")),
                 Arguments.of(OutboxStore.class, "unsettled", ID));
     }

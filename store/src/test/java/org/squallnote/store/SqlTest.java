@@ -19,6 +19,7 @@ class SqlTest extends StoreTest {
 
     /** Statements about no account, or about all of them. */
     private static final Set<String> FOR_NOBODY = Set.of(
+            "access.AccessTokenStore.byToken",
             "account.AccountStore.all",
             "account.AccountStore.byId",
             "account.AccountStore.bySignIn",

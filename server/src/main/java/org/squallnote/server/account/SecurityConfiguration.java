@@ -30,13 +30,16 @@ public class SecurityConfiguration {
     public SecurityFilterChain security(
             HttpSecurity http,
             LocalToken localToken,
+            TokenFilter tokens,
             AccountContexts contexts,
             CsrfTokenRepository csrfTokens,
             ProblemWriter problems) {
-        return http.csrf(csrf ->
-                        csrf.spa().csrfTokenRepository(csrfTokens).ignoringRequestMatchers(localToken::isPresentedBy))
+        return http.csrf(csrf -> csrf.spa()
+                        .csrfTokenRepository(csrfTokens)
+                        .ignoringRequestMatchers(localToken::isPresentedBy, tokens::isShown))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .addFilterBefore(localToken, UsernamePasswordAuthenticationFilter.class)
+                .addFilterBefore(tokens, UsernamePasswordAuthenticationFilter.class)
                 .authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/api/session", "/api/session/passkey", "/api/session/passkey/begin")
                         .permitAll()

@@ -22,6 +22,7 @@ import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.thread.Attention;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
+import org.squallnote.server.live.EventLog;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.store.message.MessageStore;
@@ -48,6 +49,7 @@ class IntakeGate {
     private final SettingsStore settings;
     private final Commands commands;
     private final LiveEvents live;
+    private final EventLog log;
     private final Clock clock;
 
     IntakeGate(
@@ -60,6 +62,7 @@ class IntakeGate {
             SettingsStore settings,
             Commands commands,
             LiveEvents live,
+            EventLog log,
             Clock clock) {
         this.messages = messages;
         this.sources = sources;
@@ -70,6 +73,7 @@ class IntakeGate {
         this.settings = settings;
         this.commands = commands;
         this.live = live;
+        this.log = log;
         this.clock = clock;
     }
 
@@ -116,6 +120,7 @@ class IntakeGate {
                 }
                 if (decision == Decision.UNDECIDED) {
                     waiting.add(message);
+                    log.arrived(message, row.threadId());
                 }
             }
         }

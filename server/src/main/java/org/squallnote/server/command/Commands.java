@@ -9,9 +9,11 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import org.squallnote.core.event.Subjects;
 import org.squallnote.core.history.Command;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.server.account.SignedIn;
+import org.squallnote.server.live.EventLog;
 import org.squallnote.server.live.LiveEvents;
 import org.squallnote.server.live.Topic;
 import org.squallnote.server.time.UuidV7;
@@ -32,14 +34,23 @@ public class Commands {
     private final OwnerLocks locks;
     private final HistoryStore history;
     private final LiveEvents live;
+    private final EventLog log;
     private final UuidV7 ids;
     private final Clock clock;
     private final JsonMapper json;
 
-    Commands(OwnerLocks locks, HistoryStore history, LiveEvents live, UuidV7 ids, Clock clock, JsonMapper json) {
+    Commands(
+            OwnerLocks locks,
+            HistoryStore history,
+            LiveEvents live,
+            EventLog log,
+            UuidV7 ids,
+            Clock clock,
+            JsonMapper json) {
         this.locks = locks;
         this.history = history;
         this.live = live;
+        this.log = log;
         this.ids = ids;
         this.clock = clock;
         this.json = json;
@@ -92,6 +103,15 @@ public class Commands {
                     write(kept.before()),
                     write(kept.after())));
         }
+        log.changed(
+                owner,
+                commandId,
+                kind,
+                changes.label(),
+                changes.list().stream()
+                        .map(change -> new Subjects.Subject(change.type().name(), change.subjectId()))
+                        .toList(),
+                changes.topics());
         live.changed(owner, commandId, changes.topics());
         if (changes.announced()) {
             live.announce(owner, commandId, changes.label(), !changes.list().isEmpty());

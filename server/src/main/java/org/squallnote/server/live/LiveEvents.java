@@ -83,7 +83,8 @@ public class LiveEvents {
                         .data(Map.of("commandId", commandId, "label", label, "undoable", undoable))));
     }
 
-    private static void afterCommit(Runnable work) {
+    /** Does it once the transaction is committed; at once where there is none. */
+    static void afterCommit(Runnable work) {
         if (TransactionSynchronizationManager.isSynchronizationActive()) {
             TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
                 @Override

@@ -54,7 +54,10 @@ class TakeInController {
      */
     record FileToTakeIn(
             @NotNull @Size(max = 300) String name,
-            @NotNull @Size(max = FollowUpFiles.MOST_BYTES + 1) byte[] content,
+
+            @NotNull @Size(max = FollowUpFiles.MOST_BYTES + 1)
+            byte[] content,
+
             @Nullable Boolean headed,
             @Nullable @Size(max = 200) List<@NotNull Column> columns,
             @Nullable Boolean monthFirst,

@@ -71,7 +71,7 @@ public record PortableTable(String name, String owner, Set<String> without) {
             of("history"));
 
     /**
-     * What stays: who signs in and with what, sessions, addresses that are secrets, letters on their way out, the index of
+     * What stays: who signs in and with what, sessions, addresses and tokens that are secrets, what happened lately, letters on their way out, the index of
      * Find, and the bytes of messages, which go along as files.
      */
     public static final Set<String> STAYING = Set.of(
@@ -83,6 +83,9 @@ public record PortableTable(String name, String owner, Set<String> without) {
             "spring_session",
             "spring_session_attributes",
             "feed",
+            "access_token",
+            "webhook",
+            "event",
             "outbox",
             "search_pending",
             "message_raw",

@@ -1,0 +1,5 @@
+/** What scripts may do. */
+@NullMarked
+package org.squallnote.store.access;
+
+import org.jspecify.annotations.NullMarked;
