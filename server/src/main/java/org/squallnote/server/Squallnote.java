@@ -12,7 +12,7 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Import;
 import org.springframework.core.env.MapPropertySource;
-import org.squallnote.server.files.ImportCommand;
+import org.squallnote.server.files.CommandLine;
 import org.squallnote.server.files.RunningApplication;
 import org.squallnote.store.StoreConfiguration;
 
@@ -30,13 +30,13 @@ public class Squallnote {
     /** Starts the application. */
     public static void main(String[] arguments) {
         String[] args = withAbsoluteData(arguments);
-        boolean command = Arrays.stream(args).anyMatch(ImportCommand.NAMES::contains);
+        boolean command = Arrays.stream(args).anyMatch(CommandLine.NAMES::contains);
         if (command && RunningApplication.handOver(args)) {
             return;
         }
         SpringApplication application = application(args);
         if (command) {
-            application.setAdditionalProfiles(ImportCommand.PROFILE);
+            application.setAdditionalProfiles(CommandLine.PROFILE);
         }
         try {
             application.run(args);

@@ -15,7 +15,7 @@ public enum Scope {
 
     /** Who signs in and with what, what is connected to what, and what scripts may do: never by a script. */
     private static final Pattern NEVER = Pattern.compile(
-            "/api/(?:session|sessions|account|accounts|passkeys|second-factor|installation|tokens|webhooks|feed|sources)"
+            "/api/(?:session|sessions|account|accounts|passkeys|second-factor|installation|tokens|webhooks|feed|sources|local)"
                     + "(?:/.*)?");
 
     /** Of these the state may be looked at. */

@@ -215,6 +215,12 @@ public class Sessions {
         return !ended.isEmpty();
     }
 
+    /** Ends all sessions of an account. */
+    void endAll(UUID accountId) {
+        stored.findByPrincipalName(accountId.toString()).keySet().forEach(stored::deleteById);
+        events.publishEvent(new SomeEnded(accountId));
+    }
+
     /** Ends all of the account's sessions but the one of the request; answers how many. */
     int endOthers(UUID accountId, HttpServletRequest request) {
         String here = currentId(request);

@@ -3,13 +3,16 @@ package org.squallnote.server.files;
 import java.io.IOException;
 import java.net.ConnectException;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.squallnote.formats.mail.MailFolder;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.account.LocalToken;
@@ -19,6 +22,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** The application while it runs: what a command wants of the database is handed to it over the local address. */
 public final class RunningApplication {
+
+    private static final Set<String> HANDED_OVER = Set.of("import", "export", "accounts", "password", "backup");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -39,15 +44,43 @@ public final class RunningApplication {
             }
         }
         Path running = Path.of(data, DataFolder.RUNNING);
-        if (words.size() < 2 || words.get(0).equals("rebuild") || !Files.exists(running)) {
+        if (words.isEmpty()
+                || !HANDED_OVER.contains(words.get(0))
+                || (words.size() < 2 && !words.get(0).equals("accounts"))
+                || !Files.exists(running)) {
             return false;
         }
         try {
             List<String> lines = Files.readAllLines(running);
             HttpClient client = HttpClient.newHttpClient();
-            if (words.get(0).equals("export")) {
-                export(client, lines, account, Path.of(words.get(1)));
-                return true;
+            switch (words.get(0)) {
+                case "export" -> {
+                    export(client, lines, account, Path.of(words.get(1)));
+                    return true;
+                }
+                case "backup" -> {
+                    save(client, request(lines, account, "/api/local/backup"), Path.of(words.get(1)), "not backed up");
+                    CommandLine.sayBackedUp(words.get(1));
+                    return true;
+                }
+                case "accounts" -> {
+                    answer(
+                                    client,
+                                    request(lines, account, "/api/local/accounts")
+                                            .GET())
+                            .forEach(CommandLine::say);
+                    return true;
+                }
+                case "password" -> {
+                    String signIn = words.get(1);
+                    String address = "/api/local/password?signIn=" + URLEncoder.encode(signIn, StandardCharsets.UTF_8);
+                    answer(client, request(lines, account, address).POST(HttpRequest.BodyPublishers.noBody()))
+                            .forEach(password -> CommandLine.sayPassword(signIn, password));
+                    return true;
+                }
+                default -> {
+                    // Files, one after the other.
+                }
             }
             for (String name : words.subList(1, words.size())) {
                 if (AccountImport.isArchive(Path.of(name))) {
@@ -60,7 +93,7 @@ public final class RunningApplication {
                         .build();
                 HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
                 if (response.statusCode() == 200) {
-                    ImportCommand.say(name, JSON.readValue(response.body(), FileImport.Result.class));
+                    CommandLine.say(name, JSON.readValue(response.body(), FileImport.Result.class));
                 } else if (response.statusCode() == 401) {
                     throw new IllegalArgumentException(notThere(account));
                 } else {
@@ -73,7 +106,7 @@ public final class RunningApplication {
             // Left behind by an application that was killed: the database is free.
             return false;
         } catch (IOException | IllegalArgumentException e) {
-            System.err.println("squallnote: " + ImportCommand.reason(e));
+            System.err.println("squallnote: " + CommandLine.reason(e));
             System.exit(1);
             return true;
         } catch (InterruptedException e) {
@@ -97,14 +130,28 @@ public final class RunningApplication {
     /** Lets the running application write the account as it is at this moment. */
     private static void export(HttpClient client, List<String> lines, String account, Path file)
             throws IOException, InterruptedException {
+        save(client, request(lines, account, "/api/account/export"), file, notThere(account));
+        CommandLine.say(file + ": all of the account, while the application runs.");
+    }
+
+    private static void save(HttpClient client, HttpRequest.Builder request, Path file, String otherwise)
+            throws IOException, InterruptedException {
         WholeFile.write(file, part -> {
-            HttpRequest request =
-                    request(lines, account, "/api/account/export").GET().build();
-            if (client.send(request, HttpResponse.BodyHandlers.ofFile(part)).statusCode() != 200) {
-                throw new IllegalArgumentException(notThere(account));
+            HttpResponse<Path> response = client.send(request.GET().build(), HttpResponse.BodyHandlers.ofFile(part));
+            if (response.statusCode() != 200) {
+                throw new IllegalArgumentException(otherwise);
             }
         });
-        ImportCommand.say(file + ": all of the account, while the application runs.");
+    }
+
+    private static List<String> answer(HttpClient client, HttpRequest.Builder request)
+            throws IOException, InterruptedException {
+        HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        if (response.statusCode() != 200) {
+            throw new IllegalArgumentException(
+                    JSON.readTree(response.body()).path("detail").asString("Nothing was changed."));
+        }
+        return List.of(JSON.readValue(response.body(), String[].class));
     }
 
     private static HttpRequest.Builder request(List<String> lines, String account, String path) {

@@ -18,6 +18,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.account.Account;
 import org.squallnote.formats.mail.MailFolder;
 import org.squallnote.server.DatabaseCompaction;
+import org.squallnote.server.administration.Administration;
 import org.squallnote.server.arrival.Rebuild;
 import org.squallnote.server.calendar.Calendars;
 import org.squallnote.server.portable.AccountExport;
@@ -28,17 +29,18 @@ import org.squallnote.server.search.Indexes;
 import org.squallnote.store.account.AccountStore;
 
 /**
- * The commands {@code import FILE…}, {@code export FILE} and {@code rebuild}. While the application runs, the database is its
+ * The commands {@code import FILE…}, {@code export FILE}, {@code rebuild}, and those of an administrator: {@code accounts},
+ * {@code password NAME} and {@code backup FILE}. While the application runs, the database is its
  * own; then it is asked to do it, see {@link RunningApplication}.
  */
 @Component
-public class ImportCommand implements ApplicationRunner {
+public class CommandLine implements ApplicationRunner {
 
     /** The profile under which a command runs: on a free port, without engines. */
     public static final String PROFILE = "command";
 
     /** The commands that end by themselves. */
-    public static final Set<String> NAMES = Set.of("import", "export", "rebuild");
+    public static final Set<String> NAMES = Set.of("import", "export", "rebuild", "accounts", "password", "backup");
 
     private final FileImport files;
     private final Rebuild rebuild;
@@ -47,10 +49,11 @@ public class ImportCommand implements ApplicationRunner {
     private final AccountStore accounts;
     private final AccountExport accountExport;
     private final AccountImport accountImport;
+    private final Administration administration;
     private final DatabaseCompaction compaction;
     private final ConfigurableApplicationContext context;
 
-    ImportCommand(
+    CommandLine(
             FileImport files,
             Rebuild rebuild,
             Calendars calendars,
@@ -58,6 +61,7 @@ public class ImportCommand implements ApplicationRunner {
             AccountStore accounts,
             AccountExport accountExport,
             AccountImport accountImport,
+            Administration administration,
             DatabaseCompaction compaction,
             ConfigurableApplicationContext context) {
         this.files = files;
@@ -67,6 +71,7 @@ public class ImportCommand implements ApplicationRunner {
         this.accounts = accounts;
         this.accountExport = accountExport;
         this.accountImport = accountImport;
+        this.administration = administration;
         this.compaction = compaction;
         this.context = context;
     }
@@ -105,6 +110,16 @@ public class ImportCommand implements ApplicationRunner {
                     }
                 });
                 say(words.get(1) + ": all of " + account.signIn() + ".");
+            }
+            case "accounts" -> administration.accounts().forEach(CommandLine::say);
+            case "password" -> sayPassword(words.get(1), administration.newPassword(words.get(1)));
+            case "backup" -> {
+                WholeFile.write(Path.of(words.get(1)), part -> {
+                    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
+                        administration.backUp(out);
+                    }
+                });
+                sayBackedUp(words.get(1));
             }
             default -> {
                 for (String name : words.subList(1, words.size())) {
@@ -159,6 +174,17 @@ public class ImportCommand implements ApplicationRunner {
         say(name + ": " + result.found() + what + (result.found() == 1 ? ", " : "s, ") + result.added() + " new, "
                 + result.known() + " known before"
                 + (result.unreadable() == 0 ? "." : ", " + result.unreadable() + " that cannot be read, left out."));
+    }
+
+    static void sayPassword(String signIn, String password) {
+        say(signIn + " signs in with the password " + password
+                + " from now on, and is signed out everywhere else. Change" + " it under Settings, Account.");
+    }
+
+    static void sayBackedUp(String file) {
+        say(file
+                + ": everything but the file “key” of the data folder; keep a copy of that one elsewhere. To go back, unpack"
+                + " both into an empty folder and start with --data there.");
     }
 
     static void say(String line) {
