@@ -61,7 +61,7 @@ public class LocalToken extends OncePerRequestFilter {
     }
 
     /** Whether the request carries the right token. */
-    public boolean isPresentedBy(HttpServletRequest request) {
+    boolean isPresentedBy(HttpServletRequest request) {
         String presented = Optional.ofNullable(request.getHeader(TOKEN_HEADER)).orElse("");
         return MessageDigest.isEqual(
                 presented.getBytes(StandardCharsets.UTF_8), token.getBytes(StandardCharsets.UTF_8));

@@ -6,6 +6,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderNotFoundException;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -46,7 +47,7 @@ public class SecurityConfiguration {
                         .requestMatchers(HttpMethod.POST, "/api/accounts")
                         .permitAll()
                         .requestMatchers("/api/local/**")
-                        .permitAll()
+                        .access((who, asked) -> new AuthorizationDecision(localToken.isPresentedBy(asked.getRequest())))
                         .requestMatchers("/api/**")
                         .authenticated()
                         .anyRequest()
