@@ -126,7 +126,7 @@ class AccountController {
     @GetMapping("/api/accounts")
     List<ListedAccount> all(@CurrentAccount SignedIn me) {
         if (!me.administrator()) {
-            throw Refusal.forbidden("Only the administrator of this installation sees all accounts.");
+            throw Refusal.forbidden("Only the administrator of this installation sees all accounts. Ask them.");
         }
         Set<UUID> secondFactors = factors.allOn();
         return accounts.all().stream()
@@ -147,7 +147,7 @@ class AccountController {
             @Valid @RequestBody Proof body,
             HttpServletRequest request) {
         if (!me.administrator()) {
-            throw Refusal.forbidden("Only the administrator of this installation can do this for others.");
+            throw Refusal.forbidden("Only the administrator of this installation can do this for others. Ask them.");
         }
         sessions.prove(me, body.currentPassword(), request);
         Account account = accounts.byId(id).orElseThrow(() -> Refusal.notFound("account"));

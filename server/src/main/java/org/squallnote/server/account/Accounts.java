@@ -46,7 +46,7 @@ class Accounts {
     synchronized Account add(boolean mayAdd, String name, String signInName, String password, String zone) {
         boolean first = none();
         if (!first && !mayAdd) {
-            throw Refusal.forbidden("Only the administrator of this installation can add accounts.");
+            throw Refusal.forbidden("Only the administrator of this installation can add accounts. Ask them for one.");
         }
         String signIn = signInName.strip().toLowerCase(Locale.ROOT);
         if (store.bySignIn(signIn).isPresent()) {

@@ -81,7 +81,8 @@ class SecondFactorController {
     RecoveryCodes renew(@CurrentAccount SignedIn me, @Valid @RequestBody Proof body, HttpServletRequest request) {
         sessions.prove(me, body.currentPassword(), request);
         if (!factors.isOn(me.accountId())) {
-            throw Refusal.conflict("No second factor is asked for, so there is nothing to recover.");
+            throw Refusal.conflict(
+                    "No second factor is asked for, so there is nothing to recover. Nothing was changed.");
         }
         return new RecoveryCodes(factors.newRecoveryCodes(me.accountId()));
     }

@@ -316,7 +316,8 @@ public class Answers implements Restorer {
     @Override
     public void restore(UUID owner, HistoryEntry entry, Changes changes) {
         if (entry.after() == null) {
-            throw Refusal.invalid("An answer that was taken back is sent again from its draft.");
+            throw Refusal.invalid(
+                    "An answer that was taken back is sent again from its draft. Open the thread, and send it there.");
         }
         AnswerState answer = json.readValue(entry.after(), AnswerState.class);
         files.move(owner, answer.messageId(), entry.commandId(), null);

@@ -71,7 +71,7 @@ class BulkDecisions {
     Done decide(SignedIn me, UUID commandId, BulkRequest request) {
         LocalDate day = request.day();
         if (request.decision() == BulkDecision.PUT_OFF && day == null) {
-            throw Refusal.invalid("Say until which day the messages are put off.");
+            throw Refusal.invalid("Say until which day the messages are put off. Nothing was changed.");
         }
         return commands.run(me, commandId, "several", changes -> {
             followUps.checkCategory(me, request.categoryId());
@@ -146,7 +146,7 @@ class BulkDecisions {
     private void handOver(SignedIn me, BulkRequest request, List<StoredMessage> open, Changes changes) {
         HandOverTo to = request.handOver();
         if (to == null) {
-            throw Refusal.invalid("Say to whom the messages are handed over.");
+            throw Refusal.invalid("Say to whom the messages are handed over. Nothing was changed.");
         }
         for (StoredMessage message : open) {
             handOvers.handOverWithin(me, message.id(), new Party(to.name(), to.address()), to.text(), null, changes);

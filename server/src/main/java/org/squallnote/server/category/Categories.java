@@ -165,7 +165,7 @@ class Categories implements Restorer {
     /** Moves the follow-ups of one category to another one and retires it. */
     Done merge(SignedIn me, UUID commandId, UUID id, UUID into) {
         if (id.equals(into)) {
-            throw Refusal.invalid("A category cannot be merged with itself.");
+            throw Refusal.invalid("A category cannot be merged with itself. Choose another one.");
         }
         return commands.run(me, commandId, "categories-merged", changes -> {
             Category from = get(me, id);
@@ -227,7 +227,7 @@ class Categories implements Restorer {
             return null;
         }
         if (!letter.matches("[a-z0-9]")) {
-            throw Refusal.invalid("The key of a category is one letter or digit.");
+            throw Refusal.invalid("The key of a category is one letter or digit. Choose one, or leave it empty.");
         }
         Optional<Category> holder = others.stream()
                 .filter(c -> !c.id().equals(id) && letter.equals(c.letter()) && c.retiredAt() == null)

@@ -34,7 +34,8 @@ class CommandIdConfiguration implements WebMvcConfigurer {
                 try {
                     return UUID.fromString(value == null ? "" : value);
                 } catch (IllegalArgumentException e) {
-                    throw Refusal.invalid("A change needs a UUID in the header " + CommandId.HEADER + ".");
+                    throw Refusal.invalid("A change needs a UUID in the header " + CommandId.HEADER
+                            + ". Send it again with one. Nothing was changed.");
                 }
             }
         });

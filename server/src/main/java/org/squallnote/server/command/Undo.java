@@ -60,7 +60,7 @@ class Undo {
     private void takeBack(UUID owner, UUID undoId, UUID commandId, Changes changes) {
         Command command = history.command(owner, commandId).orElseThrow(() -> Refusal.notFound("change"));
         if (history.markUndone(owner, commandId, undoId) == 0) {
-            throw Refusal.conflict("This was undone already.");
+            throw Refusal.conflict("This was undone already. Nothing was changed.");
         }
         outside.takeBack(owner, commandId, changes);
         List<HistoryEntry> entries = new ArrayList<>(history.ofCommand(owner, commandId));

@@ -111,7 +111,8 @@ public class PartyRules implements Restorer {
 
     private void save(UUID owner, RuleState rule, Changes changes) {
         if (rule.party().isBlank()) {
-            throw Refusal.invalid("This message does not say who wrote it, so nothing can be remembered for them.");
+            throw Refusal.invalid(
+                    "This message does not say who wrote it, so nothing can be remembered for them. Decide it by itself.");
         }
         RuleState before = state(owner, rule.party());
         write(owner, rule);

@@ -112,7 +112,8 @@ class GroupController {
                         return new FacetFilter.ChosenValue(
                                 Facet.valueOf(each.substring(0, Math.max(colon, 0))), each.substring(colon + 1), "");
                     } catch (IllegalArgumentException e) {
-                        throw Refusal.field("only", "Say a facet and its value, such as PLACE:yard.");
+                        throw Refusal.field(
+                                "only", "Say a facet and its value, such as PLACE:yard. Nothing was changed.");
                     }
                 })
                 .toList());

@@ -61,7 +61,7 @@ class InstallationController {
 
     private static void administrator(SignedIn me) {
         if (!me.administrator()) {
-            throw Refusal.forbidden("Only the administrator of this installation sees and changes this.");
+            throw Refusal.forbidden("Only the administrator of this installation sees and changes this. Ask them.");
         }
     }
 }

@@ -159,7 +159,8 @@ class InvitationAnswers extends KeptState<Answer> {
     private Meetings.Known answerable(SignedIn me, UUID messageId) {
         Meetings.Known meeting = meetings.of(me.accountId(), messageId);
         if (meeting.said().what().method() != Method.REQUEST) {
-            throw Refusal.invalid("This message invites to nothing that could be answered.");
+            throw Refusal.invalid(
+                    "This message invites to nothing that could be answered. Write to its sender instead.");
         }
         if (meeting.standing() == Standing.CALLED_OFF) {
             throw Refusal.conflict("This meeting was called off. Nothing was sent.");

@@ -172,7 +172,8 @@ public class Outbox implements TakeBack {
                 continue;
             }
             if (entry.kind().sends()) {
-                throw Refusal.conflict("The answer has gone out already and cannot be taken back.");
+                throw Refusal.conflict(
+                        "The answer has gone out already and cannot be taken back. Write another one to put it right.");
             }
             if (entry.kind() == OutboxKind.LEAVE_ROOM) {
                 throw Refusal.conflict("The room has been left already. Somebody in it has to invite you again.");

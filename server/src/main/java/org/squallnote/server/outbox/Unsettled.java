@@ -145,7 +145,7 @@ class Unsettled {
         Instant now = clock.instant();
         int moved = store.move(entry.owner(), entry.id(), entry.state(), to, 0, "", now, now);
         if (moved == 0) {
-            throw Refusal.conflict("This was settled in another window already.");
+            throw Refusal.conflict("This was settled in another window already. Nothing more is to be done.");
         }
         changes.touch(Topic.OUTBOX, Topic.THREADS);
     }

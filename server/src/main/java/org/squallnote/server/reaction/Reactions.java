@@ -45,7 +45,7 @@ class Reactions {
         return commands.run(me, commandId, "react", changes -> {
             StoredMessage message = chatMessage(me.accountId(), messageId);
             if (mine(message, sign).isPresent()) {
-                throw Refusal.conflict("Your " + sign + " is on this message already.");
+                throw Refusal.conflict("Your " + sign + " is on this message already. Nothing was changed.");
             }
             put(message, OutboxKind.REACT, sign, null, changes);
             changes.label(sign + " to " + message.from().displayName());
@@ -72,7 +72,7 @@ class Reactions {
     private StoredMessage chatMessage(UUID owner, UUID messageId) {
         StoredMessage message = messages.byId(owner, messageId).orElseThrow(() -> Refusal.notFound("message"));
         if (message.roomId() == null || message.removed()) {
-            throw Refusal.invalid("Only chat messages that are still there can be reacted to.");
+            throw Refusal.invalid("Only chat messages that are still there can be reacted to. Nothing was changed.");
         }
         return message;
     }

@@ -43,7 +43,8 @@ class Membership {
             StoredMessage invitation = decisions.get(me.accountId(), messageId);
             String room = invitation.roomId();
             if (room == null || !ReadableMessage.isInvitation(invitation.messageId()) || invitation.removed()) {
-                throw Refusal.invalid("This is not an invitation into a room any more.");
+                throw Refusal.invalid(
+                        "This is not an invitation into a room any more. Nothing was changed; load the page again.");
             }
             Source source = chat(me.accountId(), invitation.sourceId());
             decisions.decide(me, messageId, Decision.NOTHING, false, changes);

@@ -27,7 +27,8 @@ public class Destinations {
             String host = URI.create(address.strip()).getHost();
             check(me, host == null ? "" : host, field);
         } catch (IllegalArgumentException e) {
-            throw Refusal.field(field, "\"" + address.strip() + "\" is not a web address.");
+            throw Refusal.field(
+                    field, "\"" + address.strip() + "\" is not a web address. Write it as https://host/path.");
         }
     }
 

@@ -193,7 +193,7 @@ class SpentTimes {
         UUID owner = me.accountId();
         DaySpan days = new DaySpan(wish.from(), wish.to());
         if (days.isBackwards()) {
-            throw Refusal.field("to", "The last day is before the first one.");
+            throw Refusal.field("to", "The last day is before the first one. Choose a later one.");
         }
         if (days.isLongerThan(MOST_DAYS)) {
             throw Refusal.field("from", "At most a year at a time: choose a later first day.");

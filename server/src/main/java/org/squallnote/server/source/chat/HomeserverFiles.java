@@ -36,9 +36,12 @@ class HomeserverFiles implements ChatFiles {
                     + " A chat program that has the keys of the room opens it.");
         }
         MediaAddress address = MediaAddress.of(content.path("url").asString(""))
-                .orElseThrow(() -> Refusal.invalid("This message names no file that could be fetched."));
+                .orElseThrow(() -> Refusal.invalid(
+                        "This message names no file that could be fetched. Ask its writer to send it again."));
         Source source = sources.byId(message.owner(), message.sourceId())
-                .orElseThrow(() -> Refusal.invalid("The chat account of this message is not connected any more."));
+                .orElseThrow(
+                        () -> Refusal.invalid(
+                                "The chat account of this message is not connected any more. Connect it under Settings, Sources, to see the file."));
         try {
             return signIns.of(source).client().media(address);
         } catch (ChatProblem e) {
