@@ -2,6 +2,8 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Ahead',
+  about:
+    'Whether what you have promised fits the days ahead: each day with its meetings, its work and the time that is left.',
   order: 4,
   path: '/ahead/:id?',
   key: '5',

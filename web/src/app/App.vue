@@ -2,10 +2,12 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { onSignedOut } from '@/api/client'
+import { loadGuide } from '@/api/guide'
 import { followChanges, stopFollowing } from '@/api/live'
 import { queryClient, useCalendar, usePreferences, useSession } from '@/api/queries'
 import Bar from '@/app/Bar.vue'
 import DropZone from '@/app/DropZone.vue'
+import Guide from '@/app/Guide.vue'
 import FileViewer from '@/files/FileViewer.vue'
 import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
@@ -56,6 +58,7 @@ watch(
     }
     if (account) {
       followChanges()
+      void loadGuide()
     } else {
       stopFollowing()
     }
@@ -70,6 +73,7 @@ watch(
       v-if="state === 'SIGNED_IN' && session.data.value?.account && !calendar.isPending.value"
     >
       <Bar :account="session.data.value.account" :narrow="narrow" />
+      <Guide />
       <Standing />
       <ReminderShelf />
       <ClockAsks />

@@ -133,6 +133,17 @@ async function signOut(): Promise<void> {
               Take in from files
             </RouterLink>
           </MenuItem>
+          <MenuItem v-slot="{ active, close }">
+            <RouterLink
+              to="/help"
+              class="flex h-8 w-full items-center rounded px-2 max-sm:h-11"
+              :class="active ? 'bg-kelp-wash' : ''"
+              data-test="help-link"
+              @click="close"
+            >
+              Help
+            </RouterLink>
+          </MenuItem>
           <MenuItem v-for="each in THEMES" :key="each.value" v-slot="{ active }">
             <button
               type="button"

@@ -33,6 +33,10 @@ const groups = computed(() => (helpOpen.value ? keyGroups() : []))
           <RouterLink class="text-kelp underline" to="/settings/keys" @click="helpOpen = false"
             >Change keys</RouterLink
           >
+          ·
+          <RouterLink class="text-kelp underline" to="/help" @click="helpOpen = false"
+            >How things are done</RouterLink
+          >
         </p>
         <button class="btn mt-4" type="button" @click="helpOpen = false">
           Close <span class="key">Esc</span>

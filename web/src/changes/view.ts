@@ -3,6 +3,7 @@ import { defineView } from '@/ui/views'
 /** Every change of a day, each with its way back. */
 export default defineView({
   name: 'Changes',
+  about: 'Everything you did on a day, each with its way back.',
   order: 12,
   path: '/changes/:day?',
   key: '0',

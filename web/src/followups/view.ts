@@ -2,6 +2,8 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Follow-ups',
+  about:
+    'What you have taken on, each with the message it comes from, a reply-by date and a category.',
   order: 2,
   path: '/follow-ups/:id?',
   key: '3',

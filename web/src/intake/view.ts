@@ -3,6 +3,8 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Intake',
+  about:
+    'What came in and waits for a decision: a follow-up, an answer, somebody else’s, or nothing.',
   order: 1,
   path: '/intake/:id?',
   key: '2',

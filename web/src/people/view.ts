@@ -3,6 +3,8 @@ import { defineView } from '@/ui/views'
 /** Everybody, with all their addresses and what is open with them. */
 export default defineView({
   name: 'People',
+  about:
+    'Everybody you have to do with: what you owe them, what they owe you, what to talk about next time.',
   order: 10,
   path: '/people/:id?',
   key: '6',

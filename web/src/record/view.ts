@@ -3,6 +3,8 @@ import { defineView } from '@/ui/views'
 /** Everything that ended, with its stamps. */
 export default defineView({
   name: 'Record',
+  about:
+    'Everything that has ended, with when it was asked, answered and done; with proof, time spent and figures.',
   order: 6,
   path: '/record/:part?',
   key: '7',

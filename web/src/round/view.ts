@@ -3,6 +3,8 @@ import { defineView } from '@/ui/views'
 /** The weekly walk through everything that is open, a step at a time. */
 export default defineView({
   name: 'Round',
+  about:
+    'Once a week through everything that is open, a step at a time, so that nothing is forgotten.',
   order: 7,
   path: '/round',
   key: '8',

@@ -3,6 +3,7 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Settings',
+  about: 'Where messages come from, how you work, and what is yours.',
   order: 9,
   path: `/settings/:page(${SETTINGS_PAGES.map((page) => page.slug).join('|')})?`,
   key: '9',

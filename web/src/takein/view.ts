@@ -3,6 +3,8 @@ import { defineView } from '@/ui/views'
 /** What other programs have kept: follow-ups, messages, meetings, people. */
 export default defineView({
   name: 'Take in',
+  about:
+    'What other programs have kept comes in as a file: follow-ups, messages, meetings, people.',
   order: 13,
   path: '/take-in',
   inBar: false,

@@ -3,6 +3,7 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Threads',
+  about: 'Whose turn it is in every conversation: yours, or theirs, since when and until when.',
   order: 3,
   path: '/threads/:id?',
   key: '4',

@@ -2,6 +2,7 @@ import { defineView } from '@/ui/views'
 
 export default defineView({
   name: 'Today',
+  about: 'What this day asks of you, laid into the hours that your meetings leave.',
   order: 0,
   path: '/today/:id?',
   key: '1',

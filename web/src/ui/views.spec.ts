@@ -17,6 +17,7 @@ describe('the views', () => {
       'Find',
       'Changes',
       'Take in',
+      'Help',
     ])
     expect(VIEWS.map((view) => view.order)).toEqual(
       [...VIEWS.map((view) => view.order)].sort((a, b) => a - b),

@@ -11,6 +11,8 @@ export interface ViewKey {
 /** A view: everything that the rest of the page knows of it. */
 export interface View {
   name: string
+  /** What it is for, in a sentence. */
+  about: string
   /** Where it stands among the others in the bar. */
   order: number
   /** The pattern of its addresses, the first part being its own. */
