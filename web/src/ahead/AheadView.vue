@@ -292,7 +292,7 @@ useKeys(view.name, [
           />
         </div>
         <div v-if="all.length === 0" class="text-ink-soft py-8 text-center">
-          Nothing is open. What you follow up in Intake stands here on its day.
+          {{ view.about }} Nothing is open; what you follow up in Intake stands here on its day.
           <RouterLink class="underline" to="/intake">Go to Intake</RouterLink>
         </div>
       </div>

@@ -199,6 +199,7 @@ useKeys(view.name, [
       v-else-if="open.length + waiting.length + later.length + ended.length === 0"
       title="Nothing to follow up"
     >
+      <p>{{ view.about }}</p>
       <p>What you decide to follow up in Intake appears here, what is wanted first at the top.</p>
       <RouterLink class="btn btn-main" to="/intake">Go to Intake</RouterLink>
     </Note>

@@ -37,6 +37,12 @@ describe('The how-tos', () => {
       title: 'A b',
       text: 'Text',
     })
-    expect(topicOf('./topics/08-c.md', '# C\n/today\n\nText').to).toBe('/today')
+    expect(topicOf('./topics/08-c.md', '# C\n\n/today\n\nText')).toEqual({
+      slug: 'c',
+      title: 'C',
+      to: '/today',
+      text: 'Text',
+    })
+    expect(TOPICS.filter((topic) => topic.to !== undefined).length).toBeGreaterThan(20)
   })
 })

@@ -17,13 +17,17 @@ const files = import.meta.glob<string>('./topics/*.md', {
 
 /** Reads a how-to: a heading, the address where it is done, and the text. */
 export function topicOf(path: string, file: string): Topic {
-  const [heading = '', second = '', ...rest] = file.split('\n')
-  const to = second.startsWith('/') ? second.trim() : undefined
+  const [heading = '', ...lines] = file.split('\n')
+  const first = lines.findIndex((line) => line.trim() !== '')
+  const to = lines[first]?.startsWith('/') ? lines[first]?.trim() : undefined
   return {
     slug: path.replace(/^.*\/\d+-|\.md$/g, ''),
     title: heading.replace(/^#\s*/, ''),
     ...(to === undefined ? {} : { to }),
-    text: (to === undefined ? [second, ...rest] : rest).join('\n').trim(),
+    text: lines
+      .slice(to === undefined ? 0 : first + 1)
+      .join('\n')
+      .trim(),
   }
 }
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useFollowUps } from '@/api/followUpQueries'
 import { useDay } from '@/api/queries'
 import { decidedMessages } from '@/intake/sitting'
+import view from '@/intake/view'
 import Note from '@/ui/Note.vue'
 import { today as todayNow } from '@/ui/time'
 
@@ -22,7 +23,7 @@ const next = computed(() => {
       You decided {{ decidedMessages }} {{ decidedMessages === 1 ? 'message' : 'messages' }} in this
       sitting.
     </p>
-    <p v-else>Messages that need a decision appear here as they arrive.</p>
+    <p v-else>{{ view.about }} Messages appear here as they arrive.</p>
     <p v-if="!hasSources">
       <RouterLink class="btn btn-main" to="/settings/sources"
         >Connect a mail or chat account</RouterLink

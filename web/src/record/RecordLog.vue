@@ -185,7 +185,8 @@ useKeys(view.name, [
     </Note>
     <Note v-else-if="lines.length === 0" title="Nothing has ended here">
       <p v-if="isEverything">
-        What you finish or drop stands here with its stamps, for as long as you keep it.
+        {{ view.about }} What you finish or drop stands here with its stamps, for as long as you
+        keep it.
       </p>
       <template v-else>
         <p v-if="record.hasNextPage.value">Among the newest two thousand there is none.</p>

@@ -134,7 +134,7 @@ useKeys(view.name, [
       v-else-if="rows.length === 0"
       :title="TURNS.find((each) => each.turn === turn)?.empty ?? ''"
     >
-      <p>Threads appear here as messages come in and go out. Whose turn it is follows from them.</p>
+      <p>{{ view.about }} Threads appear as messages come in and go out.</p>
     </Note>
     <ThreadTable
       v-else

@@ -45,6 +45,7 @@ final class Pictures {
     public static void main(String[] args) throws IOException {
         try (Browser browser = new Browser(args[0])) {
             browser.signIn("ines", "merrow-quay-demo");
+            endGuide(browser);
             List<String> shots = args.length > 2 ? Arrays.asList(args).subList(2, args.length) : List.of(OF_EACH_VIEW);
             for (String shot : shots) {
                 String[] parts = shot.split(":", 5);
@@ -81,6 +82,15 @@ final class Pictures {
         }
         Files.write(file, browser.driver().getScreenshotAs(OutputType.BYTES));
         System.out.println(file);
+    }
+
+    /** Pictures show the views as they are for the rest of the time. */
+    private static void endGuide(Browser browser) {
+        browser.find("[data-test=account]");
+        settle();
+        if (!browser.texts("[data-test=guide-end]").isEmpty()) {
+            browser.click("[data-test=guide-end]");
+        }
     }
 
     private static void settle() {

@@ -64,6 +64,12 @@ public final class AppSetUp {
                         .put("password", MerrowQuay.PASSWORD)
                         .put("zone", zone));
         call("GET", "/api/session", null);
+        explain(false);
+    }
+
+    /** Whether the views explain themselves. */
+    public void explain(boolean wanted) {
+        call("PUT", "/api/guide", object().put("over", !wanted));
     }
 
     /** Connects the sources and makes the categories. */

@@ -62,6 +62,7 @@ public final class Demo {
         gus.signIn("gus");
         gus.connectMail("gus@merrowquay.example", "Gus Ferrant", mail.imapPort(), mail.smtpPort());
         gus.connectMail(MerrowQuay.OFFICE, "Merrow Quay office", mail.imapPort(), mail.smtpPort());
+        setUp.explain(true);
         setUp.handOverSome(calendar, "Gus Ferrant", "gus@merrowquay.example");
         System.out.println("A colleague signs in as gus, with the same password, in another browser.");
         System.out.println("Mail, chat and some days of work are in. The demo starts afresh each time.");
