@@ -19,7 +19,8 @@ const files = import.meta.glob<string>('./topics/*.md', {
 export function topicOf(path: string, file: string): Topic {
   const [heading = '', ...lines] = file.split('\n')
   const first = lines.findIndex((line) => line.trim() !== '')
-  const to = lines[first]?.startsWith('/') ? lines[first]?.trim() : undefined
+  const said = lines[first]?.trim() ?? ''
+  const to = said.startsWith('/') ? said : undefined
   return {
     slug: path.replace(/^.*\/\d+-|\.md$/g, ''),
     title: heading.replace(/^#\s*/, ''),
