@@ -17,20 +17,22 @@ const choices = computed(() => intake.data.value?.quickChoices ?? [])
 </script>
 
 <template>
-  <DayPart
-    :model-value="from"
-    none="from any day"
-    before="from"
-    :test="`${test}-from`"
-    :choices="choices"
-    @update:model-value="(day) => emit('from', day)"
-  />
-  <DayPart
-    :model-value="to"
-    none="to any day"
-    before="to"
-    :test="`${test}-to`"
-    :choices="choices"
-    @update:model-value="(day) => emit('to', day)"
-  />
+  <span class="to-touch contents">
+    <DayPart
+      :model-value="from"
+      none="from any day"
+      before="from"
+      :test="`${test}-from`"
+      :choices="choices"
+      @update:model-value="(day) => emit('from', day)"
+    />
+    <DayPart
+      :model-value="to"
+      none="to any day"
+      before="to"
+      :test="`${test}-to`"
+      :choices="choices"
+      @update:model-value="(day) => emit('to', day)"
+    />
+  </span>
 </template>

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { saveFile } from '@/files/saveFile'
 import { fileOf, useProof, wishIn } from '@/record/proof/query'
-import { kindText, OUTCOMES } from '@/record/proof/words'
+import { kindText, OUTCOMES, spanText } from '@/record/proof/words'
 import RecordHeading from '@/record/RecordHeading.vue'
 import view from '@/record/view'
 import { CLOSED_AS } from '@/threads/words'
@@ -11,7 +11,7 @@ import { useKeys } from '@/ui/keys'
 import KeyHint from '@/ui/KeyHint.vue'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
-import { moment, workingSpan } from '@/ui/time'
+import { moment } from '@/ui/time'
 
 /** What was asked when, in whose words, and answered when, with which message: for whoever doubts it. */
 const route = useRoute()
@@ -160,7 +160,7 @@ useKeys(view.name, [
                   </button>
                 </p>
               </div>
-              <div class="sm:text-right">{{ workingSpan(exchange.workingMinutes) }}</div>
+              <div class="sm:text-right">{{ spanText(exchange) }}</div>
             </li>
           </ol>
           <p v-if="thread.closedAt" class="text-ink-soft">

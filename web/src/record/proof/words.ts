@@ -1,4 +1,5 @@
 import type { ProvedExchange } from '@/api/client'
+import { workingSpan } from '@/ui/time'
 
 /** Who asked whom. */
 export function kindText(exchange: ProvedExchange): string {
@@ -19,4 +20,13 @@ export const OUTCOMES: Readonly<Record<ProvedExchange['outcome'], string>> = {
   SETTLED: 'settled for whoever asked',
   UNDELIVERED: 'could not be delivered',
   OPEN: 'not answered yet',
+}
+
+/** How long it took, or has been open; in working time. */
+export function spanText(exchange: ProvedExchange): string {
+  const isOpen = exchange.outcome === 'OPEN'
+  if (exchange.workingMinutes < 1) {
+    return isOpen ? '' : 'at once'
+  }
+  return `${isOpen ? 'for' : 'after'} ${workingSpan(exchange.workingMinutes)}`
 }

@@ -269,6 +269,7 @@ useKeys(view.name, [
       </template>
     </RowList>
     <div
+      v-if="lines.length > 0 || form"
       class="border-line-strong bg-surface flex min-h-12 shrink-0 flex-wrap items-center gap-2 border-t px-3 py-2 print:hidden"
       role="group"
       aria-label="The time pointed at"
