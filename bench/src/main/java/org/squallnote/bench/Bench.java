@@ -61,7 +61,7 @@ public final class Bench {
      * Runs everything; takes some minutes.
      *
      * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, only
-     *     planning, {@code plan}, only finding, {@code search}, only the record, {@code record}, or only what a page asks for with a large store behind it, {@code views}
+     *     planning, {@code plan}, only finding, {@code search}, only the record, {@code record}, only a whole account, {@code portable}, or only what a page asks for with a large store behind it, {@code views}
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String part = args.length > 1 ? args[1] : "";
@@ -74,7 +74,10 @@ public final class Bench {
         if (part.isEmpty() || part.equals("search")) {
             SearchBench.run();
         }
-        if (List.of("engine", "plan", "search").contains(part)) {
+        if (part.isEmpty() || part.equals("portable")) {
+            PortableBench.run();
+        }
+        if (List.of("engine", "plan", "search", "portable").contains(part)) {
             return;
         }
         Path data = Files.createTempDirectory("squallnote-bench");
