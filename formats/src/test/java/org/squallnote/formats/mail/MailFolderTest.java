@@ -56,7 +56,9 @@ class MailFolderTest {
 
         List<MboxMessage> messages = read(folder);
 
-        assertThat(messages).extracting(MailFolderTest::text).containsExactlyInAnyOrder(first.stripTrailing(), second, third.stripTrailing());
+        assertThat(messages)
+                .extracting(MailFolderTest::text)
+                .containsExactlyInAnyOrder(first.stripTrailing(), second, third.stripTrailing());
         assertThat(messages)
                 .extracting(MboxMessage::deliveredAt)
                 .allSatisfy(at -> assertThat(at).contains(Instant.parse("2026-03-04T10:40:00Z")));
