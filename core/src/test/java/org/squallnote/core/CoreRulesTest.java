@@ -21,7 +21,12 @@ class CoreRulesTest {
             .should()
             .onlyDependOnClassesThat()
             .resideInAnyPackage(
-                    "java..", "org.squallnote.core..", "org.jspecify..", "de.focus_shift.jollyday..", "org.dmfs..");
+                    "java..",
+                    "javax.crypto..",
+                    "org.squallnote.core..",
+                    "org.jspecify..",
+                    "de.focus_shift.jollyday..",
+                    "org.dmfs..");
 
     @ArchTest
     static final ArchRule neverReadsTheClock = noClasses()
