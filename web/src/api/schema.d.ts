@@ -4622,6 +4622,7 @@ export interface components {
             name: string;
             /** Format: uuid */
             categoryId: string;
+            isNew: boolean;
         };
         NewAccount: {
             signIn: string;

@@ -2,21 +2,15 @@
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { importFile } from '@/api/files'
-import { sortOf, waiting } from '@/files/arriving'
-import { takeInCards } from '@/people/changes'
+import { arrive } from '@/takein/arriving'
 
 /** Takes files that are dropped anywhere on the page: messages and people at once, follow-ups after a look. */
 const router = useRouter()
 const over = ref(false)
 
 async function take(file: File): Promise<void> {
-  const sort = await sortOf(file)
-  if (sort === 'followUps') {
-    waiting.value = file
+  if (await arrive(file)) {
     await router.push('/take-in')
-  } else {
-    await (sort === 'people' ? takeInCards(file) : importFile(file))
   }
 }
 

@@ -21,7 +21,7 @@ function look(): void {
   const rect = anchor?.getBoundingClientRect()
   ring.value = rect && rect.width > 0 && rect.height > 0 ? rect : undefined
 }
-useIntervalFn(look, 200)
+const looking = useIntervalFn(look, 200, { immediate: false })
 
 async function go(to: number): Promise<void> {
   guideStep.value = to
@@ -32,7 +32,19 @@ async function go(to: number): Promise<void> {
   look()
 }
 
-watch(isGuiding, look)
+/** Nothing is looked for once it is over. */
+watch(
+  isGuiding,
+  (now) => {
+    if (now) {
+      looking.resume()
+    } else {
+      looking.pause()
+    }
+    look()
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

@@ -66,7 +66,7 @@ afterEach(() => {
 })
 
 async function looked() {
-  const page = await opened(FileView, { file: FILE })
+  const page = await opened(FileView, { file: FILE, more: 0 })
   await vi.waitFor(() => {
     expect(page.find('[data-test=take-in]').exists()).toBe(true)
   })
@@ -114,7 +114,7 @@ describe('A file of follow-ups', () => {
 
   it('that cannot be read says why, and another one can be chosen', async () => {
     server.refuses('POST', '/api/take-in/look', 'This file is empty. Nothing was changed.')
-    const page = await opened(FileView, { file: FILE })
+    const page = await opened(FileView, { file: FILE, more: 0 })
     await vi.waitFor(() => {
       expect(page.text()).toContain('This file is empty.')
     })

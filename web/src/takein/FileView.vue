@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { FileLookedAt, FileToTakeIn, LineToTakeIn } from '@/api/client'
+import { newId, type FileLookedAt, type FileToTakeIn, type LineToTakeIn } from '@/api/client'
 import { importFile } from '@/api/files'
 import { useCategories } from '@/api/queries'
 import ColumnsTable from '@/takein/ColumnsTable.vue'
@@ -15,8 +15,15 @@ import RowList from '@/ui/RowList.vue'
 import { usePointed } from '@/ui/usePointed'
 
 /** A file of follow-ups as it would be taken in, to be put right before. */
-const { file } = defineProps<{ file: File }>()
+const { file, more } = defineProps<{
+  file: File
+  /** How many files wait behind it. */
+  more: number
+}>()
 const emit = defineEmits<{ done: [count: number]; other: [] }>()
+
+/** Stands for a category that is to be made. */
+const NEW = 'new'
 
 const categories = useCategories()
 const wish = ref<FileToTakeIn>()
@@ -70,9 +77,14 @@ function change(changed: Partial<FileToTakeIn>): void {
 }
 
 function nameCategory(name: string, event: Event): void {
-  const categoryId = (event.target as HTMLSelectElement).value
+  const chosen = (event.target as HTMLSelectElement).value
   const others = (wish.value?.categories ?? []).filter((each) => each.name !== name)
-  change({ categories: categoryId ? [...others, { name, categoryId }] : others })
+  const isNew = chosen === NEW
+  change({
+    categories: chosen
+      ? [...others, { name, categoryId: isNew ? newId() : chosen, isNew }]
+      : others,
+  })
 }
 
 const table = computed(() => seen.value?.table ?? undefined)
@@ -157,7 +169,9 @@ useKeys(view.name, [
 <template>
   <Note v-if="problem && !seen" :title="`${file.name} cannot be taken in`" problem>
     <p>{{ problem }}</p>
-    <button class="btn" type="button" @click="emit('other')">Choose another file</button>
+    <button class="btn" type="button" @click="emit('other')">
+      {{ more > 0 ? 'The next file' : 'Choose another file' }}
+    </button>
   </Note>
   <Loading v-else-if="!seen" />
   <template v-else>
@@ -172,8 +186,9 @@ useKeys(view.name, [
             {{ seen.charset }}</template
           ></span
         >
+        <span v-if="more > 0" class="text-ink-soft">{{ more }} more to look at</span>
         <button class="btn btn-quiet h-7 max-sm:h-11" type="button" @click="emit('other')">
-          Another file
+          {{ more > 0 ? 'Leave it, the next file' : 'Another file' }}
         </button>
       </p>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>
@@ -228,6 +243,7 @@ useKeys(view.name, [
             @change="nameCategory(name, $event)"
           >
             <option value="">no category here</option>
+            <option :value="NEW">a new category</option>
             <option
               v-for="each in (categories.data.value ?? []).filter((one) => !one.retired)"
               :key="each.id"
@@ -276,6 +292,10 @@ useKeys(view.name, [
           :current="isCurrent"
           :taken="isTaken(row.line)"
           :category="categories.data.value?.find((each) => each.id === row.line.categoryId)"
+          :fresh="
+            wish?.categories.find((each) => each.isNew && each.categoryId === row.line.categoryId)
+              ?.name
+          "
           @toggle="toggle(row.line)"
         />
       </template>

@@ -5,9 +5,11 @@ import { effortText } from '@/ui/effort'
 import { replyByShort } from '@/ui/time'
 
 /** What a line of a file would become, or why it cannot. */
-const { line, category, current, taken } = defineProps<{
+const { line, category, fresh, current, taken } = defineProps<{
   line: LineToTakeIn
   category: CategoryView | undefined
+  /** The name of a category that is to be made for it. */
+  fresh?: string | undefined
   current: boolean
   taken: boolean
 }>()
@@ -34,6 +36,7 @@ const emit = defineEmits<{ toggle: [] }>()
     <span class="min-w-0 flex-1">
       <span class="flex items-baseline gap-3">
         <CategoryMark v-if="category" :category="category" />
+        <span v-else-if="fresh" class="text-ink-soft max-w-28 shrink-0 truncate">{{ fresh }}</span>
         <span class="min-w-0 flex-1 truncate" :class="taken ? '' : 'text-ink-soft'">{{
           line.title || 'No title'
         }}</span>

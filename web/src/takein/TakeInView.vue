@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { importFile } from '@/api/files'
-import { sortOf, waiting } from '@/files/arriving'
-import { takeInCards } from '@/people/changes'
 import FileView from '@/takein/FileView.vue'
+import { arrive, waiting } from '@/takein/arriving'
 import { progress, takeInFolder } from '@/takein/mailFolder'
 
 /** Where things come in that other programs have kept. */
@@ -41,12 +39,7 @@ async function choose(event: Event): Promise<void> {
   input.value = ''
   taken.value = undefined
   for (const file of files) {
-    const sort = await sortOf(file)
-    if (sort === 'followUps') {
-      waiting.value = file
-    } else {
-      void (sort === 'people' ? takeInCards(file) : importFile(file))
-    }
+    await arrive(file)
   }
 }
 
@@ -59,15 +52,26 @@ function chooseFolder(event: Event): void {
   }
 }
 
+/** The file after the one that is looked at. */
+function next(): void {
+  waiting.value = waiting.value.slice(1)
+}
+
 function done(count: number): void {
-  waiting.value = undefined
+  next()
   taken.value = count
 }
 </script>
 
 <template>
   <div class="flex h-full flex-col">
-    <FileView v-if="waiting" :file="waiting" @done="done" @other="waiting = undefined" />
+    <FileView
+      v-if="waiting[0]"
+      :file="waiting[0]"
+      :more="waiting.length - 1"
+      @done="done"
+      @other="next"
+    />
     <div v-else class="overflow-auto px-3 py-3 sm:px-6">
       <div class="mx-auto max-w-3xl">
         <h1 class="text-lg font-semibold">Take in</h1>

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
-import { client, Problem, unwrap } from '@/api/client'
+import { Problem } from '@/api/client'
+import { sendFile } from '@/api/files'
 import { reload } from '@/api/live'
 
 /** How far a folder of messages has come in. */
@@ -82,7 +83,7 @@ export async function takeInFolder(files: readonly File[]): Promise<void> {
       if (size < PART && place < messages.length - 1) {
         continue
       }
-      const result = await send(new Blob(parts))
+      const result = await sendFile(new Blob(parts), true)
       now = {
         ...now,
         done: now.done + count,
@@ -100,15 +101,4 @@ export async function takeInFolder(files: readonly File[]): Promise<void> {
     count = 0
   }
   reload(['INTAKE', 'THREADS', 'SOURCES'])
-}
-
-function send(part: Blob) {
-  return unwrap(
-    client.POST('/api/files', {
-      params: { query: { ofFolder: true } },
-      body: part as unknown as undefined,
-      bodySerializer: (body: unknown) => body as BodyInit,
-      headers: { 'Content-Type': 'application/octet-stream' },
-    }),
-  )
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { sortOf } from '@/files/arriving'
+import { arrive, sortOf, waiting } from '@/takein/arriving'
 import { assigned, toTakeIn } from '@/takein/taking'
 
 describe('A file', () => {
@@ -13,6 +13,14 @@ describe('A file', () => {
     expect(await sort('t.ics', 'BEGIN:VCALENDAR\r\nBEGIN:VTODO')).toBe('followUps')
     expect(await sort('from.csv', 'From: ,to')).toBe('followUps')
     expect(await sort('list.md', '- [ ] x')).toBe('followUps')
+  })
+
+  it('of follow-ups waits behind those before it', async () => {
+    waiting.value = []
+    expect(await arrive(new File(['a,b'], 'one.csv'))).toBe(true)
+    expect(await arrive(new File(['a,b'], 'two.csv'))).toBe(true)
+    expect(waiting.value.map((file) => file.name)).toEqual(['one.csv', 'two.csv'])
+    waiting.value = []
   })
 
   it('is sent whole, whatever bytes it has', async () => {

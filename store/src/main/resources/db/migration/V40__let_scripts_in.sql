@@ -19,12 +19,16 @@ create table event (
     at timestamp(9) with time zone not null,
     kind varchar(40) not null,
     command_id uuid,
+    message_id uuid references message (id),
     label varchar(400) not null,
     subjects varchar(8000) not null,
     topics varchar(1000) not null
 );
 create index event_by_owner on event (owner, seq);
 create index event_by_time on event (owner, at);
+create index event_by_message on event (message_id);
+create index event_by_command on event (command_id);
+create index recipe_run_by_message on recipe_run (message_id);
 
 -- Where events are sent, and how far each of these has come.
 create table webhook (

@@ -92,6 +92,11 @@ class AccessibilityIT {
         "/settings/working-time, [data-test=working-time]",
         "/settings/senders, .key",
         "/settings/account, [data-test=add-account]",
+        "/settings/scripts, [data-test=webhooks]",
+        "/take-in, dl",
+        "/help, [data-test=how-to]",
+        "/record/time, [data-test=time-add-first]",
+        "/round, [data-test=round-start]",
     })
     void everyViewIsAccessible(String path, String steps) {
         browser.open(path);
@@ -123,7 +128,11 @@ class AccessibilityIT {
         "/threads?handed, [data-test=board]",
         "/settings/chasing, [data-test=add-other-days]",
         "/settings/recipes, [data-test=recipe-new]",
-        "/settings/keys, [data-test=key-row]"
+        "/settings/keys, [data-test=key-row]",
+        "/settings/scripts, [data-test=webhooks]",
+        "/take-in, dl",
+        "/help, [data-test=how-to]",
+        "/record/time, [data-test=time-add-first]"
     })
     void nothingIsCutOffOnANarrowScreen(String path, String view) {
         browser.size(390, 844);

@@ -183,6 +183,7 @@ class ChatArrivalsTest extends ServerTest {
         assertThat(String.valueOf(get(me, "/api/follow-ups/" + id)))
                 .doesNotContain("heron statue")
                 .contains("What Bo Lindgren has taken back");
+        assertThat(everything()).doesNotContain("heron statue");
         assertThat(get(me, "/api/recipes/runs").path(0).path("about").asString("x"))
                 .isEmpty();
     }

@@ -80,7 +80,7 @@ class TakeInTest extends ServerTest {
         String mapped = file("tasks.csv", TABLE, "")
                 .replace(
                         "\"categories\":[]",
-                        "\"categories\":[{\"name\":\"Moorings\",\"categoryId\":\"" + berths + "\"}]");
+                        "\"categories\":[{\"name\":\"Moorings\",\"categoryId\":\"" + berths + "\",\"isNew\":false}]");
         String taken = change(me, HttpMethod.POST, "/api/take-in", "{\"file\":" + mapped + ",\"lines\":[2,3]}");
         assertThat(titles()).containsExactly("Ring the slipway", "Send Bo the drawings");
         assertThat(get(me, "/api/follow-ups").path("open"))
@@ -92,6 +92,57 @@ class TakeInTest extends ServerTest {
 
         change(me, HttpMethod.POST, "/api/commands/" + taken + "/undo", "");
         assertThat(titles()).isEmpty();
+    }
+
+    @Test
+    void aCategoryThatIsNewIsMadeWithWhatIsOfItAndGoesWithIt() {
+        UUID moorings = UUID.randomUUID();
+        UUID unused = UUID.randomUUID();
+        String made = file("tasks.csv", TABLE, "")
+                .replace(
+                        "\"categories\":[]",
+                        "\"categories\":[{\"name\":\"Moorings\",\"categoryId\":\"" + moorings
+                                + "\",\"isNew\":true},{\"name\":\"Of nothing\",\"categoryId\":\"" + unused
+                                + "\",\"isNew\":true}]");
+        JsonNode seen = json.readTree(call(me, HttpMethod.POST, "/api/take-in/look", made)
+                .getResponse()
+                .getContentAsByteArray());
+        assertThat(seen.path("lines").get(1).path("categoryId").asString("")).isEqualTo(moorings.toString());
+        assertThat(names()).as("looking makes none").containsExactly("Berths");
+
+        String taken = change(me, HttpMethod.POST, "/api/take-in", "{\"file\":" + made + ",\"lines\":[2,3]}");
+        assertThat(names()).containsExactly("Berths", "Moorings");
+        assertThat(titles()).hasSize(2);
+
+        change(me, HttpMethod.POST, "/api/commands/" + taken + "/undo", "");
+        assertThat(names()).containsExactly("Berths");
+        assertThat(titles()).isEmpty();
+    }
+
+    private List<String> names() {
+        return StreamSupport.stream(get(me, "/api/categories").spliterator(), false)
+                .map(category -> category.path("name").asString(""))
+                .sorted()
+                .toList();
+    }
+
+    @Test
+    void whatIsTooLargeOrNotThereIsRefusedWhole() {
+        assertThat(look("t.csv", "Task\n" + "x".repeat(4 * 1024 * 1024), "").toString())
+                .contains("422", "fields");
+        JsonNode many = look("t.csv", "Task\n" + "Ring Bo\n".repeat(5_010), "");
+        assertThat(many.path("more").asBoolean(false)).isTrue();
+        assertThat(many.path("lines")).hasSize(5_000);
+        assertThat(StreamSupport.stream(many.path("lines").spliterator(), false)
+                        .filter(line -> line.path("taken").asBoolean(false)))
+                .as("the others say the same")
+                .hasSize(1);
+        assertThat(refusal(
+                        me,
+                        HttpMethod.POST,
+                        "/api/take-in",
+                        "{\"file\":" + file("tasks.csv", TABLE, "") + ",\"lines\":[99]}"))
+                .contains("nothing to be taken in at 99");
     }
 
     @Test
@@ -129,7 +180,7 @@ class TakeInTest extends ServerTest {
     @Test
     void whatCannotBeReadSaysWhy() {
         assertThat(look("x.xlsx", "PK\u0003\u0004", "").path("detail").asString(""))
-                .contains("Save it as CSV");
+                .contains("as CSV there");
         assertThat(look("x.csv", "  \n", "").path("detail").asString("")).contains("empty");
         assertThat(look("x.csv", "a,b\n\"open", "").path("detail").asString("")).contains("never closed");
         assertThat(look("x.vcf", "BEGIN:VCARD\nVERSION:4.0\nFN:Bo\nEND:VCARD\n", "")
@@ -144,7 +195,7 @@ class TakeInTest extends ServerTest {
         String stolen = file("tasks.csv", TABLE, "")
                 .replace(
                         "\"categories\":[]",
-                        "\"categories\":[{\"name\":\"Moorings\",\"categoryId\":\"" + berths + "\"}]");
+                        "\"categories\":[{\"name\":\"Moorings\",\"categoryId\":\"" + berths + "\",\"isNew\":false}]");
         assertThat(call(other, HttpMethod.POST, "/api/take-in/look", stolen)
                         .getResponse()
                         .getStatus())

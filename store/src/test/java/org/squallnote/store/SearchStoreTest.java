@@ -109,7 +109,7 @@ class SearchStoreTest extends StoreTest {
         followUps.insert(followUp);
         followUps.insertLink(owner, new FollowUpLink(followUp.id(), message.id(), CLOCK_CHANGE, "", "{}"));
         followUps.update(followUp);
-        followUps.retitle(owner, List.of(followUp.id()), "Other");
+        followUps.retitle(owner, followUp.id(), followUp.title(), "Other");
         followUps.deleteLinks(owner, followUp.id());
         followUps.delete(owner, followUp.id());
         assertThat(mine())

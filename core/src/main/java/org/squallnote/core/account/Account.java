@@ -17,4 +17,10 @@ public record Account(
         String passwordHash,
         String zone,
         boolean administrator,
-        Instant createdAt) {}
+        Instant createdAt) {
+
+    /** The same with another password. */
+    public Account withPassword(String hash) {
+        return new Account(id, signIn, name, hash, zone, administrator, createdAt);
+    }
+}

@@ -26,6 +26,15 @@ public record CaptureContext(
         places = List.copyOf(places);
     }
 
+    /** The category of that name, whatever its case. */
+    public Optional<UUID> category(String name) {
+        String wanted = name.strip();
+        return categories.entrySet().stream()
+                .filter(category -> category.getKey().equalsIgnoreCase(wanted))
+                .map(Map.Entry::getValue)
+                .findFirst();
+    }
+
     /** Somebody known by that first or whole name. */
     public Optional<Party> person(String name) {
         return PeoplePart.byName(name, people);

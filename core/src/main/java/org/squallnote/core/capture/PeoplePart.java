@@ -59,6 +59,11 @@ final class PeoplePart {
 
     private static void mentionedInside(LineParts parts, List<Party> known, Set<Party> found) {
         for (Party person : known) {
+            boolean mayBe =
+                    parts.line().contains(person.displayName()) || parts.line().contains(person.shortName());
+            if (!mayBe) {
+                continue; // Most are named nowhere, and a pattern costs more than a look.
+            }
             Matcher name = Pattern.compile("(?<![\\p{L}@])(" + Pattern.quote(person.displayName()) + "|"
                             + Pattern.quote(person.shortName()) + ")(?![\\p{L}])")
                     .matcher(parts.line());

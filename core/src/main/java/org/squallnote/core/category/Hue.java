@@ -1,5 +1,10 @@
 package org.squallnote.core.category;
 
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
+
 /** The twelve muted hues that a category can take. The colours themselves belong to the interface. */
 public enum Hue {
     TIDE,
@@ -13,5 +18,12 @@ public enum Hue {
     RUSTLEAF,
     LAGOON,
     STRAW,
-    SHELL
+    SHELL;
+
+    /** One that fewest have, the first of these. */
+    public static Hue leastOf(Collection<Hue> used) {
+        return Arrays.stream(values())
+                .min(Comparator.comparingInt(hue -> Collections.frequency(used, hue)))
+                .orElse(TIDE);
+    }
 }

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param seq its number; later ones of an account have higher ones
  * @param kind what was done, or {@link #ARRIVED}
  * @param commandId the change, which can be taken back by it; null for what came from outside
+ * @param messageId the message whose words the label holds; null where it holds none of others
  * @param label what happened, in words
  * @param subjects what it was about, the first of them
  * @param topics which parts of the account it touched, as the live stream names them
@@ -21,6 +22,7 @@ public record Event(
         Instant at,
         String kind,
         @Nullable UUID commandId,
+        @Nullable UUID messageId,
         String label,
         Subjects subjects,
         Topics topics) {

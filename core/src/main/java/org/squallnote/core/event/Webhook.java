@@ -48,25 +48,12 @@ public record Webhook(
 
     /** After an event was taken. */
     public Webhook taken(long seq, Instant now) {
-        return new Webhook(id, owner, name, url, sealedSecret, only, createdAt, seq, 0, null, "", stopped, now);
+        return standing(seq, 0, null, "", stopped, now);
     }
 
     /** Past events that it does not want. */
     public Webhook past(long seq) {
-        return new Webhook(
-                id,
-                owner,
-                name,
-                url,
-                sealedSecret,
-                only,
-                createdAt,
-                seq,
-                attempts,
-                nextAt,
-                problem,
-                stopped,
-                lastTakenAt);
+        return standing(seq, attempts, nextAt, problem, stopped, lastTakenAt);
     }
 
     /**
@@ -78,25 +65,18 @@ public record Webhook(
         int tried = attempts + 1;
         Duration doubled = FIRST_WAIT.multipliedBy(1L << Math.min(attempts, 20));
         Duration wait = doubled.compareTo(LONGEST_WAIT) > 0 ? LONGEST_WAIT : doubled;
-        return new Webhook(
-                id,
-                owner,
-                name,
-                url,
-                sealedSecret,
-                only,
-                createdAt,
-                deliveredUpTo,
-                tried,
-                now.plus(wait),
-                why.length() > LONGEST_PROBLEM ? why.substring(0, LONGEST_PROBLEM) : why,
-                forGood || tried >= MOST_ATTEMPTS,
-                lastTakenAt);
+        String kept = why.length() > LONGEST_PROBLEM ? why.substring(0, LONGEST_PROBLEM) : why;
+        return standing(deliveredUpTo, tried, now.plus(wait), kept, forGood || tried >= MOST_ATTEMPTS, lastTakenAt);
     }
 
     /** Going on at once with the event that was not taken. */
     public Webhook goingOn() {
+        return standing(deliveredUpTo, 0, null, "", false, lastTakenAt);
+    }
+
+    private Webhook standing(
+            long upTo, int tried, @Nullable Instant next, String why, boolean isStopped, @Nullable Instant takenAt) {
         return new Webhook(
-                id, owner, name, url, sealedSecret, only, createdAt, deliveredUpTo, 0, null, "", false, lastTakenAt);
+                id, owner, name, url, sealedSecret, only, createdAt, upTo, tried, next, why, isStopped, takenAt);
     }
 }

@@ -28,6 +28,7 @@ public final class CellDates {
             Pattern.compile("(\\d{1,4})(?<mark>[./-])\\s?(\\d{1,2})\\k<mark>\\s?(\\d{1,4})(?<rest>(?!\\d).*)");
     private static final Pattern TIME =
             Pattern.compile("(?i)[ ,T]+(?:at )?(\\d{1,2}):(\\d{2})(?::\\d{2}(?:[.,]\\d+)?)?\\s?(am|pm)?");
+    private static final Pattern DAY_AND_TIME = Pattern.compile("(.*?\\d{4})(" + TIME.pattern() + ")");
     private static final Pattern SERIAL = Pattern.compile("\\d{5}(?:\\.\\d{1,12})?");
     private static final LocalDate SERIAL_ZERO = LocalDate.of(1899, 12, 30);
     private static final double FIRST_SERIAL = 25_000;
@@ -162,8 +163,7 @@ public final class CellDates {
     }
 
     private static Optional<CellDate> inWords(String text) {
-        Matcher withTime =
-                Pattern.compile("(.*?\\d{4})(" + TIME.pattern() + ")").matcher(text);
+        Matcher withTime = DAY_AND_TIME.matcher(text);
         boolean timed = withTime.matches();
         String day = timed ? withTime.group(1) : text;
         for (DateTimeFormatter form : IN_WORDS) {

@@ -3,7 +3,6 @@ package org.squallnote.core.takein;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -30,18 +29,16 @@ public final class ChecklistLines {
     private static final int MOST_STEPS = 100;
 
     private final String[] lines;
-    private final Map<String, UUID> categories;
     private final @Nullable UUID[] above;
 
-    private ChecklistLines(String text, Map<String, UUID> categories) {
+    private ChecklistLines(String text, CaptureContext context) {
         this.lines = text.split("\\R", -1);
-        this.categories = categories;
         this.above = new UUID[lines.length];
         UUID category = null;
         for (int i = 0; i < lines.length; i++) {
             Optional<String> heading = heading(i);
             if (heading.isPresent()) {
-                category = this.categories.get(heading.get().toLowerCase(Locale.ROOT));
+                category = context.category(heading.get()).orElse(null);
             }
             above[i] = category;
         }
@@ -49,7 +46,7 @@ public final class ChecklistLines {
 
     /** A follow-up for each line that carries one; those of notes that ask nothing are not taken. */
     public static List<Proposal> read(String text, CaptureContext context, int most) {
-        ChecklistLines reading = new ChecklistLines(text, TableChoices.byName(context.categories()));
+        ChecklistLines reading = new ChecklistLines(text, context);
         List<Proposal> proposals = new ArrayList<>();
         for (CaptureText.Item item : CaptureText.read(text, context, most).items()) {
             if (reading.heading(item.line() - 1).isEmpty()) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.squallnote.core.followup.Content;
 
@@ -43,6 +44,11 @@ public record Proposal(
     /** By what two are the same: their words and their day. */
     public static String key(String title, @Nullable LocalDate day) {
         return title.strip().replaceAll("\\s+", " ").toLowerCase(Locale.ROOT) + "\n" + (day == null ? "" : day);
+    }
+
+    /** Whether what it would become is of a category. */
+    public boolean isOf(UUID categoryId) {
+        return content != null && categoryId.equals(content.categoryId());
     }
 
     Proposal notTaken(String why) {

@@ -1,10 +1,6 @@
 package org.squallnote.core.takein;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
-import java.util.UUID;
 
 /**
  * How a table is read.
@@ -18,12 +14,5 @@ public record TableChoices(boolean headed, List<Column> columns, boolean monthFi
     /** Copies the list. */
     public TableChoices {
         columns = List.copyOf(columns);
-    }
-
-    /** Categories by their names in small letters. */
-    public static Map<String, UUID> byName(Map<String, UUID> categories) {
-        Map<String, UUID> names = new HashMap<>();
-        categories.forEach((name, id) -> names.put(name.strip().toLowerCase(Locale.ROOT), id));
-        return names;
     }
 }

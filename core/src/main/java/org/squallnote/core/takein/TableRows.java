@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -65,7 +64,6 @@ public final class TableRows {
     private final TableChoices choices;
     private final CaptureContext context;
     private final ZoneId zone;
-    private final Map<String, UUID> categories;
     private final boolean shortScale;
     private final boolean hours;
 
@@ -74,7 +72,6 @@ public final class TableRows {
         this.choices = choices;
         this.context = context;
         this.zone = zone;
-        this.categories = TableChoices.byName(context.categories());
         this.shortScale = Columns.cells(rows, choices.columns().indexOf(Column.PRIORITY)).stream()
                 .allMatch(cell -> !cell.matches("\\d+") || (cell.length() == 1 && cell.charAt(0) <= '0' + SHORT_SCALE));
         this.hours = said(Column.EFFORT)
@@ -125,7 +122,7 @@ public final class TableRows {
             remarks.add("The title is long: all of it stands in the note.");
         }
         String named = fold(first(row, Column.CATEGORY));
-        UUID category = categories.get(named.toLowerCase(Locale.ROOT));
+        UUID category = context.category(named).orElse(null);
         LocalDate day = due.map(CellDates.CellDate::day).orElse(null);
         Content content = new Content(
                 Beginning.of(title, Todo.LONGEST_TITLE),

@@ -33,7 +33,15 @@ class WebhookTest {
 
     private static Event event(String... topics) {
         return new Event(
-                8, UUID.randomUUID(), NOW, "follow-up", null, "x", new Subjects(List.of()), new Topics(Set.of(topics)));
+                8,
+                UUID.randomUUID(),
+                NOW,
+                "follow-up",
+                null,
+                null,
+                "x",
+                new Subjects(List.of()),
+                new Topics(Set.of(topics)));
     }
 
     @Test

@@ -3,15 +3,12 @@ package org.squallnote.formats.calendar;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.squallnote.core.capture.CaptureContext;
 import org.squallnote.core.followup.FollowUpState;
 import org.squallnote.core.repetition.RepetitionWords;
 import org.squallnote.core.repetition.TypedRepetition;
 import org.squallnote.core.takein.Proposal;
-import org.squallnote.core.takein.TableChoices;
 import org.squallnote.core.todo.Todo;
 
 /** Reads the tasks of calendar files (VTODO, RFC 5545 section 3.6.2) as follow-ups. */
@@ -38,7 +35,6 @@ public final class CalendarTasks {
      * @param most so many tasks are read
      */
     public static Read read(String text, CaptureContext context, ZoneId zone, int most) {
-        Map<String, UUID> categories = TableChoices.byName(context.categories());
         List<Proposal> tasks = new ArrayList<>();
         int events = 0;
         int number = 0;
@@ -50,7 +46,7 @@ public final class CalendarTasks {
                 Properties said = task.properties();
                 // One changed occurrence of a task that comes back is not another task.
                 if (number <= most && said.first("RECURRENCE-ID").isEmpty()) {
-                    tasks.add(proposal(number, said, zones, zone, context, categories));
+                    tasks.add(proposal(number, said, zones, zone, context));
                 }
             }
         }
@@ -58,12 +54,7 @@ public final class CalendarTasks {
     }
 
     private static Proposal proposal(
-            int number,
-            Properties said,
-            TimeZones zones,
-            ZoneId zone,
-            CaptureContext context,
-            Map<String, UUID> categories) {
+            int number, Properties said, TimeZones zones, ZoneId zone, CaptureContext context) {
         String whole = said.text("SUMMARY", Todo.LONGEST_NOTE);
         if (whole.isEmpty()) {
             return Proposal.refused(number, "", "Has no title (SUMMARY).");
@@ -92,7 +83,7 @@ public final class CalendarTasks {
         return new Proposal(
                 number,
                 whole,
-                todo.asContent(zone, categories.get(todo.category().toLowerCase(java.util.Locale.ROOT))),
+                todo.asContent(zone, context.category(todo.category()).orElse(null)),
                 repeats(said, context, remarks),
                 todo.category().isEmpty() ? named : "",
                 open,

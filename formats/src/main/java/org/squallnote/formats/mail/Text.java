@@ -3,14 +3,13 @@ package org.squallnote.formats.mail;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
-import java.nio.charset.CodingErrorAction;
 import java.nio.charset.IllegalCharsetNameException;
 import java.nio.charset.StandardCharsets;
 import java.nio.charset.UnsupportedCharsetException;
 import java.util.Optional;
 
 /** Bytes to text the way a tolerant reader does it. */
-final class Text {
+public final class Text {
 
     private static final Charset WESTERN = Charset.forName("windows-1252");
 
@@ -22,7 +21,7 @@ final class Text {
      */
     static String decode(byte[] bytes, Optional<String> declared) {
         Optional<Charset> charset = declared.flatMap(Text::charset).filter(c -> !c.equals(StandardCharsets.US_ASCII));
-        String text = charset.map(c -> new String(bytes, c)).orElseGet(() -> guess(bytes));
+        String text = new String(bytes, charset.orElseGet(() -> charsetOf(bytes)));
         return withoutControls(text.replace("\r\n", "\n").replace('\r', '\n'));
     }
 
@@ -34,21 +33,19 @@ final class Text {
         }
     }
 
-    private static String guess(byte[] bytes) {
+    /** UTF-8 where bytes are valid in it, else Windows-1252, in which older programs write. */
+    public static Charset charsetOf(byte[] bytes) {
         try {
-            return StandardCharsets.UTF_8
-                    .newDecoder()
-                    .onMalformedInput(CodingErrorAction.REPORT)
-                    .onUnmappableCharacter(CodingErrorAction.REPORT)
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
+            // A new decoder reports what it cannot read.
+            StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes));
+            return StandardCharsets.UTF_8;
         } catch (CharacterCodingException e) {
-            return new String(bytes, WESTERN);
+            return WESTERN;
         }
     }
 
     /** Without control characters and lone surrogates, which neither a database nor a screen can hold. */
-    static String withoutControls(String text) {
+    public static String withoutControls(String text) {
         StringBuilder clean = new StringBuilder(text.length());
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);

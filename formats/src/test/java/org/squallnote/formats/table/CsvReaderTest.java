@@ -51,7 +51,7 @@ class CsvReaderTest {
         String written =
                 CsvTable.write(List.of("Task", "Note"), List.of(List.of("Ring \"Bo\"", "a,\nb"), List.of("=x", "")));
         CsvReader.Table table = CsvReader.read(
-                FileText.of(written.getBytes(StandardCharsets.UTF_8)).text());
+                UnlabelledText.of(written.getBytes(StandardCharsets.UTF_8)).text());
         assertThat(table.rows())
                 .extracting(Row::cells)
                 .containsExactly(List.of("Task", "Note"), List.of("Ring \"Bo\"", "a,\nb"), List.of("'=x", ""));
@@ -60,16 +60,18 @@ class CsvReaderTest {
     @Test
     void textIsReadAsItWasEncoded() {
         String text = "Käse für Åse";
-        assertThat(FileText.of(text.getBytes(StandardCharsets.UTF_8)).text()).isEqualTo(text);
-        assertThat(FileText.of(text.getBytes(Charset.forName("windows-1252"))).text())
+        assertThat(UnlabelledText.of(text.getBytes(StandardCharsets.UTF_8)).text())
                 .isEqualTo(text);
-        assertThat(FileText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_8))
+        assertThat(UnlabelledText.of(text.getBytes(Charset.forName("windows-1252")))
                         .text())
                 .isEqualTo(text);
-        assertThat(FileText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_16LE))
+        assertThat(UnlabelledText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_8))
                         .text())
                 .isEqualTo(text);
-        assertThat(FileText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_16BE))
+        assertThat(UnlabelledText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_16LE))
+                        .text())
+                .isEqualTo(text);
+        assertThat(UnlabelledText.of(("\ufeff" + text).getBytes(StandardCharsets.UTF_16BE))
                         .text())
                 .isEqualTo(text);
     }

@@ -66,14 +66,8 @@ class Accounts {
 
     /** Gives an account another password. */
     Account withPassword(Account old, String password) {
-        Account changed = new Account(
-                old.id(),
-                old.signIn(),
-                old.name(),
-                passwords.hashed("newPassword", password, List.of(old.signIn(), old.name())),
-                old.zone(),
-                old.administrator(),
-                old.createdAt());
+        Account changed =
+                old.withPassword(passwords.hashed("newPassword", password, List.of(old.signIn(), old.name())));
         transaction.executeWithoutResult(status -> store.update(changed));
         return changed;
     }

@@ -25,8 +25,7 @@ public class PasswordReset {
         Account old = accounts.bySignIn(signIn.toLowerCase(Locale.ROOT))
                 .orElseThrow(() -> Refusal.invalid("Nobody signs in as " + signIn + ". Nothing was changed."));
         FirstPassword.Made made = passwords.make();
-        accounts.update(new Account(
-                old.id(), old.signIn(), old.name(), made.hash(), old.zone(), old.administrator(), old.createdAt()));
+        accounts.update(old.withPassword(made.hash()));
         sessions.endAll(old.id());
         return made.password();
     }

@@ -28,7 +28,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Adds, changes, orders, merges and retires categories. */
 @Component
-class Categories implements Restorer {
+public class Categories implements Restorer {
+
+    static final int LONGEST_NAME = 60;
 
     private static final int MOST = 60;
 
@@ -89,30 +91,43 @@ class Categories implements Restorer {
 
     Done add(SignedIn me, UUID commandId, UUID id, Content content) {
         return commands.run(me, commandId, "category-added", changes -> {
-            List<Category> others = all(me);
-            if (others.size() >= MOST) {
-                throw Refusal.invalid("There are " + MOST + " categories already. Merge or retire some first.");
-            }
-            String name = name(content, others, id);
-            List<String> taken = others.stream().map(Category::monogram).toList();
-            int place = others.stream().mapToInt(Category::place).max().orElse(-1) + 1;
-            Category category = new Category(
-                    id,
-                    me.accountId(),
-                    name,
-                    content.hue(),
-                    Monogram.propose(name, taken),
-                    letter(content, others, id),
-                    place,
-                    content.replyDays(),
-                    content.effortMinutes(),
-                    null,
-                    0);
-            store.insert(category);
-            changes.record(SubjectType.CATEGORY, id, null, State.of(category))
-                    .label("Added category " + name)
-                    .touch(Topic.CATEGORIES);
+            add(me, id, content, changes);
+            changes.label("Added category " + content.name());
         });
+    }
+
+    /** Makes one of a name in the hue that fewest have, as part of a command. */
+    public void addWithin(SignedIn me, UUID id, String name, Changes changes) {
+        if (name.length() > LONGEST_NAME) {
+            throw Refusal.invalid("The name of a category has at most " + LONGEST_NAME
+                    + " characters: choose one that there is" + " for “" + name + "”. Nothing was changed.");
+        }
+        Hue hue = Hue.leastOf(all(me).stream().map(Category::hue).toList());
+        add(me, id, new Content(name, hue, null, null, null), changes);
+    }
+
+    private void add(SignedIn me, UUID id, Content content, Changes changes) {
+        List<Category> others = all(me);
+        if (others.size() >= MOST) {
+            throw Refusal.invalid("There are " + MOST + " categories already. Merge or retire some first.");
+        }
+        String name = name(content, others, id);
+        List<String> taken = others.stream().map(Category::monogram).toList();
+        int place = others.stream().mapToInt(Category::place).max().orElse(-1) + 1;
+        Category category = new Category(
+                id,
+                me.accountId(),
+                name,
+                content.hue(),
+                Monogram.propose(name, taken),
+                letter(content, others, id),
+                place,
+                content.replyDays(),
+                content.effortMinutes(),
+                null,
+                0);
+        store.insert(category);
+        changes.record(SubjectType.CATEGORY, id, null, State.of(category)).touch(Topic.CATEGORIES);
     }
 
     Done change(SignedIn me, UUID commandId, UUID id, int version, Content content) {

@@ -60,7 +60,7 @@ class CategoryController {
     }
 
     record CategoryForm(
-            @NotBlank @Size(max = 60) String name,
+            @NotBlank @Size(max = Categories.LONGEST_NAME) String name,
             Hue hue,
             @Nullable @Size(max = 1) String letter,
             @Nullable @Min(0) @Max(90) Integer replyDays,

@@ -5,11 +5,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -20,6 +18,7 @@ import org.squallnote.core.event.Event;
 import org.squallnote.server.account.Sessions;
 import org.squallnote.server.command.OwnerLocks;
 import org.squallnote.server.live.EventLog;
+import org.squallnote.server.live.OpenStreams;
 import org.squallnote.store.account.AccountStore;
 import org.squallnote.store.event.EventStore;
 
@@ -35,7 +34,7 @@ class EventStreams {
     /** A stream ends after so long, so that it is asked again who reads it; readers take it up by themselves. */
     private static final Duration LONGEST = Duration.ofHours(1);
 
-    private final Map<UUID, List<Stream>> open = new ConcurrentHashMap<>();
+    private final OpenStreams<Stream> open = new OpenStreams<>(MOST_STREAMS);
     private final Set<UUID> news = ConcurrentHashMap.newKeySet();
     private final EventStore store;
     private final AccountStore accounts;
@@ -49,11 +48,13 @@ class EventStreams {
         this.clock = clock;
     }
 
-    private static final class Stream {
-        private final SseEmitter to = new SseEmitter(LONGEST.toMillis());
+    private static final class Stream extends SseEmitter {
+
+        /** What was told last. */
         private long seq;
 
         Stream(long seq) {
+            super(LONGEST.toMillis());
             this.seq = seq;
         }
     }
@@ -73,22 +74,15 @@ class EventStreams {
     /** A stream of what happens after a number. */
     SseEmitter open(UUID owner, long seq) throws IOException {
         Stream stream = new Stream(seq);
-        List<Stream> streams = open.computeIfAbsent(owner, key -> new CopyOnWriteArrayList<>());
-        if (streams.size() >= MOST_STREAMS) {
-            streams.remove(0).to.complete();
-        }
-        stream.to.onCompletion(() -> streams.remove(stream));
-        stream.to.onTimeout(stream.to::complete);
-        stream.to.onError(problem -> streams.remove(stream));
-        stream.to.send(SseEmitter.event().comment("What happens is told from " + seq + " on."));
-        streams.add(stream);
+        stream.send(SseEmitter.event().comment("What happens is told from " + seq + " on."));
+        open.add(owner, stream);
         news.add(owner);
-        return stream.to;
+        return stream;
     }
 
     @EventListener
     void happened(EventLog.Happened happened) {
-        if (open.containsKey(happened.owner())) {
+        if (!open.of(happened.owner()).isEmpty()) {
             news.add(happened.owner());
         }
     }
@@ -96,48 +90,36 @@ class EventStreams {
     /** Whoever may not look any more does not go on looking. */
     @EventListener
     void closeAll(Sessions.SomeEnded ended) {
-        open.getOrDefault(ended.accountId(), List.of()).forEach(stream -> stream.to.complete());
+        open.closeAll(ended.accountId());
     }
 
     @Scheduled(fixedDelay = 100)
     void deliver() {
         for (UUID owner : List.copyOf(news)) {
             news.remove(owner);
-            for (Stream stream : open.getOrDefault(owner, List.of())) {
-                tell(owner, stream);
+            for (Stream stream : open.of(owner)) {
+                OpenStreams.send(stream, () -> tell(owner, stream));
             }
         }
     }
 
-    private void tell(UUID owner, Stream stream) {
-        try {
-            List<Event> events;
-            do {
-                events = store.after(owner, stream.seq, MOST_AT_ONCE);
-                for (Event event : events) {
-                    stream.to.send(SseEmitter.event()
-                            .id(String.valueOf(event.seq()))
-                            .name(event.kind())
-                            .data(HappenedView.of(event)));
-                    stream.seq = event.seq();
-                }
-            } while (events.size() == MOST_AT_ONCE);
-        } catch (IOException | IllegalStateException e) {
-            stream.to.completeWithError(e);
-        }
+    private void tell(UUID owner, Stream stream) throws IOException {
+        List<Event> events;
+        do {
+            events = store.after(owner, stream.seq, MOST_AT_ONCE);
+            for (Event event : events) {
+                stream.send(SseEmitter.event()
+                        .id(String.valueOf(event.seq()))
+                        .name(event.kind())
+                        .data(HappenedView.of(event)));
+                stream.seq = event.seq();
+            }
+        } while (events.size() == MOST_AT_ONCE);
     }
 
-    /** Keeps proxies from closing a quiet stream, and finds readers that are gone. */
     @Scheduled(fixedDelay = 20_000)
     void beat() {
-        open.values()
-                .forEach(streams -> streams.forEach(stream -> {
-                    try {
-                        stream.to.send(SseEmitter.event().comment("still here"));
-                    } catch (IOException | IllegalStateException e) {
-                        stream.to.completeWithError(e);
-                    }
-                }));
+        open.beat();
     }
 
     /** What nobody can ask for any more is forgotten. */

@@ -140,6 +140,7 @@ class Webhooks {
                 now,
                 Event.TRIED,
                 null,
+                null,
                 "Squallnote tries whether this arrives.",
                 new Subjects(List.of()),
                 new Topics(Set.of()));

@@ -43,7 +43,7 @@ public class EventLog {
             List<Subjects.Subject> subjects,
             Collection<Topic> topics) {
         if (!label.isEmpty()) {
-            note(owner, kind, commandId, label, subjects, topics);
+            note(owner, kind, commandId, null, label, subjects, topics);
         }
     }
 
@@ -53,15 +53,23 @@ public class EventLog {
                 message.owner(),
                 Event.ARRIVED,
                 null,
+                message.id(),
                 Beginning.onOneLine(message.from().displayName() + ": " + message.subject(), LONGEST_LABEL),
                 List.of(new Subjects.Subject("MESSAGE", message.id()), new Subjects.Subject("THREAD", threadId)),
                 List.of(Topic.INTAKE, Topic.THREADS));
+    }
+
+    /** Forgets the words of a message that its sender has taken back. */
+    public void takenBack(StoredMessage message, String instead) {
+        store.relabel(message.owner(), message.id(), instead);
+        store.relabelRuns(message.owner(), message.id(), instead);
     }
 
     private void note(
             UUID owner,
             String kind,
             @Nullable UUID commandId,
+            @Nullable UUID messageId,
             String label,
             List<Subjects.Subject> subjects,
             Collection<Topic> topics) {
@@ -71,6 +79,7 @@ public class EventLog {
                 clock.instant(),
                 kind,
                 commandId,
+                messageId,
                 label,
                 new Subjects(subjects),
                 new Topics(topics.stream().map(Topic::name).collect(Collectors.toSet()))));

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.CopyOnWriteArrayList;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -29,7 +28,7 @@ public class LiveEvents {
     /** More open pages than this of one account lose the oldest. */
     private static final int MOST_PAGES = 30;
 
-    private final Map<UUID, List<SseEmitter>> pages = new ConcurrentHashMap<>();
+    private final OpenStreams<SseEmitter> pages = new OpenStreams<>(MOST_PAGES);
     private final Map<UUID, Map<UUID, Set<Topic>>> due = new ConcurrentHashMap<>();
 
     /** Stands for what no command has changed. */
@@ -45,14 +44,7 @@ public class LiveEvents {
     /** A stream for one page, until it closes. */
     SseEmitter open(UUID owner) throws IOException {
         SseEmitter page = new SseEmitter(0L);
-        List<SseEmitter> open = pages.computeIfAbsent(owner, key -> new CopyOnWriteArrayList<>());
-        if (open.size() >= MOST_PAGES) {
-            open.remove(0).complete();
-        }
-        open.add(page);
-        page.onCompletion(() -> open.remove(page));
-        page.onTimeout(() -> open.remove(page));
-        page.onError(problem -> open.remove(page));
+        pages.add(owner, page);
         page.send(SseEmitter.event().name("open").data("{}"));
         return page;
     }
@@ -122,23 +114,19 @@ public class LiveEvents {
     /** Keeps proxies from closing a quiet stream, and finds pages that are gone. */
     @Scheduled(fixedDelay = 20_000)
     void beat() {
-        pages.keySet().forEach(owner -> send(owner, SseEmitter.event().comment("still here")));
+        pages.beat();
     }
 
     /** Closes the streams of an account; the pages that are still signed in come back by themselves. */
     @EventListener
     void closeAll(Sessions.SomeEnded ended) {
-        pages.getOrDefault(ended.accountId(), List.of()).forEach(SseEmitter::complete);
+        pages.closeAll(ended.accountId());
     }
 
     private void send(UUID owner, SseEmitter.SseEventBuilder event) {
         Set<ResponseBodyEmitter.DataWithMediaType> built = event.build();
-        for (SseEmitter page : pages.getOrDefault(owner, List.of())) {
-            try {
-                page.send(built);
-            } catch (IOException | IllegalStateException e) {
-                page.completeWithError(e);
-            }
+        for (SseEmitter page : pages.of(owner)) {
+            OpenStreams.send(page, () -> page.send(built));
         }
     }
 }

@@ -2,9 +2,9 @@ package org.squallnote.server.takein;
 
 import java.time.ZoneId;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -21,7 +21,8 @@ import org.squallnote.formats.calendar.CalendarReader;
 import org.squallnote.formats.calendar.CalendarTasks;
 import org.squallnote.formats.contact.VCards;
 import org.squallnote.formats.table.CsvReader;
-import org.squallnote.formats.table.FileText;
+import org.squallnote.formats.table.UnlabelledText;
+import org.squallnote.search.FileType;
 import org.squallnote.server.problem.Refusal;
 
 /** Reads a file of follow-ups, whatever it is. */
@@ -35,11 +36,8 @@ class FollowUpFiles {
     private static final int MOST_LINES = 1_000;
     private static final int EXAMPLES = 3;
 
-    /** Spreadsheets as their programs keep them are ZIP files, or OLE files before that. */
-    private static final List<byte[]> PACKED =
-            List.of(new byte[] {'P', 'K', 3, 4}, new byte[] {(byte) 0xD0, (byte) 0xCF, 0x11, (byte) 0xE0}, new byte[] {
-                '%', 'P', 'D', 'F'
-            });
+    /** What a file of text is, by its bytes; a list that begins like a mail is one too. */
+    private static final Pattern TEXT = Pattern.compile("(?:text|message)/.*");
 
     /**
      * How somebody wants a table to be read; null for what is guessed.
@@ -51,10 +49,7 @@ class FollowUpFiles {
     record Wanted(
             @Nullable Boolean headed,
             @Nullable List<Column> columns,
-            @Nullable Boolean monthFirst) {
-
-        static final Wanted GUESSED = new Wanted(null, null, null);
-    }
+            @Nullable Boolean monthFirst) {}
 
     /** Reads it; a Refusal says why it cannot be read. */
     ReadFile read(String name, byte[] bytes, Wanted wanted, CaptureContext context, ZoneId zone) {
@@ -62,30 +57,23 @@ class FollowUpFiles {
             throw Refusal.invalid("This file is larger than 4 MB. Divide it, and take the parts in one after the other."
                     + " Nothing was changed.");
         }
-        if (PACKED.stream().anyMatch(start -> startsWith(bytes, start))) {
-            throw Refusal.invalid("This is no text: a spreadsheet or a document as its program keeps it. Save it as CSV"
-                    + " there, and take that in. Nothing was changed.");
+        UnlabelledText file = UnlabelledText.of(bytes);
+        if (file.text().isBlank()) {
+            throw Refusal.invalid("This file is empty. Nothing was changed.");
+        }
+        if (!TEXT.matcher(FileType.of(bytes, name)).matches()) {
+            throw Refusal.invalid(
+                    "This is no text: a spreadsheet, a document or a picture as its program keeps it. Save a"
+                            + " spreadsheet as CSV there, and take that in. Nothing was changed.");
         }
         if (VCards.isVCard(bytes)) {
             throw Refusal.invalid("These are people (vCard) and no follow-ups. Nothing was changed.");
-        }
-        FileText file = FileText.of(bytes);
-        if (file.text().isBlank() || file.text().indexOf('\0') >= 0) {
-            throw Refusal.invalid(
-                    file.text().isBlank()
-                            ? "This file is empty. Nothing was changed."
-                            : "This is no text that can be read. Take in CSV, iCalendar (.ics), vCard, mail or a list in"
-                                    + " plain text. Nothing was changed.");
         }
         if (CalendarReader.isCalendar(bytes)) {
             CalendarTasks.Read read = CalendarTasks.read(file.text(), context, zone, MOST_TASKS);
             return new ReadFile(ReadFile.Sort.TASKS, file.charset(), null, read.tasks(), read.events(), read.more());
         }
         return isList(name, file.text()) ? list(file, context) : table(file, wanted, context, zone);
-    }
-
-    private static boolean startsWith(byte[] bytes, byte[] start) {
-        return bytes.length >= start.length && Arrays.equals(bytes, 0, start.length, start, 0, start.length);
     }
 
     /** What its name says, else whether its lines have boxes to tick or bullets. */
@@ -100,7 +88,7 @@ class FollowUpFiles {
                 || text.lines().limit(50).noneMatch(line -> line.matches(".*[,;\t|].*"));
     }
 
-    private static ReadFile list(FileText file, CaptureContext context) {
+    private static ReadFile list(UnlabelledText file, CaptureContext context) {
         long lines = file.text().lines().filter(line -> !line.isBlank()).count();
         return new ReadFile(
                 ReadFile.Sort.CHECKLIST,
@@ -111,7 +99,7 @@ class FollowUpFiles {
                 lines > MOST_LINES);
     }
 
-    private static ReadFile table(FileText file, Wanted wanted, CaptureContext context, ZoneId zone) {
+    private static ReadFile table(UnlabelledText file, Wanted wanted, CaptureContext context, ZoneId zone) {
         CsvReader.Table csv = read(file.text());
         List<Row> rows = csv.rows();
         boolean headed = wanted.headed() == null ? Columns.isHeading(rows, context.dates()) : wanted.headed();

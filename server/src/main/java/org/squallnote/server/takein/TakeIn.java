@@ -13,6 +13,8 @@ import org.squallnote.core.takein.Proposal;
 import org.squallnote.core.text.Beginning;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.capture.CaptureContexts;
+import org.squallnote.server.category.Categories;
+import org.squallnote.server.command.Changes;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.followup.FollowUps;
@@ -28,6 +30,7 @@ class TakeIn {
     private final FollowUpFiles reading;
     private final FollowUpStore store;
     private final FollowUps followUps;
+    private final Categories categories;
     private final Commands commands;
     private final UuidV7 ids;
 
@@ -36,12 +39,14 @@ class TakeIn {
             FollowUpFiles reading,
             FollowUpStore store,
             FollowUps followUps,
+            Categories categories,
             Commands commands,
             UuidV7 ids) {
         this.contexts = contexts;
         this.reading = reading;
         this.store = store;
         this.followUps = followUps;
+        this.categories = categories;
         this.commands = commands;
         this.ids = ids;
     }
@@ -50,8 +55,14 @@ class TakeIn {
      * A file with how it is to be read.
      *
      * @param categories what is of a category by this name there is of this one here
+     * @param newCategories the same for those that are to be made
      */
-    record File(String name, byte[] content, FollowUpFiles.Wanted wanted, Map<String, UUID> categories) {}
+    record File(
+            String name,
+            byte[] content,
+            FollowUpFiles.Wanted wanted,
+            Map<String, UUID> categories,
+            Map<String, UUID> newCategories) {}
 
     /** What it would give. */
     ReadFile look(SignedIn me, File file) {
@@ -74,6 +85,7 @@ class TakeIn {
             }
             names.put(name, id);
         });
+        file.newCategories().forEach(names::putIfAbsent);
         return new CaptureContext(known.dates(), names, known.people(), known.places(), known.me());
     }
 
@@ -89,6 +101,7 @@ class TakeIn {
                 throw Refusal.invalid("There is nothing to be taken in at "
                         + missing.iterator().next() + ". Look at the file again. Nothing was changed.");
             }
+            makeCategories(me, file, wanted, changes);
             for (Proposal proposal : wanted) {
                 if (proposal.content() == null) {
                     throw Refusal.invalid(proposal.line() + " cannot be taken in: "
@@ -98,6 +111,15 @@ class TakeIn {
             }
             changes.label((wanted.size() == 1 ? "1 follow-up" : wanted.size() + " follow-ups") + " from "
                     + Beginning.onOneLine(file.name(), 100));
+        });
+    }
+
+    /** Those that something wanted is of. */
+    private void makeCategories(SignedIn me, File file, List<Proposal> wanted, Changes changes) {
+        file.newCategories().forEach((name, id) -> {
+            if (wanted.stream().anyMatch(proposal -> proposal.isOf(id))) {
+                categories.addWithin(me, id, name, changes);
+            }
         });
     }
 }

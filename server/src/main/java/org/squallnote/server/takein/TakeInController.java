@@ -7,7 +7,9 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -39,10 +41,15 @@ class TakeInController {
         this.takeIn = takeIn;
     }
 
-    /** What a category is called there, and which one it is here. */
+    /**
+     * What a category is called there, and which one it is here.
+     *
+     * @param isNew whether it is to be made by that name
+     */
     record NamedCategory(
-            @NotNull @Size(max = 20_000) String name,
-            @NotNull UUID categoryId) {}
+            @NotNull @Size(min = 1, max = 300) String name,
+            @NotNull UUID categoryId,
+            boolean isNew) {}
 
     /**
      * A file with how it is to be read.
@@ -65,12 +72,14 @@ class TakeInController {
 
         TakeIn.File file() {
             return new TakeIn.File(
-                    name,
-                    content,
-                    new FollowUpFiles.Wanted(headed, columns, monthFirst),
-                    categories.stream()
-                            .collect(Collectors.toMap(
-                                    NamedCategory::name, NamedCategory::categoryId, (one, other) -> other)));
+                    name, content, new FollowUpFiles.Wanted(headed, columns, monthFirst), named(false), named(true));
+        }
+
+        private Map<String, UUID> named(boolean isNew) {
+            return categories.stream()
+                    .filter(category -> category.isNew() == isNew)
+                    .collect(Collectors.toMap(
+                            NamedCategory::name, NamedCategory::categoryId, (one, other) -> other, LinkedHashMap::new));
         }
     }
 

@@ -21,6 +21,12 @@ public interface EventStore {
     /** The number of the last one. */
     Optional<Long> last(UUID owner);
 
+    /** Puts other words in place of those of a message. */
+    int relabel(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
+
+    /** Puts other words in place of those of what recipes did with a message by themselves. */
+    int relabelRuns(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
+
     /** Forgets what happened before a moment. */
     int forget(@Param("owner") UUID owner, @Param("before") Instant before);
 }

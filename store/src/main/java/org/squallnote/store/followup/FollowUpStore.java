@@ -62,28 +62,16 @@ public interface FollowUpStore {
     /** The messages and writers that one follow-up came from. */
     List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
-    /**
-     * What recipes kept of a message by themselves, and nobody by hand, is kept otherwise from now on.
-     *
-     * @param snapshot in place of the message as it was
-     * @param title of the follow-ups that are still open
-     */
-    default void forgetWhatRecipesKept(UUID owner, UUID messageId, String snapshot, String title) {
-        List<UUID> made = madeByRecipes(owner, messageId);
-        if (!made.isEmpty()) {
-            keepOtherwise(owner, messageId, made, snapshot);
-            retitle(owner, made, title);
-        }
-    }
-
     /** The follow-ups that recipes which ran by themselves have made of a message. */
     List<UUID> madeByRecipes(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
 
+    /** Keeps another snapshot with follow-ups than the message as it was, and no sentence of it. */
     int keepOtherwise(
             @Param("owner") UUID owner,
             @Param("messageId") UUID messageId,
             @Param("followUps") List<UUID> followUps,
             @Param("snapshot") String snapshot);
 
-    int retitle(@Param("owner") UUID owner, @Param("followUps") List<UUID> followUps, @Param("title") String title);
+    /** Gives another title to a follow-up that still has the one it was made with. */
+    int retitle(@Param("owner") UUID owner, @Param("id") UUID id, @Param("from") String from, @Param("to") String to);
 }

@@ -12,13 +12,19 @@ import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.HistoryLine;
 import org.squallnote.core.history.SubjectType;
 
-/** The history, which nothing rewrites; only that a command was undone is marked on it. */
+/**
+ * The history, which nothing rewrites but to forget what its writer has taken back; that a command was undone is marked
+ * on it.
+ */
 @Mapper
 public interface HistoryStore {
 
     void insertCommand(Command command);
 
     void setLabel(@Param("owner") UUID owner, @Param("id") UUID id, @Param("label") String label);
+
+    /** Puts other words in place of those of what recipes did with a message by themselves. */
+    int relabelRuns(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
 
     int markUndone(@Param("owner") UUID owner, @Param("id") UUID id, @Param("undoneBy") UUID undoneBy);
 
@@ -34,6 +40,13 @@ public interface HistoryStore {
     void insert(HistoryEntry entry);
 
     List<HistoryEntry> ofCommand(@Param("owner") UUID owner, @Param("commandId") UUID commandId);
+
+    /** All that became of something, the oldest first. */
+    List<HistoryEntry> entriesOf(
+            @Param("owner") UUID owner, @Param("type") SubjectType type, @Param("subjectId") UUID subjectId);
+
+    /** Writes the states of an entry again, without words that were taken back. */
+    int rewrite(HistoryEntry entry);
 
     List<HistoryLine> ofSubject(@Param("owner") UUID owner, @Param("subjectId") UUID subjectId);
 

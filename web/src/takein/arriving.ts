@@ -1,4 +1,6 @@
 import { shallowRef } from 'vue'
+import { importFile } from '@/api/files'
+import { takeInCards } from '@/people/changes'
 
 /** What a file is for, as far as its name and its beginning tell. */
 export type FileSort = 'messages' | 'people' | 'followUps'
@@ -27,5 +29,16 @@ export async function sortOf(file: File): Promise<FileSort> {
   return !table && HEADER.test(beginning) ? 'messages' : 'followUps'
 }
 
-/** A file of follow-ups that was given to the page and is to be looked at before it is taken in. */
-export const waiting = shallowRef<File>()
+/** Files of follow-ups that were given to the page, each to be looked at before it is taken in. */
+export const waiting = shallowRef<readonly File[]>([])
+
+/** Takes in a file that was given to the page; answers whether it waits to be looked at before. */
+export async function arrive(file: File): Promise<boolean> {
+  const sort = await sortOf(file)
+  if (sort === 'followUps') {
+    waiting.value = [...waiting.value, file]
+    return true
+  }
+  await (sort === 'people' ? takeInCards(file) : importFile(file))
+  return false
+}
