@@ -202,11 +202,11 @@ useKeys(view.name, [
 
 <template>
   <Loading v-if="round.isPending.value" />
-  <Note v-else-if="round.isError.value" title="The round could not be loaded" problem>
+  <Note v-else-if="round.isError.value" title="The round could not be loaded" problem alone>
     <p>{{ round.error.value?.message }} Nothing was changed.</p>
     <button class="btn" type="button" @click="void round.refetch()">Try again</button>
   </Note>
-  <Note v-else-if="!underWay" title="The weekly round" data-test="round-start">
+  <Note v-else-if="!underWay" title="The weekly round" alone data-test="round-start">
     <p>
       A walk through everything that is open, a step at a time: what came in, what has no date, who
       waits for you, what you promised, what is late, the meetings behind and ahead. One decision a

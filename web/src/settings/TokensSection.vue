@@ -109,7 +109,7 @@ const end = (token: TokenView) =>
         <label
           v-for="each in SCOPES"
           :key="each.scope"
-          class="flex items-center gap-1.5 max-sm:min-h-11"
+          class="flex min-h-7 items-center gap-1.5 max-sm:min-h-11"
         >
           <input v-model="form.scopes" type="checkbox" :value="each.scope" name="token-scope" />
           {{ each.does }}

@@ -90,7 +90,7 @@ class RecordIT {
                                                                         .put("title", "Varnish the gig")
                                                                         .put("firm", false)))));
         browser.open("/record/time");
-        browser.find("[data-test=time-bar]");
+        browser.find("[data-test=time-add-first]");
         browser.press("a");
         browser.type("[data-test=find-follow-up]", "varnish");
         browser.untilText("Varnish the gig");
