@@ -1,5 +1,5 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import { afterEach, vi } from 'vitest'
 import type { Component } from 'vue'
 import { client } from '@/api/client'
@@ -95,7 +95,10 @@ export async function opened(
   const page = mount(component, {
     props,
     attachTo: document.body,
-    global: { plugins: [[VueQueryPlugin, { queryClient }]] },
+    global: {
+      plugins: [[VueQueryPlugin, { queryClient }]],
+      stubs: { RouterLink: RouterLinkStub },
+    },
   })
   pages.push(page as VueWrapper)
   await flushPromises()

@@ -8,6 +8,7 @@ import {
   othersWords,
   punctualityWords,
   responseWords,
+  span,
 } from '@/record/figures/words'
 
 const NONE = { count: 0, medianMinutes: 0, p90Minutes: 0 }
@@ -59,7 +60,7 @@ describe('A figure says in one sentence what it means', () => {
   it.each([
     [
       responseWords(VIEW),
-      'You answered half of 12 questions within 2 h, nine of ten within 2 d. 1 more was not answered in writing.',
+      'You answered half of 12 questions within 2 h 10 min, nine of ten within 2 d 1 h. 1 more was not answered in writing.',
     ],
     [punctualityWords(VIEW), '9 of 12 with a date were in time (75 %). 2 more had no date.'],
     [
@@ -97,5 +98,20 @@ describe('A figure says in one sentence what it means', () => {
     expect(ageWords(empty)).toBe('No thread is open.')
     expect(othersWords(empty)).toBe('Nobody owes you anything.')
     expect(habitWords(empty)).toBe('No decision repeats itself so that a recipe would save it.')
+  })
+})
+
+describe('A length', () => {
+  it.each([
+    [0, 'at once'],
+    [59, '59 min'],
+    [60, '1 h'],
+    [90, '1 h 30 min'],
+    [480, '1 d'],
+    [481, '1 d 1 h'],
+    [959, '2 d'],
+    [2400, '5 d'],
+  ])('of %d working minutes is never said shorter than it is: %s', (minutes, text) => {
+    expect(span(minutes)).toBe(text)
   })
 })

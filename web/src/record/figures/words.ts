@@ -1,9 +1,27 @@
 import type { FiguresView } from '@/api/client'
-import { day, shiftDay, workingSpan } from '@/ui/time'
+import { accountCalendar } from '@/ui/accountCalendar'
+import { day, shiftDay } from '@/ui/time'
 
-/** A length of working time; "at once" for less than a minute. */
+/** A length of working time in two units at most, never said shorter than it is; "at once" for less than a minute. */
 export function span(minutes: number): string {
-  return minutes < 1 ? 'at once' : workingSpan(minutes)
+  const { minutesOfADay } = accountCalendar.value
+  const whole = Math.floor(minutes / minutesOfADay)
+  const more = minutes % minutesOfADay
+  const hours = whole > 0 ? Math.ceil(more / 60) * 60 : more
+  const days = hours >= minutesOfADay ? whole + 1 : whole
+  const rest = hours >= minutesOfADay ? 0 : hours
+  const parts = [
+    [days, 'd'],
+    [Math.floor(rest / 60), 'h'],
+    [rest % 60, 'min'],
+  ] as const
+  return (
+    parts
+      .filter(([count]) => count > 0)
+      .slice(0, 2)
+      .map(([count, unit]) => `${count} ${unit}`)
+      .join(' ') || 'at once'
+  )
 }
 
 const share = (part: number, whole: number) => `${Math.round((part * 100) / whole)} %`
