@@ -5,7 +5,7 @@ import FiguresPage from '@/record/figures/FiguresPage.vue'
 import { fakeServer, opened, pressed } from '@/testing/fakeServer'
 
 const { query, replace } = vi.hoisted(() => ({
-  query: {} as Record<string, string>,
+  query: {},
   replace: vi.fn(),
 }))
 vi.mock('vue-router', () => ({
@@ -67,7 +67,7 @@ beforeEach(() => {
   server = fakeServer()
   server.answers('GET', '/api/record/figures', VIEW)
   server.answers('GET', '/api/categories', [MOORINGS] as never)
-  server.answers('PUT', '/api/categories/{id}', DONE as never)
+  server.answers('PUT', '/api/categories/{id}', DONE)
 })
 afterEach(() => {
   vi.restoreAllMocks()
