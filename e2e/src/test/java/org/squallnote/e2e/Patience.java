@@ -9,8 +9,10 @@ import java.time.Duration;
  */
 final class Patience {
 
-    private static final Duration LEAST = Duration.ofSeconds(10);
-    private static final Duration MOST = Duration.ofSeconds(90);
+    /** Mail that goes out can be taken back for ten seconds before; and a machine may be quiet at first. */
+    private static final Duration LEAST = Duration.ofSeconds(30);
+
+    private static final Duration MOST = Duration.ofSeconds(120);
 
     /** On a quiet machine the application starts in about four seconds. */
     private static final int STARTS = 3;
