@@ -33,6 +33,8 @@ export default defineConfig({
     environment: 'happy-dom',
     include: ['src/**/*.spec.ts'],
     isolate: false,
+    // A busy machine is slow, not wrong.
+    testTimeout: 30_000,
     setupFiles: ['src/testing/alone.ts'],
   },
 })

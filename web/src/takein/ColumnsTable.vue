@@ -1,23 +1,15 @@
 <script setup lang="ts">
 import type { FileLookedAt } from '@/api/client'
-import { assigned, COLUMN_WORDS, type Column } from '@/takein/taking'
+import { COLUMN_WORDS, type Column } from '@/takein/taking'
 
 /** The columns of a table with what stands in them, each to be assigned. */
 const { table } = defineProps<{ table: NonNullable<FileLookedAt['table']> }>()
-const emit = defineEmits<{ assign: [columns: Column[]] }>()
+const emit = defineEmits<{ assign: [place: number, says: Column] }>()
 
 const CHOICES = Object.entries(COLUMN_WORDS) as [Column, string][]
 
 function assign(place: number, event: Event): void {
-  const says = (event.target as HTMLSelectElement).value as Column
-  emit(
-    'assign',
-    assigned(
-      table.columns.map((column) => column.says),
-      place,
-      says,
-    ),
-  )
+  emit('assign', place, (event.target as HTMLSelectElement).value as Column)
 }
 </script>
 

@@ -97,6 +97,26 @@ describe('A file of follow-ups', () => {
     })
   })
 
+  it('keeps all that was said in quick succession, and takes nothing in unseen', async () => {
+    const page = await looked()
+    const columns = page.findAll('[data-test=columns] select')
+    void columns[1]?.setValue('NOTE')
+    void page.find('[data-test=category]').setValue('new')
+    void page.find('[data-test=date-order]').setValue('true')
+    await pressedKey('Enter')
+    const sent = server.sentTo('POST', '/api/take-in/look').at(-1)?.body
+    expect(sent).toMatchObject({
+      columns: ['TITLE', 'NOTE'],
+      monthFirst: true,
+      categories: [{ name: 'Moorings', isNew: true }],
+    })
+    await flushPromises()
+    await pressedKey('Enter')
+    const [taken, ...more] = server.sentTo('POST', '/api/take-in')
+    expect(taken?.body).toMatchObject({ file: sent })
+    expect(more).toEqual([])
+  })
+
   it('takes in what is ticked, by keys too, and never what is broken', async () => {
     const page = await looked()
     await pressedKey('ArrowDown')

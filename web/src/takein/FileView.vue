@@ -5,7 +5,7 @@ import { importFile } from '@/api/files'
 import { useCategories } from '@/api/queries'
 import ColumnsTable from '@/takein/ColumnsTable.vue'
 import LineRow from '@/takein/LineRow.vue'
-import { look, SEPARATOR_WORDS, takeIn, toTakeIn, type Column } from '@/takein/taking'
+import { assigned, look, SEPARATOR_WORDS, takeIn, toTakeIn, type Column } from '@/takein/taking'
 import view from '@/takein/view'
 import KeyHint from '@/ui/KeyHint.vue'
 import { useKeys } from '@/ui/keys'
@@ -37,25 +37,37 @@ const eventsIn = ref(false)
 
 /** Which answer is waited for; one that is overtaken by another counts no more. */
 let asked = 0
+/** What is seen is not yet what is wished: nothing can be taken in unseen. */
+const looking = ref(false)
+let lookedAt: FileToTakeIn | undefined
 
+/** Wishes build upon each other also while one is on its way; one that cannot be is as if it had not been said. */
 async function read(changed: FileToTakeIn): Promise<void> {
   const mine = ++asked
+  wish.value = changed
+  looking.value = true
   try {
     const answer = await look(changed)
     if (mine === asked) {
-      wish.value = changed
+      lookedAt = changed
       seen.value = answer
       problem.value = ''
     }
   } catch (why) {
     if (mine === asked) {
+      wish.value = lookedAt
       problem.value = why instanceof Error ? why.message : String(why)
+    }
+  } finally {
+    if (mine === asked) {
+      looking.value = false
     }
   }
 }
 
 async function begin(): Promise<void> {
   seen.value = undefined
+  lookedAt = undefined
   problem.value = ''
   otherwise.value = new Map()
   try {
@@ -73,6 +85,14 @@ watch(
 function change(changed: Partial<FileToTakeIn>): void {
   if (wish.value) {
     void read({ ...wish.value, ...changed })
+  }
+}
+
+/** Columns that were said before count, also where the answer to them has not come yet. */
+function assign(place: number, says: Column): void {
+  if (table.value) {
+    const before = wish.value?.columns ?? table.value.columns.map((column) => column.says)
+    change({ columns: assigned(before, place, says), headed: table.value.headed })
   }
 }
 
@@ -125,7 +145,7 @@ function toggle(line: LineToTakeIn | undefined): void {
 }
 
 async function takeAll(): Promise<void> {
-  if (!wish.value || taken.value.length === 0 || busy.value) {
+  if (!wish.value || taken.value.length === 0 || busy.value || looking.value) {
     return
   }
   busy.value = true
@@ -162,7 +182,11 @@ useKeys(view.name, [
     },
     when: () => pointed.value !== undefined,
   },
-  { ...view.keys.take, run: () => void takeAll(), when: () => taken.value.length > 0 },
+  {
+    ...view.keys.take,
+    run: () => void takeAll(),
+    when: () => taken.value.length > 0 && !looking.value,
+  },
 ])
 </script>
 
@@ -193,10 +217,7 @@ useKeys(view.name, [
       </p>
       <p v-if="problem" class="text-rust" role="alert">{{ problem }}</p>
       <template v-if="table">
-        <ColumnsTable
-          :table="table"
-          @assign="(columns: Column[]) => change({ columns, headed: table?.headed ?? null })"
-        />
+        <ColumnsTable :table="table" @assign="assign" />
         <div class="flex flex-wrap items-center gap-x-5 gap-y-1">
           <label class="flex items-center gap-1.5 max-sm:min-h-11">
             <input
@@ -307,7 +328,7 @@ useKeys(view.name, [
         class="btn btn-main h-8 max-sm:h-11"
         type="button"
         data-test="take-in"
-        :disabled="taken.length === 0 || busy"
+        :disabled="taken.length === 0 || busy || looking"
         @click="void takeAll()"
       >
         Take in {{ taken.length }} {{ taken.length === 1 ? 'follow-up' : 'follow-ups' }}

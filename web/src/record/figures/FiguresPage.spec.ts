@@ -4,10 +4,10 @@ import type { FiguresView } from '@/api/client'
 import FiguresPage from '@/record/figures/FiguresPage.vue'
 import { fakeServer, opened, pressed } from '@/testing/fakeServer'
 
-const { query, replace } = vi.hoisted(() => ({
-  query: {},
-  replace: vi.fn(),
-}))
+const { query, replace } = vi.hoisted(() => {
+  const query: Record<string, string> = {}
+  return { query, replace: vi.fn() }
+})
 vi.mock('vue-router', () => ({
   useRoute: () => ({ query, params: { part: 'figures' } }),
   useRouter: () => ({ push: vi.fn(), replace }),

@@ -80,7 +80,7 @@ class OpenDoorsIT {
         browser.press(Keys.ARROW_DOWN);
         browser.press(" ");
         browser.until(
-                () -> browser.textOf("[data-test=take-in]").contains("Take in 6 ") ? Boolean.TRUE : null,
+                () -> browser.textOf("[data-test=take-in]:enabled").contains("Take in 6 ") ? Boolean.TRUE : null,
                 "the first line left out");
         browser.press(Keys.ENTER);
         browser.untilText("6 follow-ups were taken in");

@@ -36,6 +36,7 @@ final class SelfAnswers {
             case "because" -> isWhy(question);
             case "turns" -> second.equals("out");
             case "it's", "that's" -> second.equals("because");
+            case "ah", "oh", "wait", "nvm", "found", "got" -> isFound(next);
             case "of" -> second.equals("course");
             case "not" ->
                 second.equals("a")
@@ -47,6 +48,17 @@ final class SelfAnswers {
             case "they", "he", "she" -> !asksYou && isTold(question);
             default -> isWhy(question) && !asksYou && isSettled(following);
         };
+    }
+
+    /** "Where is it? Ah, found it": nobody needs to tell them. */
+    private static boolean isFound(Sentence next) {
+        for (int i = 0; i < Math.min(3, next.size()); i++) {
+            boolean has = next.at(i).is("found", "got", "have") && i + 1 < next.size();
+            if (next.norm(i).equals("nvm") || (has && next.at(i + 1).is("it", "them", "one"))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "What did they say? They said …": a story told as question and answer. */

@@ -46,6 +46,7 @@ public final class Stories {
     static List<Story> all() {
         List<Story> all = new ArrayList<>(in(WordList.lines(Stories.class, "stories.txt")));
         all.addAll(in(WordList.lines(Stories.class, "meetings.txt")));
+        all.addAll(in(WordList.lines(Stories.class, "voices.txt")));
         return all;
     }
 
@@ -242,6 +243,9 @@ public final class Stories {
             case "helpdesk" -> new Party("helpdesk", "helpdesk@printers.example");
             case "Nils at helpdesk" -> new Party("Nils", "nils@printers.example");
             case "Pia at helpdesk" -> new Party("Pia", "pia@printers.example");
+            case "bookings" -> new Party("bookings", "bookings@halls.example");
+            case "Oona at bookings" -> new Party("Oona", "oona@halls.example");
+            case "Piet at bookings" -> new Party("Piet", "piet@halls.example");
             case "office" -> new Party("Harbour office", "office@merrowquay.example");
             case "daemon" -> new Party("", "mailer-daemon@merrowquay.example");
             default -> new Party(who, who.toLowerCase(Locale.ROOT).replace(" ", ".") + "@harker.example");
