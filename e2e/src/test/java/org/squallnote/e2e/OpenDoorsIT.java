@@ -138,7 +138,9 @@ class OpenDoorsIT {
         browser.find(".guide-ring");
         browser.click("[data-test=guide-next]");
         browser.untilText("What you have taken on stands here.");
-        assertThat(browser.js("return location.pathname")).isEqualTo("/follow-ups");
+        browser.until(
+                () -> "/follow-ups".equals(browser.js("return location.pathname")) ? Boolean.TRUE : null,
+                "the view it speaks of");
         browser.click("[data-test=guide-end]");
         browser.untilGone("[data-test=guide]");
         browser.open("/intake");

@@ -17,6 +17,7 @@ import org.openqa.selenium.Keys;
 import org.openqa.selenium.WebElement;
 import org.squallnote.standins.scenario.Habits;
 import org.squallnote.standins.scenario.MerrowQuay;
+import tools.jackson.databind.JsonNode;
 
 /** Each way of deciding by keyboard: several asks, recipes, answers with phrases, handing over, capturing, changed keys. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
@@ -130,6 +131,28 @@ class WaysIT {
         return String.valueOf(browser.js("return document.querySelector('[data-test=answer] textarea').value"));
     }
 
+    /** The thread that is handed over, and how far its mail has come. */
+    private String theQuayRoad() {
+        for (String turn : List.of("WITH_OTHERS", "NOBODY", "WITH_ME", "CLOSED")) {
+            for (JsonNode line : office.setUp()
+                    .call("GET", "/api/threads?turn=" + turn, null)
+                    .path("lines")) {
+                if (line.path("subject").asString("").contains("closing the quay road")) {
+                    return turn
+                            + " "
+                            + office.setUp()
+                                    .call(
+                                            "GET",
+                                            "/api/threads/" + line.path("id").asString(""),
+                                            null)
+                            + " "
+                            + office.setUp().call("GET", "/api/outbox", null);
+                }
+            }
+        }
+        return "no such thread";
+    }
+
     private MimeMessage sentTo(String name) {
         List<MimeMessage> sent = office.quay().mail().messages(MerrowQuay.OWN, "Sent");
         for (MimeMessage each : sent) {
@@ -152,6 +175,7 @@ class WaysIT {
         browser.type("[data-test=hand-over-to]", "gus@merrowquay.example", Keys.ENTER);
         browser.untilText("Handed over to gus@merrowquay.example");
         browser.until(() -> sentTo("gus@merrowquay.example"), "the mail that hands it over");
+        assertThat(theQuayRoad()).contains("gus@merrowquay.example");
         browser.open("/threads");
         browser.find("[data-row]");
         browser.press("o");

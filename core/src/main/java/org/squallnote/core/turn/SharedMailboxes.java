@@ -22,6 +22,11 @@ final class SharedMailboxes {
                 || throughList;
     }
 
+    static boolean areOfOneHouse(String one, String other) {
+        int at = one.indexOf('@');
+        return at > 0 && other.endsWith(one.substring(at));
+    }
+
     /** Whether the message comes through that address or from the same house. */
     static boolean speaksFor(TurnEvent event, String address) {
         String domain = address.substring(address.indexOf('@') + 1);

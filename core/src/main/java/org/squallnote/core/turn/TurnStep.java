@@ -562,7 +562,9 @@ final class TurnStep {
         boolean owed = false;
         for (int i = debts.size() - 1; i >= 0; i--) {
             Debt debt = debts.get(i);
-            if (!event.isAddressedTo(debt.to().address()) && !goesToTheSameList(event, debt)) {
+            if (!event.isAddressedTo(debt.to().address())
+                    && !goesToTheSameList(event, debt)
+                    && !goesToTheirMailbox(event, debt)) {
                 continue;
             }
             owed = true;
@@ -599,6 +601,14 @@ final class TurnStep {
                         .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
                         .anyMatch(party -> event.isAddressedTo(party.address())))
                 .isPresent();
+    }
+
+    /** What somebody asked who reads a shared mailbox is answered there, whoever reads it next. */
+    private static boolean goesToTheirMailbox(TurnEvent event, Debt debt) {
+        return event.to().stream()
+                .filter(party -> SharedMailboxes.isShared(party.address(), false))
+                .anyMatch(party ->
+                        SharedMailboxes.areOfOneHouse(party.address(), debt.to().address()));
     }
 
     private Optional<Party> lastOther() {
