@@ -217,6 +217,7 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(FiguresStore.class, "cameIn", days),
                 Arguments.of(FiguresStore.class, "decided", days),
                 Arguments.of(FiguresStore.class, "ended", days),
+                Arguments.of(FiguresStore.class, "worked", days),
                 Arguments.of(FiguresStore.class, "answers", days),
                 Arguments.of(AttachedStore.class, "files", Map.of("owner", ID, "followUpId", ID)),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),

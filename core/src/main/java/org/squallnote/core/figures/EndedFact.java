@@ -14,7 +14,6 @@ import org.squallnote.core.time.WorkingTime;
  * A follow-up that has ended.
  *
  * @param effortMinutes how long it was thought to take; null where nobody said so
- * @param spentSeconds how long was worked at it
  * @param answeredAt when I first wrote in the thread of its message after that; null where I have not
  */
 public record EndedFact(
@@ -25,15 +24,10 @@ public record EndedFact(
         @Nullable LocalDate replyDay,
         @Nullable LocalTime replyTime,
         @Nullable Integer effortMinutes,
-        long spentSeconds,
         @Nullable Instant answeredAt) {
 
     /** Whether it was in time; absent where it had no date. */
     Optional<Boolean> onTime(WorkingTime workingTime) {
         return new Deadline(id, endedAt, replyDay, replyTime, answeredAt).onTime(workingTime);
-    }
-
-    long spentMinutes() {
-        return spentSeconds / 60;
     }
 }

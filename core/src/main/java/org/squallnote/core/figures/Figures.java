@@ -254,21 +254,30 @@ public final class Figures {
             @Nullable Integer proposed) {}
 
     /** How far efforts were off, of what was done in these days and measured. */
-    public static List<Effort> efforts(Collection<EndedFact> ended, Map<UUID, Category> categories) {
+    public static List<Effort> efforts(
+            Collection<EndedFact> ended, Collection<WorkedFact> worked, Map<UUID, Category> categories) {
+        Map<UUID, Long> seconds = worked.stream()
+                .collect(Collectors.groupingBy(WorkedFact::followUpId, Collectors.summingLong(WorkedFact::seconds)));
         Map<Optional<UUID>, List<EndedFact>> measured = ended.stream()
-                .filter(each -> each.spentMinutes() > 0)
+                .filter(each -> spentMinutes(each, seconds) > 0)
                 .collect(Collectors.groupingBy(each -> Optional.ofNullable(each.categoryId())));
         return measured.entrySet().stream()
-                .map(each -> effort(each.getKey(), each.getValue(), categories))
+                .map(each -> effort(each.getKey(), each.getValue(), seconds, categories))
                 .sorted(Comparator.comparing(Effort::measured)
                         .reversed()
                         .thenComparing(each -> String.valueOf(each.categoryId())))
                 .toList();
     }
 
-    private static Effort effort(Optional<UUID> categoryId, List<EndedFact> ended, Map<UUID, Category> categories) {
-        long spent =
-                Spread.of(ended.stream().map(EndedFact::spentMinutes).toList()).medianMinutes();
+    private static long spentMinutes(EndedFact ended, Map<UUID, Long> seconds) {
+        return seconds.getOrDefault(ended.id(), 0L) / 60;
+    }
+
+    private static Effort effort(
+            Optional<UUID> categoryId, List<EndedFact> ended, Map<UUID, Long> seconds, Map<UUID, Category> categories) {
+        long spent = Spread.of(
+                        ended.stream().map(each -> spentMinutes(each, seconds)).toList())
+                .medianMinutes();
         long thought = Spread.of(ended.stream()
                         .map(each -> Optional.ofNullable(each.effortMinutes())
                                 .map(Integer::longValue)

@@ -141,7 +141,7 @@ class FiguresTest {
     }
 
     private static EndedFact ended(
-            String endedAt, String replyDay, String answeredAt, Integer effort, int spent, FollowUpState state) {
+            String endedAt, String replyDay, String answeredAt, Integer effort, FollowUpState state) {
         return new EndedFact(
                 UUID.randomUUID(),
                 TIDE,
@@ -150,7 +150,6 @@ class FiguresTest {
                 replyDay.isEmpty() ? null : LocalDate.parse(replyDay),
                 replyDay.isEmpty() ? null : LocalTime.of(12, 0),
                 effort,
-                spent * 60L,
                 answeredAt.isEmpty() ? null : Instant.parse(answeredAt));
     }
 
@@ -158,22 +157,10 @@ class FiguresTest {
     void inTimeIsWhatWasAnsweredInTimeAndCountsInTheWeekInWhichItEnded() {
         Figures.Punctuality found = Figures.punctuality(
                 List.of(
-                        ended(
-                                "2026-03-20T10:00:00Z",
-                                "2026-03-12",
-                                "2026-03-12T11:59:00Z",
-                                null,
-                                0,
-                                FollowUpState.DONE),
-                        ended(
-                                "2026-03-20T10:00:00Z",
-                                "2026-03-12",
-                                "2026-03-12T12:01:00Z",
-                                null,
-                                0,
-                                FollowUpState.DONE),
-                        ended("2026-03-20T10:00:00Z", "", "", null, 0, FollowUpState.DONE),
-                        ended("2026-03-20T10:00:00Z", "2026-03-12", "", null, 0, FollowUpState.DROPPED)),
+                        ended("2026-03-20T10:00:00Z", "2026-03-12", "2026-03-12T11:59:00Z", null, FollowUpState.DONE),
+                        ended("2026-03-20T10:00:00Z", "2026-03-12", "2026-03-12T12:01:00Z", null, FollowUpState.DONE),
+                        ended("2026-03-20T10:00:00Z", "", "", null, FollowUpState.DONE),
+                        ended("2026-03-20T10:00:00Z", "2026-03-12", "", null, FollowUpState.DROPPED)),
                 FROM,
                 TO,
                 OFFICE);
@@ -233,14 +220,21 @@ class FiguresTest {
     @Test
     void aBetterEffortIsProposedOnceThereAreEnoughAndItIsFarOff() {
         List<EndedFact> five = new ArrayList<>();
+        List<WorkedFact> worked = new ArrayList<>();
         for (int minutes : new int[] {38, 40, 41, 44, 90}) {
-            five.add(ended("2026-03-20T10:00:00Z", "", "", 20, minutes, FollowUpState.DONE));
+            EndedFact ended = ended("2026-03-20T10:00:00Z", "", "", 20, FollowUpState.DONE);
+            five.add(ended);
+            // In two stretches, of which the first is always as long.
+            Instant begin = ended.endedAt().minusSeconds(minutes * 60L);
+            worked.add(new WorkedFact(ended.id(), begin, begin.plusSeconds(600)));
+            worked.add(new WorkedFact(ended.id(), begin.plusSeconds(600), ended.endedAt()));
         }
-        assertThat(Figures.efforts(five, Map.of())).containsExactly(new Figures.Effort(TIDE, 5, 20, 41, 40));
-        assertThat(Figures.efforts(five.subList(0, 4), Map.of()).get(0).proposed())
+        worked.add(new WorkedFact(UUID.randomUUID(), Instant.EPOCH, Instant.EPOCH.plusSeconds(9_000)));
+        assertThat(Figures.efforts(five, worked, Map.of())).containsExactly(new Figures.Effort(TIDE, 5, 20, 41, 40));
+        assertThat(Figures.efforts(five.subList(0, 4), worked, Map.of()).get(0).proposed())
                 .isNull();
         Category tide = new Category(TIDE, UUID.randomUUID(), "Tide", Hue.TIDE, "Ti", null, 0, null, 45, null, 0);
-        assertThat(Figures.efforts(five, Map.of(TIDE, tide)).get(0).proposed())
+        assertThat(Figures.efforts(five, worked, Map.of(TIDE, tide)).get(0).proposed())
                 .as("45 is near enough")
                 .isNull();
     }

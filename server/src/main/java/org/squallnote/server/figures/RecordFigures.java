@@ -109,7 +109,7 @@ class RecordFigures {
                         store.answers(owner, begin, end),
                         store.waiting(owner).stream().collect(Collectors.toMap(PartyCount::party, PartyCount::threads)),
                         workingTime),
-                Figures.efforts(ended, known),
+                Figures.efforts(ended, store.worked(owner, begin, end), known),
                 habits.of(owner, decided));
     }
 }

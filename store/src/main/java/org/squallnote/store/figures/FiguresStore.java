@@ -8,6 +8,7 @@ import org.apache.ibatis.annotations.Param;
 import org.squallnote.core.figures.AskFact;
 import org.squallnote.core.figures.DecidedFact;
 import org.squallnote.core.figures.EndedFact;
+import org.squallnote.core.figures.WorkedFact;
 import org.squallnote.core.thread.PartyCount;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Turn;
@@ -27,6 +28,9 @@ public interface FiguresStore {
 
     /** The follow-ups that ended. */
     List<EndedFact> ended(@Param("owner") UUID owner, @Param("from") Instant from, @Param("to") Instant to);
+
+    /** What was worked at the follow-ups that ended. */
+    List<WorkedFact> worked(@Param("owner") UUID owner, @Param("from") Instant from, @Param("to") Instant to);
 
     /** The categories of those that ended since a moment. */
     List<UUID> categoriesEnded(@Param("owner") UUID owner, @Param("from") Instant from);
