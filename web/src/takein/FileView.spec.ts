@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { FileLookedAt, LineToTakeIn } from '@/api/client'
+import { client, type FileLookedAt, type LineToTakeIn } from '@/api/client'
 import FileView from '@/takein/FileView.vue'
 import { fakeServer, opened, pressed, pressedKey } from '@/testing/fakeServer'
 
@@ -115,6 +115,21 @@ describe('A file of follow-ups', () => {
     const [taken, ...more] = server.sentTo('POST', '/api/take-in')
     expect(taken?.body).toMatchObject({ file: sent })
     expect(more).toEqual([])
+  })
+
+  it('shows nothing of a file in whose place another one has come', async () => {
+    const page = await looked()
+    let answer: (late: unknown) => void = () => undefined
+    vi.mocked(client.POST).mockImplementationOnce(
+      (() => new Promise((resolve) => (answer = resolve))) as never,
+    )
+    await page.find('[data-test=date-order]').setValue('true')
+    await page.setProps({ file: new File([new Uint8Array(5_000_000)], 'long.csv') })
+    await flushPromises()
+    answer({ data: SEEN, response: new Response(null, { status: 200 }) })
+    await flushPromises()
+    expect(page.text()).toContain('long.csv is larger than 4 MB')
+    expect(page.find('[data-test=take-in]').exists()).toBe(false)
   })
 
   it('takes in what is ticked, by keys too, and never what is broken', async () => {

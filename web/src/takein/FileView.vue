@@ -70,10 +70,17 @@ async function begin(): Promise<void> {
   lookedAt = undefined
   problem.value = ''
   otherwise.value = new Map()
+  // Another file may come in its place meanwhile.
+  const mine = ++asked
   try {
-    await read(await toTakeIn(file))
+    const first = await toTakeIn(file)
+    if (mine === asked) {
+      await read(first)
+    }
   } catch (why) {
-    problem.value = why instanceof Error ? why.message : String(why)
+    if (mine === asked) {
+      problem.value = why instanceof Error ? why.message : String(why)
+    }
   }
 }
 watch(

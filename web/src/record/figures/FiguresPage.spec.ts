@@ -11,7 +11,6 @@ const { query, replace } = vi.hoisted(() => {
 vi.mock('vue-router', () => ({
   useRoute: () => ({ query, params: { part: 'figures' } }),
   useRouter: () => ({ push: vi.fn(), replace }),
-  RouterLink: RouterLinkStub,
 }))
 // A canvas draws nothing here; what it would show stands in the tables.
 vi.mock('@/record/figures/BarChart.vue', () => ({ default: { template: '<div />' } }))
@@ -82,7 +81,7 @@ describe('the figures', () => {
   it('say in a sentence each what the tables hold, and lead to the rows', async () => {
     const page = await opened(FiguresPage)
     expect(page.text()).toContain(
-      'You answered half of 6 questions within 1 h 30 min, nine of ten within 1 d.',
+      'You answered half of 6 questions within 1 h 30, nine of ten within 1 d.',
     )
     expect(page.text()).toContain('3 of 4 with a date were in time (75 %). 2 more had no date.')
     expect(page.text()).toContain('1 recipe would have saved you 12 decisions.')

@@ -60,7 +60,7 @@ describe('A figure says in one sentence what it means', () => {
   it.each([
     [
       responseWords(VIEW),
-      'You answered half of 12 questions within 2 h 10 min, nine of ten within 2 d 1 h. 1 more was not answered in writing.',
+      'You answered half of 12 questions within 2 h 10, nine of ten within 2 d 1 h. 1 more was not answered in writing.',
     ],
     [punctualityWords(VIEW), '9 of 12 with a date were in time (75 %). 2 more had no date.'],
     [
@@ -106,7 +106,7 @@ describe('A length', () => {
     [0, 'at once'],
     [59, '59 min'],
     [60, '1 h'],
-    [90, '1 h 30 min'],
+    [90, '1 h 30'],
     [480, '1 d'],
     [481, '1 d 1 h'],
     [959, '2 d'],

@@ -1,27 +1,24 @@
 import type { FiguresView } from '@/api/client'
 import { accountCalendar } from '@/ui/accountCalendar'
+import { effortText } from '@/ui/effort'
 import { day, shiftDay } from '@/ui/time'
 
 /** A length of working time in two units at most, never said shorter than it is; "at once" for less than a minute. */
 export function span(minutes: number): string {
   const { minutesOfADay } = accountCalendar.value
-  const whole = Math.floor(minutes / minutesOfADay)
-  const more = minutes % minutesOfADay
-  const hours = whole > 0 ? Math.ceil(more / 60) * 60 : more
-  const days = hours >= minutesOfADay ? whole + 1 : whole
-  const rest = hours >= minutesOfADay ? 0 : hours
-  const parts = [
-    [days, 'd'],
-    [Math.floor(rest / 60), 'h'],
-    [rest % 60, 'min'],
-  ] as const
-  return (
-    parts
-      .filter(([count]) => count > 0)
-      .slice(0, 2)
-      .map(([count, unit]) => `${count} ${unit}`)
-      .join(' ') || 'at once'
-  )
+  if (minutes < 1) {
+    return 'at once'
+  }
+  if (minutes < minutesOfADay) {
+    return effortText(minutes)
+  }
+  const hours = Math.ceil((minutes % minutesOfADay) / 60)
+  const days = Math.floor(minutes / minutesOfADay)
+  return hours === 0
+    ? `${days} d`
+    : hours * 60 < minutesOfADay
+      ? `${days} d ${hours} h`
+      : `${days + 1} d`
 }
 
 const share = (part: number, whole: number) => `${Math.round((part * 100) / whole)} %`

@@ -1,4 +1,3 @@
-import { RouterLinkStub } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import ProofPage from '@/record/proof/ProofPage.vue'
 import { fakeServer, opened, pressed } from '@/testing/fakeServer'
@@ -7,7 +6,6 @@ const { query } = vi.hoisted(() => ({ query: { thread: 't1' } }))
 vi.mock('vue-router', () => ({
   useRoute: () => ({ query, params: { part: 'proof' } }),
   useRouter: () => ({ push: vi.fn() }),
-  RouterLink: RouterLinkStub,
 }))
 
 const BO = { name: 'Bo Ash', address: 'bo@ash.example' }

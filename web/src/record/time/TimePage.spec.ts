@@ -1,4 +1,4 @@
-import { flushPromises, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { SpentLine } from '@/api/client'
 import TimePage from '@/record/time/TimePage.vue'
@@ -8,7 +8,6 @@ const { push, replace } = vi.hoisted(() => ({ push: vi.fn(), replace: vi.fn() })
 vi.mock('vue-router', () => ({
   useRoute: () => ({ query: { from: '2026-03-02', to: '2026-03-08' }, params: { part: 'time' } }),
   useRouter: () => ({ push, replace }),
-  RouterLink: RouterLinkStub,
 }))
 
 const DONE = { commandId: 'c1', label: 'Done', topics: [] }

@@ -9,7 +9,7 @@ import java.time.Duration;
  */
 final class Patience {
 
-    /** Mail that goes out can be taken back for ten seconds before; and a machine may be quiet at first. */
+    /** A machine that was quiet when the application started may be busy later. */
     private static final Duration LEAST = Duration.ofSeconds(30);
 
     private static final Duration MOST = Duration.ofSeconds(120);

@@ -138,14 +138,8 @@ class WaysIT {
                     .call("GET", "/api/threads?turn=" + turn, null)
                     .path("lines")) {
                 if (line.path("subject").asString("").contains("closing the quay road")) {
-                    return turn
-                            + " "
-                            + office.setUp()
-                                    .call(
-                                            "GET",
-                                            "/api/threads/" + line.path("id").asString(""),
-                                            null)
-                            + " "
+                    String path = "/api/threads/" + line.path("id").asString("");
+                    return turn + " " + office.setUp().call("GET", path, null) + " "
                             + office.setUp().call("GET", "/api/outbox", null);
                 }
             }
@@ -175,7 +169,7 @@ class WaysIT {
         browser.type("[data-test=hand-over-to]", "gus@merrowquay.example", Keys.ENTER);
         browser.untilText("Handed over to gus@merrowquay.example");
         browser.until(() -> sentTo("gus@merrowquay.example"), "the mail that hands it over");
-        assertThat(theQuayRoad()).contains("gus@merrowquay.example");
+        assertThat(theQuayRoad()).startsWith("WITH_OTHERS");
         browser.open("/threads");
         browser.find("[data-row]");
         browser.press("o");

@@ -165,13 +165,16 @@ class ChatArrivalsTest extends ServerTest {
         assertThat(line("$1").path("heap").asString("")).isEqualTo("TO_READ");
     }
 
-    @Test
-    void whatARecipeMadeByItselfStaysWithoutTheWords() {
-        String recipe = """
+    private void followUpHeronsByItself() {
+        change(me, HttpMethod.PUT, "/api/recipes/" + UUID.randomUUID() + "?version=0", """
                 {"name":"Heron","letter":null,"place":1,"automatic":true,"conditions":{"sender":"","domain":"","list":"",
                 "room":"","words":["heron"]},"steps":[{"kind":"FOLLOW_UP","title":"","place":"","folder":"","address":"",
-                "note":""}]}""";
-        change(me, HttpMethod.PUT, "/api/recipes/" + UUID.randomUUID() + "?version=0", recipe);
+                "note":""}]}""");
+    }
+
+    @Test
+    void whatARecipeMadeByItselfStaysWithoutTheWords() {
+        followUpHeronsByItself();
         arrive(says("$1", BO, 0, "Ines, could you hide the heron statue?"));
         String id = get(me, "/api/messages/" + messageOf("$1"))
                 .path("followUps")
@@ -189,12 +192,20 @@ class ChatArrivalsTest extends ServerTest {
     }
 
     @Test
+    void ofWhatARecipeMadeAndIUndidNothingIsLeftEither() {
+        followUpHeronsByItself();
+        arrive(says("$1", BO, 0, "Ines, could you hide the heron statue?"));
+        String run = get(me, "/api/recipes/runs").path(0).path("commandId").asString("");
+        String undone = change(me, HttpMethod.POST, "/api/commands/" + run + "/undo", "");
+        change(me, HttpMethod.POST, "/api/commands/" + undone + "/undo", "");
+        assertThat(everything()).contains("heron statue");
+        arrive(new ChatEvent.Removal("$3", ROOM, BO, NINE.plusSeconds(120), "$1"));
+        assertThat(everything()).doesNotContain("heron statue");
+    }
+
+    @Test
     void whatIKeptByHandOfTheSameMessageStaysAsIKeptIt() {
-        String recipe = """
-                {"name":"Heron","letter":null,"place":1,"automatic":true,"conditions":{"sender":"","domain":"","list":"",
-                "room":"","words":["heron"]},"steps":[{"kind":"FOLLOW_UP","title":"","place":"","folder":"","address":"",
-                "note":""}]}""";
-        change(me, HttpMethod.PUT, "/api/recipes/" + UUID.randomUUID() + "?version=0", recipe);
+        followUpHeronsByItself();
         arrive(says("$1", BO, 0, "Ines, could you hide the heron statue?"));
         String mine = UUID.randomUUID().toString();
         change(

@@ -22,9 +22,9 @@ final class SharedMailboxes {
                 || throughList;
     }
 
+    /** Whether two addresses have one domain. */
     static boolean areOfOneHouse(String one, String other) {
-        int at = one.indexOf('@');
-        return at > 0 && other.endsWith(one.substring(at));
+        return other.endsWith(one.substring(one.indexOf('@')));
     }
 
     /** Whether the message comes through that address or from the same house. */
@@ -35,6 +35,6 @@ final class SharedMailboxes {
         boolean list = domain.startsWith("lists.") || domain.startsWith("list.");
         return through
                 || (list && event.throughList())
-                || event.from().address().endsWith("@" + domain);
+                || areOfOneHouse(address, event.from().address());
     }
 }

@@ -58,43 +58,43 @@ class TakenBack {
         rawMails.forget(owner, message.id());
         recipes.forgetAbout(owner, message.id());
         String taken = "What " + message.from().displayName() + " has taken back";
-        history.relabelRuns(owner, message.id(), taken);
-        events.takenBack(message, taken);
-        List<UUID> made = followUps.madeByRecipes(owner, message.id());
+        events.relabel(message, taken);
+        List<UUID> runs = recipes.ranBy(owner, message.id());
+        // What was undone, and done again, says the words again.
+        for (List<UUID> changes = runs; !changes.isEmpty(); changes = history.undoneBy(owner, changes)) {
+            history.relabel(owner, changes, taken);
+            events.relabel(owner, changes, taken);
+        }
+        List<UUID> made = runs.isEmpty() ? runs : history.madeBy(owner, runs, SubjectType.FOLLOW_UP);
         if (!made.isEmpty()) {
-            messages.byId(owner, message.id())
-                    .map(gone -> json.writeValueAsString(Snapshot.of(gone)))
-                    .ifPresent(snapshot -> {
-                        followUps.keepOtherwise(owner, message.id(), made, snapshot);
-                        made.forEach(followUp -> withoutWords(owner, message.id(), followUp, snapshot, taken));
-                    });
+            String snapshot = json.writeValueAsString(
+                    Snapshot.of(messages.byId(owner, message.id()).orElseThrow()));
+            followUps.keepOtherwise(owner, message.id(), made, snapshot);
+            made.forEach(followUp -> withoutWords(owner, message.id(), followUp, snapshot, taken));
         }
     }
 
-    /** Puts other words in place of the title that a recipe made; one given by hand stays. */
+    /** Puts other words in place of the title that a recipe made, wherever it stands; one given by hand stays. */
     private void withoutWords(UUID owner, UUID messageId, UUID followUp, String snapshot, String instead) {
         List<HistoryEntry> entries = history.entriesOf(owner, SubjectType.FOLLOW_UP, followUp);
-        String made = entries.isEmpty() ? null : entries.get(0).after();
-        if (made != null) {
-            String title = json.readTree(made).path(TITLE).asString("");
-            followUps.retitle(owner, followUp, title, instead);
-            UnaryOperator<@Nullable String> forgotten = state -> {
-                if (state == null || !(json.readTree(state) instanceof ObjectNode fields)) {
-                    return state;
+        String title = json.readTree(entries.get(0).after()).path(TITLE).asString("");
+        followUps.retitle(owner, followUp, title, instead);
+        UnaryOperator<@Nullable String> forgotten = state -> {
+            if (state == null || !(json.readTree(state) instanceof ObjectNode fields)) {
+                return state;
+            }
+            if (fields.path(TITLE).asString("").equals(title)) {
+                fields.put(TITLE, instead);
+            }
+            for (JsonNode each : fields.path("links")) {
+                if (each instanceof ObjectNode link
+                        && link.path("messageId").asString("").equals(messageId.toString())) {
+                    link.put("snapshot", snapshot).put("sentence", "");
                 }
-                if (fields.path(TITLE).asString("").equals(title)) {
-                    fields.put(TITLE, instead);
-                }
-                for (JsonNode each : fields.path("links")) {
-                    if (each instanceof ObjectNode link
-                            && link.path("messageId").asString("").equals(messageId.toString())) {
-                        link.put("snapshot", snapshot).put("sentence", "");
-                    }
-                }
-                return json.writeValueAsString(fields);
-            };
-            entries.forEach(entry ->
-                    history.rewrite(entry.with(forgotten.apply(entry.before()), forgotten.apply(entry.after()))));
-        }
+            }
+            return json.writeValueAsString(fields);
+        };
+        entries.forEach(
+                entry -> history.rewrite(entry.with(forgotten.apply(entry.before()), forgotten.apply(entry.after()))));
     }
 }

@@ -59,10 +59,14 @@ public class EventLog {
                 List.of(Topic.INTAKE, Topic.THREADS));
     }
 
-    /** Forgets the words of a message that its sender has taken back. */
-    public void takenBack(StoredMessage message, String instead) {
-        store.relabel(message.owner(), message.id(), instead);
-        store.relabelRuns(message.owner(), message.id(), instead);
+    /** Puts other words in place of those of a message that came in. */
+    public void relabel(StoredMessage message, String label) {
+        store.relabel(message.owner(), message.id(), label);
+    }
+
+    /** Puts other words in place of those of changes. */
+    public void relabel(UUID owner, List<UUID> commands, String label) {
+        store.relabelChanges(owner, commands, label);
     }
 
     private void note(

@@ -24,8 +24,9 @@ public interface EventStore {
     /** Puts other words in place of those of a message. */
     int relabel(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
 
-    /** Puts other words in place of those of what recipes did with a message by themselves. */
-    int relabelRuns(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
+    /** Puts other words in place of those of changes. */
+    int relabelChanges(
+            @Param("owner") UUID owner, @Param("commands") List<UUID> commands, @Param("label") String label);
 
     /** Forgets what happened before a moment. */
     int forget(@Param("owner") UUID owner, @Param("before") Instant before);

@@ -62,9 +62,6 @@ public interface FollowUpStore {
     /** The messages and writers that one follow-up came from. */
     List<FollowUpOrigin> originsOf(@Param("owner") UUID owner, @Param("followUpId") UUID followUpId);
 
-    /** The follow-ups that recipes which ran by themselves have made of a message. */
-    List<UUID> madeByRecipes(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
-
     /** Keeps another snapshot with follow-ups than the message as it was, and no sentence of it. */
     int keepOtherwise(
             @Param("owner") UUID owner,

@@ -23,8 +23,15 @@ public interface HistoryStore {
 
     void setLabel(@Param("owner") UUID owner, @Param("id") UUID id, @Param("label") String label);
 
-    /** Puts other words in place of those of what recipes did with a message by themselves. */
-    int relabelRuns(@Param("owner") UUID owner, @Param("messageId") UUID messageId, @Param("label") String label);
+    /** Puts other words in place of those of changes. */
+    int relabel(@Param("owner") UUID owner, @Param("commands") List<UUID> commands, @Param("label") String label);
+
+    /** The changes by which others were taken back. */
+    List<UUID> undoneBy(@Param("owner") UUID owner, @Param("commands") List<UUID> commands);
+
+    /** What changes have made that was not there before. */
+    List<UUID> madeBy(
+            @Param("owner") UUID owner, @Param("commands") List<UUID> commands, @Param("type") SubjectType type);
 
     int markUndone(@Param("owner") UUID owner, @Param("id") UUID id, @Param("undoneBy") UUID undoneBy);
 

@@ -32,6 +32,9 @@ public interface RecipeStore {
     /** Whether a recipe has answered by itself in a thread before. */
     boolean ranInThread(@Param("owner") UUID owner, @Param("recipeId") UUID recipeId, @Param("threadId") UUID threadId);
 
+    /** The changes that recipes made about a message by themselves. */
+    List<UUID> ranBy(@Param("owner") UUID owner, @Param("messageId") UUID messageId);
+
     /** What has come in since a moment, the newest first. */
     List<RecipeCandidate> arrivedSince(@Param("owner") UUID owner, @Param("since") Instant since);
 
