@@ -110,6 +110,16 @@ final class Browser implements AutoCloseable {
                 "a row " + css);
     }
 
+    /** Clicks a row of a long list; where the list moves on, or a note covers the row, it is looked for again. */
+    void clickRow(String css) {
+        until(
+                () -> {
+                    row(css).click();
+                    return Boolean.TRUE;
+                },
+                "a row " + css + " to be clicked");
+    }
+
     /** Clicks it; drawn anew in between, it is looked for again. */
     void click(String css) {
         until(

@@ -559,7 +559,7 @@ class DailyWorkIT {
 
     private void openMessage(String from, String about) {
         String saying = about.isEmpty() ? "" : "[title*='" + about + "']";
-        browser.row("[data-message][title^='" + from + "']" + saying).click();
+        browser.clickRow("[data-message][title^='" + from + "']" + saying);
         browser.until(() -> browser.textOf("article header").contains(from) ? true : null, "the message of " + from);
     }
 

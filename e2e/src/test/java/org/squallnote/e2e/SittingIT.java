@@ -54,9 +54,8 @@ class SittingIT {
     }
 
     private void openFirst(String from) {
-        WebElement row = scrolledTo(from);
-        String id = row.getAttribute("data-message");
-        row.click();
+        String id = scrolledTo(from).getAttribute("data-message");
+        browser.clickRow("[data-message='" + id + "']");
         browser.until(() -> openMessage().equals(id) ? Boolean.TRUE : null, "the message from " + from);
     }
 

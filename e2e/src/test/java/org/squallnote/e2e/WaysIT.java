@@ -179,7 +179,7 @@ class WaysIT {
     @Test
     void whatOneRoomSaidIsDecidedAsOneAndTakenBackAmongTheDaysChanges() {
         browser.open("/intake");
-        browser.row("[data-message]:has([data-test=unfold])").click();
+        browser.clickRow("[data-message]:has([data-test=unfold])");
         assertThat(browser.textOf("[data-test=several]")).contains("messages", "decided as one");
         browser.press(Keys.ARROW_RIGHT);
         browser.untilGone("[data-test=several]");

@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.time.LocalDateTime;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -120,13 +121,15 @@ public record TakingUp(
         if (isOnlyATime(read) || isWhereAndWhen(sentence)) {
             return true;
         }
+        // "The printer was down; it goes out today": the first part tells of what has been, the second does not.
+        Set<Integer> goneBy = new HashSet<>();
         for (int i = 1; i < sentence.size(); i++) {
             if (PAST.has(sentence, i)) {
-                return false;
+                goneBy.add(read.parts().unitOf(i));
             }
         }
         for (int i = 1; i < sentence.size(); i++) {
-            if (happens(sentence, i)) {
+            if (!goneBy.contains(read.parts().unitOf(i)) && happens(sentence, i)) {
                 return true;
             }
         }

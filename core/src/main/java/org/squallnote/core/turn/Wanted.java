@@ -20,6 +20,9 @@ final class Wanted {
     private static final Pattern ASKS_WHAT =
             Pattern.compile("(^|[,:;.!] ?)(and |or |but |so )?(when|what|which|where|who|whose|how|why)\\b");
 
+    /** "When can I have it?" is answered by it: a day is a promise. */
+    private static final Pattern TO_BE_GIVEN = Pattern.compile("\\bwhen (can|could|may) (i|we) (have|see|collect)\\b");
+
     private static final Pattern DOING = Pattern.compile(
             "\\b((can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
                     + "|want you|like you|ask you)\\b");
@@ -37,7 +40,7 @@ final class Wanted {
         String words = SHORT_YOU
                 .matcher(ask.toLowerCase(Locale.ROOT).replace('\u2019', '\''))
                 .replaceAll("you");
-        if (OPINION.matcher(words).find()) {
+        if (OPINION.matcher(words).find() || TO_BE_GIVEN.matcher(words).find()) {
             return true;
         }
         if (words.isBlank()
