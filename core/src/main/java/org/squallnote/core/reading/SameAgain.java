@@ -1,10 +1,25 @@
 package org.squallnote.core.reading;
 
 import java.util.Optional;
+import java.util.Set;
 import org.squallnote.core.text.Sentence;
 
 /** "Ann, the same for the moorings", "Will, same for you": asks somebody else what was asked before. */
 final class SameAgain {
+
+    private static final Set<String> BEFORE_THINGS =
+            Set.of("the", "a", "an", "your", "some", "both", "all", "two", "three", "four");
+
+    /** What somebody is to do likewise is said in few words. */
+    private static final int LONGEST_THING = 6;
+
+    /**
+     * Somebody who is asked the same for another thing.
+     *
+     * @param who their addresses
+     * @param at index of the name
+     */
+    record Likewise(Set<String> who, int at) {}
 
     private SameAgain() {}
 
@@ -28,5 +43,32 @@ final class SameAgain {
             }
         }
         return false;
+    }
+
+    /** "Mina, please bring the projector, and Paul the screen": a verb that would be the same is left out. */
+    static Optional<Likewise> withoutVerb(Sentence sentence, People people) {
+        for (int i = 1; i + 2 < sentence.size(); i++) {
+            if (!sentence.at(i).is("and")) {
+                continue;
+            }
+            People.FoundName name = people.at(sentence, i + 1);
+            int thing = name.toExclusive();
+            boolean few = name.isSomebody() && sentence.size() - thing <= LONGEST_THING;
+            if (few && BEFORE_THINGS.contains(sentence.norm(thing)) && isOnlyAThing(sentence, thing + 1)) {
+                return Optional.of(new Likewise(name.addresses(), i + 1));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** No verb tells what somebody does with it. */
+    private static boolean isOnlyAThing(Sentence sentence, int from) {
+        for (int i = from + 1; i < sentence.size(); i++) {
+            if (Phrases.GIVING.has(sentence, i)
+                    || sentence.at(i).is("is", "are", "was", "were", "has", "have", "had", "will", "can", "could")) {
+                return false;
+            }
+        }
+        return from < sentence.size();
     }
 }

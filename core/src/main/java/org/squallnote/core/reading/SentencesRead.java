@@ -22,6 +22,7 @@ final class SentencesRead {
     private static final WordSet EVERYBODY = WordSet.of("all", "each", "both", "you", "everybody");
 
     private final MessageToRead message;
+    private final People people;
     private final Vocatives vocatives;
     private final NamedTasks tasks;
     private final OthersDoings others;
@@ -37,6 +38,7 @@ final class SentencesRead {
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
         this.message = message;
+        this.people = people;
         this.vocatives = new Vocatives(people);
         this.tasks = new NamedTasks(people);
         this.others = new OthersDoings(people);
@@ -120,6 +122,9 @@ final class SentencesRead {
         for (SentenceAsks.FoundAsk ask : found) {
             told.add(toldTo(sentence, asks, ask, opening, before));
         }
+        if (told.stream().anyMatch(Ask::named)) {
+            SameAgain.withoutVerb(sentence, people).ifPresent(other -> told.add(likewise(sentence, other)));
+        }
         return new ReadSentence(
                 sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
     }
@@ -148,6 +153,20 @@ final class SentencesRead {
                 sentence.spanOf(from, Math.max(ask.to(), from + 1)),
                 wanted,
                 ask.kind(),
+                answer.asked(),
+                answer.ofMe(),
+                answer.openToAll(),
+                answer.named());
+    }
+
+    private Ask likewise(Sentence sentence, SameAgain.Likewise other) {
+        Asked.Answer answer = asked.of(Addressees.of(other.who()));
+        Span words = sentence.spanOf(other.at(), sentence.size());
+        return new Ask(
+                words,
+                sentence.spanOf(other.at(), other.at() + 1),
+                words,
+                Ask.Kind.REQUEST,
                 answer.asked(),
                 answer.ofMe(),
                 answer.openToAll(),
