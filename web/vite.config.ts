@@ -22,7 +22,12 @@ function pdfResources(): Plugin {
 export default defineConfig({
   plugins: [vue(), tailwindcss(), pdfResources()],
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
-  server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:8080' } },
+  server: {
+    port: 5173,
+    proxy: { '/api': 'http://127.0.0.1:8080' },
+    // The help shows what the repository says of scripts.
+    fs: { allow: ['..'] },
+  },
   build: {
     outDir: 'target/classes/static',
     emptyOutDir: true,

@@ -1,3 +1,5 @@
+import scripts from '../../../docs/scripts.md?raw'
+
 /** A how-to. */
 export interface Topic {
   /** Its part of the address. */
@@ -32,10 +34,31 @@ export function topicOf(path: string, file: string): Topic {
   }
 }
 
+/** What whoever writes a script reads in the repository stands here too, where they have the token. */
+function withExamples(path: string, file: string): string {
+  return path.endsWith('-scripts.md')
+    ? file +
+        unwrapped(scripts.replace(/^# .*/, '')).replace(
+          '[openapi.json](openapi.json)',
+          '_openapi.json_',
+        )
+    : file
+}
+
+/** A text whose lines end where their paragraphs do; code stays as it is. */
+function unwrapped(text: string): string {
+  return text
+    .split(/(^```[^]*?^```$)/m)
+    .map((part) =>
+      part.startsWith('```') ? part : part.replace(/([^\n|])\n(?=[^\n|#\s-])/g, '$1 '),
+    )
+    .join('')
+}
+
 /** All how-tos in their order. */
 export const TOPICS: readonly Topic[] = Object.entries(files)
   .sort(([one], [other]) => one.localeCompare(other))
-  .map(([path, file]) => topicOf(path, file))
+  .map(([path, file]) => topicOf(path, withExamples(path, file)))
 
 /** Those in which all words begin some word, those with them in their titles first. */
 export function topicsWith(words: string, topics: readonly Topic[] = TOPICS): Topic[] {

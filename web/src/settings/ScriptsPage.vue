@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import description from '../../../docs/openapi.json?url'
 import TokensSection from '@/settings/TokensSection.vue'
 import WebhooksSection from '@/settings/WebhooksSection.vue'
 </script>
@@ -7,8 +8,11 @@ import WebhooksSection from '@/settings/WebhooksSection.vue'
   <h1 class="text-lg font-semibold">Scripts</h1>
   <p class="text-ink-soft max-w-2xl">
     Programs of your own act for you by a token, and are told of what happens by webhooks or a
-    stream. How, with examples to copy, is written in <code>docs/scripts.md</code>; every address is
-    described in <code>docs/openapi.json</code>.
+    stream.
+    <RouterLink class="text-kelp underline" to="/help/scripts">Examples to copy</RouterLink>
+    show how to begin; every address is described in
+    <a class="text-kelp underline" :href="description" download="openapi.json">openapi.json</a>
+    (OpenAPI 3.1).
   </p>
   <TokensSection />
   <WebhooksSection />

@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
 import type { ChartBars } from '@/record/figures/bars'
 import { Chart, type ChartConfiguration } from '@/record/figures/chart'
+import { minutesApart } from '@/record/figures/steps'
 import { accountCalendar } from '@/ui/accountCalendar'
 
 /** Bars beside each other; what they say stands in a table too, so that it is an ornament for whoever cannot see it. */
@@ -29,7 +30,14 @@ function config(): ChartConfiguration<'bar'> {
       color: ink,
       maxTicksLimit: 5,
       // Days as long as the account's are, else whole numbers.
-      ...(chart.inMinutes ? {} : { precision: 0 }),
+      ...(chart.inMinutes
+        ? {
+            stepSize: minutesApart(
+              Math.max(...chart.series.flatMap((series) => series.values)),
+              accountCalendar.value.minutesOfADay,
+            ),
+          }
+        : { precision: 0 }),
       callback: (tick: string | number) => chart.text(Number(tick)),
     },
   }

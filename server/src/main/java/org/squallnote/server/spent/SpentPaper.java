@@ -42,11 +42,7 @@ final class SpentPaper {
         }
         for (SpentGroup group : view.groups()) {
             paper.add("h2", group.title());
-            List<String> heading = new ArrayList<>(List.of("Day", "Time", "What", "Hours"));
-            if (billed) {
-                heading.add(view.currency().isEmpty() ? "Amount" : view.currency());
-            }
-            Element body = paper.table(heading);
+            Element body = table(paper, view, "Day", "Time", "What");
             for (SpentLine line : group.lines()) {
                 List<String> cells = new ArrayList<>(List.of(
                         DAY.format(line.day()),
@@ -62,11 +58,7 @@ final class SpentPaper {
         }
         if (view.groups().size() > 1) {
             paper.add("h2", "All of it");
-            List<String> heading = new ArrayList<>(List.of("", "", "", "Hours"));
-            if (billed) {
-                heading.add(view.currency().isEmpty() ? "Amount" : view.currency());
-            }
-            Element body = paper.table(heading);
+            Element body = table(paper, view, "", "", "");
             for (SpentGroup group : view.groups()) {
                 sum(body, group.title(), group.rounded(), group.minutes(), group.amount(), billed);
             }
@@ -75,14 +67,31 @@ final class SpentPaper {
         paper.write(to);
     }
 
+    /** All tables have the same columns, one below the other. */
+    private static Element table(PagedDocument paper, SpentView view, String... names) {
+        boolean billed = view.amount() != null;
+        List<String> heading = new ArrayList<>(List.of(names));
+        heading.add("Hours");
+        if (billed) {
+            heading.add(view.currency().isEmpty() ? "Amount" : view.currency());
+        }
+        Element body = paper.table(heading);
+        Element table = body.parent();
+        if (table != null) {
+            numbers(table.addClass("hours").child(0).child(0), billed);
+        }
+        return body;
+    }
+
     private static void sum(
             Element body, String title, int rounded, int minutes, @Nullable BigDecimal amount, boolean billed) {
-        List<String> cells = new ArrayList<>(List.of(title, "", "", spent(rounded, minutes)));
+        List<String> cells = new ArrayList<>(List.of(title, spent(rounded, minutes)));
         if (billed) {
             cells.add(amount(amount));
         }
         Element row = PagedDocument.row(body, cells).addClass("sum");
-        numbers(row, billed);
+        row.child(0).attr("colspan", "3");
+        row.children().subList(1, row.childrenSize()).forEach(cell -> cell.addClass("number"));
     }
 
     private static void numbers(Element row, boolean billed) {

@@ -56,7 +56,9 @@ public final class Demo {
             System.err.println("The sources were not read in time; Settings › Sources says why.");
         }
         setUp.decideSome(calendar);
-        new Habits(setUp).make(calendar);
+        Habits habits = new Habits(setUp);
+        habits.make(calendar);
+        habits.spend(calendar);
         setUp.addColleague("gus", "Gus Ferrant", zone.getId());
         AppSetUp gus = new AppSetUp(app);
         gus.signIn("gus");

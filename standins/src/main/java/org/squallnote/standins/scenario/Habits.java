@@ -97,6 +97,29 @@ public final class Habits {
         work("Thank the stewards", null, false, "Regatta", 20);
     }
 
+    /** What she has written down of her work at matters that are still open. */
+    public void spend(QuayCalendar calendar) {
+        spent("surveyor's report", calendar.day(-1), "09:30", 40);
+        spent("surveyor's report", calendar.day(-2), "15:10", 25);
+        spent("sponsorship", calendar.day(-1), "13:00", 50);
+        spent("chain", calendar.day(-2), "10:15", 20);
+        spent("insurance confirmation", calendar.day(-3), "11:00", 35);
+    }
+
+    private void spent(String about, LocalDate day, String from, int minutes) {
+        for (JsonNode followUp : app.call("GET", "/api/follow-ups", null).path("open")) {
+            if (followUp.path("title").asString("").contains(about)) {
+                app.call(
+                        "POST",
+                        "/api/follow-ups/" + followUp.path("id").asString("") + "/work",
+                        JSON.createObjectNode()
+                                .put("minutes", minutes)
+                                .put("day", day.toString())
+                                .put("from", from));
+            }
+        }
+    }
+
     private UUID phrase(String name, String text) {
         UUID id = UUID.randomUUID();
         app.call(
