@@ -19,7 +19,7 @@ import org.openqa.selenium.OutputType;
 final class Pictures {
 
     private static final String[] OF_EACH_VIEW = {
-        "today-plan:/today:1280:light:key=p",
+        "take-in:/take-in:1280:light:file=e2e/src/test/resources/harbour-list.csv,wait=Take in",
         "ahead:/ahead:1280:light:",
         "intake:/intake:1280:light:[title^='Tilda Brandt']",
         "intake-follow-up:/intake:1280:light:[title^='Tilda Brandt'],key=f",
