@@ -23,7 +23,7 @@ public final class NatureRules {
      * @param headers the header fields
      * @param calendarMethod the {@code METHOD} of a {@code text/calendar} part, upper case
      * @param deliveryAction the {@code Action} of a delivery-status part, lower case ({@code failed}, {@code delayed} …)
-     * @param text the beginning of the text, empty in a chat
+     * @param text the beginning of the text
      */
     public record Input(
             Party from,

@@ -4,7 +4,6 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import org.squallnote.core.dates.DateContext;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.NatureRules;
 import org.squallnote.core.text.Sentence;
@@ -76,7 +75,7 @@ public final class Reader {
                 message.headers(),
                 message.calendarMethod(),
                 message.deliveryAction(),
-                message.channel() == Channel.MAIL ? text.substring(0, Math.min(text.length(), 4_000)) : ""));
+                text.substring(0, Math.min(text.length(), 4_000))));
         OwnWords words = OwnWords.of(text, message.from().name());
         DateContext context = new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
         boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;

@@ -13,6 +13,10 @@ final class SelfAnswers {
     private static final WordSet SETTLED =
             WordSet.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
 
+    private static final WordSet EXCLAIMED = WordSet.of("oh", "ah", "aha", "ha", "oops", "wait", "hm", "hmm", "argh");
+    private static final WordSet PLACED =
+            WordSet.of("in", "on", "under", "behind", "at", "here", "there", "beside", "right", "found");
+
     private SelfAnswers() {}
 
     /**
@@ -26,6 +30,11 @@ final class SelfAnswers {
             return false;
         }
         boolean asksYou = question.hasWord("you", "your");
+        if (following.size() > 1 && next.size() == 1 && EXCLAIMED.has(next, 0)) {
+            // "Where's the stapler? Oh. In my hand."
+            Sentence then = following.get(1);
+            return question.norm(0).startsWith("where") && PLACED.has(then, 0) && !then.isQuestion();
+        }
         String word = next.norm(0);
         String second = next.norm(1);
         boolean alone = next.size() == 1 || next.at(1).followsMark();

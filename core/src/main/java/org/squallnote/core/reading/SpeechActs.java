@@ -16,6 +16,9 @@ import org.squallnote.core.text.WordSet;
 /** What the own words do besides asking: thank, confirm, put off, promise, take back. */
 final class SpeechActs {
 
+    /** A condition says so early that it is about something that does not happen. */
+    private static final int NEAR_IF = 7;
+
     /** How a sentence begins that says why the question before it is asked, not what was done. */
     private static final WordSet REASON_STARTS =
             WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
@@ -227,6 +230,9 @@ final class SpeechActs {
     /** "I'll order it once you confirm" waits for somebody else and is no promise yet. */
     private static boolean isConditional(ReadSentence read, PhraseMatch promise) {
         Sentence sentence = read.sentence();
+        if (threatens(sentence)) {
+            return true;
+        }
         for (int i = 0; i < sentence.size() - 1; i++) {
             String norm = sentence.norm(i);
             boolean condition = norm.equals("if")
@@ -241,6 +247,24 @@ final class SpeechActs {
                             && !sentence.norm(you + 1).equals("like")
                             && !sentence.norm(you + 1).equals("want"))) {
                 return read.parts().unitOf(i) == read.parts().unitOf(promise.fromInclusive());
+            }
+        }
+        return false;
+    }
+
+    /** "If it isn't paid by then, we'll have to charge interest." */
+    private static boolean threatens(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 1; i++) {
+            if (sentence.at(i).is("unless") && !sentence.norm(i + 1).equals("i")) {
+                return true;
+            }
+            if (sentence.at(i).is("if")
+                    && !sentence.at(i + 1).is("i", "i'm", "we", "we're", "not", "that's", "possible")) {
+                for (int j = i + 1; j < Math.min(i + NEAR_IF, sentence.size()); j++) {
+                    if (sentence.norm(j).endsWith("n't") || sentence.at(j).is("not", "no", "nothing", "nobody")) {
+                        return true;
+                    }
+                }
             }
         }
         return false;

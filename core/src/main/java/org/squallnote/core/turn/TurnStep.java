@@ -111,6 +111,7 @@ final class TurnStep {
             withdraw(event);
         }
         answerInMyPlace(event);
+        boolean instructs = instructs(event);
         boolean wasAwaited = isAwaited(event.from());
         if (!earlier.isNoAnswer(event)) {
             resumeAfterAnswer(event);
@@ -127,10 +128,16 @@ final class TurnStep {
                     facts.promised(),
                     false));
         }
-        if (facts.asksMe()) {
+        if (facts.asksMe() && !instructs) {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
         }
+    }
+
+    /** "How do I open it?" "Hold the green button": tells me what to do since I wanted to know, and asks nothing. */
+    private boolean instructs(TurnEvent event) {
+        return Wanted.isInstruction(event.facts().what())
+                && awaited.stream().anyMatch(one -> isAnsweredBy(one, event) && Wanted.asksWhatToDo(lastAskOf(one)));
     }
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {

@@ -30,6 +30,15 @@ final class Wanted {
     private static final Pattern QUESTION = Pattern.compile("(^|[,:;.!] ?|\\bso )(and |or |but )?(" + WHAT
             + "|(is|are|am|was|were|do|does|did|has|have|had|may|shall|should|will|can|could|would|must) )");
 
+    /** "How do I open it?", "Shall we keep it?" */
+    private static final Pattern WHAT_TO_DO = Pattern.compile(
+            "\\b(how|what|where|which|when) [\\p{L}\\d' ]{0,40}\\b(do|can|could|should|shall|must|may) (i|we)\\b"
+                    + "|(^|[,:;.!] ?|\\b(and|or|so) )(shall|should) (i|we)\\b|\\bwhat to do\\b");
+
+    /** Whoever wants something back asks, however it is put. */
+    private static final Pattern WANTED_BACK =
+            Pattern.compile("\\?|\\b(me|us|know|reply|answer|confirm|return|need|want|could|can|would|will)\\b");
+
     /** As people type it in a chat. */
     private static final Pattern SHORT_YOU = Pattern.compile("\\b(u|ya)\\b");
 
@@ -37,9 +46,7 @@ final class Wanted {
 
     /** Whether it wants something done; an invitation wants an answer. */
     static boolean isToBeDone(String ask) {
-        String words = SHORT_YOU
-                .matcher(ask.toLowerCase(Locale.ROOT).replace('\u2019', '\''))
-                .replaceAll("you");
+        String words = SHORT_YOU.matcher(inSmall(ask)).replaceAll("you");
         if (OPINION.matcher(words).find() || TO_BE_GIVEN.matcher(words).find()) {
             return true;
         }
@@ -52,5 +59,19 @@ final class Wanted {
             return !words.contains("would you mind if");
         }
         return words.indexOf('?') < 0 && !QUESTION.matcher(words).find();
+    }
+
+    /** Whether it wants to be told what to do. */
+    static boolean asksWhatToDo(String ask) {
+        return WHAT_TO_DO.matcher(inSmall(ask)).find();
+    }
+
+    /** Whether it tells somebody what to do and wants nothing back. */
+    static boolean isInstruction(String ask) {
+        return !ask.isBlank() && !WANTED_BACK.matcher(inSmall(ask)).find();
+    }
+
+    private static String inSmall(String words) {
+        return words.toLowerCase(Locale.ROOT).replace('\u2019', '\'');
     }
 }
