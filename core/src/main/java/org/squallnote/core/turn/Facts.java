@@ -173,7 +173,7 @@ public record Facts(
      * @param ask what was asked, in the asker's words
      */
     public boolean putsOff(String ask) {
-        return holding || promises || ((agrees || plans) && Wanted.isToBeDone(ask));
+        return holding || promises || ((agrees || (plans && !solved)) && Wanted.isToBeDone(ask));
     }
 
     /** The same with the user's own word on whether it asks them, which holds against what was read. */
