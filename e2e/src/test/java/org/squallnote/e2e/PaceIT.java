@@ -16,7 +16,7 @@ import org.squallnote.standins.scenario.AppSetUp;
 /** How quickly Intake is decided with a store as it is after some years; the figures are printed, no time is a test. */
 class PaceIT {
 
-    private static final int OLD = Integer.getInteger("squallnote.old", 5_000);
+    private static final int OLD = Integer.getInteger("squallnote.old", 1_000);
 
     /** In every third follow-up a date is typed. */
     private static final int TYPED_EVERY = 3;
