@@ -104,6 +104,11 @@ public final class CalendarShelf {
         }
     }
 
+    /** Takes everything away at once: nobody who looks meanwhile sees a part of it. */
+    public synchronized void empty(String calendar) {
+        names(calendar).forEach(name -> delete(calendar, name));
+    }
+
     /** The server no longer knows what happened up to now. */
     public synchronized void forgetChanges(String calendar) {
         get(calendar).firstKnown = revision + 1;
