@@ -112,7 +112,7 @@ useKeys(view.name, [
       </Note>
       <article v-else class="max-w-prose" data-test="how-to">
         <h2 class="mb-2 text-lg font-semibold">{{ shown.title }}</h2>
-        <MarkdownText :text="withKeys(shown.text)" />
+        <MarkdownText :text="withKeys(shown.text)" flows />
         <p v-if="shown.to" class="mt-4">
           <RouterLink class="btn" :to="shown.to">Go there</RouterLink>
         </p>

@@ -37,22 +37,8 @@ export function topicOf(path: string, file: string): Topic {
 /** What whoever writes a script reads in the repository stands here too, where they have the token. */
 function withExamples(path: string, file: string): string {
   return path.endsWith('-scripts.md')
-    ? file +
-        unwrapped(scripts.replace(/^# .*/, '')).replace(
-          '[openapi.json](openapi.json)',
-          '_openapi.json_',
-        )
+    ? file + scripts.replace(/^# .*/, '').replace('[openapi.json](openapi.json)', '_openapi.json_')
     : file
-}
-
-/** A text whose lines end where their paragraphs do; code stays as it is. */
-function unwrapped(text: string): string {
-  return text
-    .split(/(^```[^]*?^```$)/m)
-    .map((part) =>
-      part.startsWith('```') ? part : part.replace(/([^\n|])\n(?=[^\n|#\s-])/g, '$1 '),
-    )
-    .join('')
 }
 
 /** All how-tos in their order. */

@@ -3,8 +3,12 @@ import { computed } from 'vue'
 import { safeHtml } from '@/ui/markdown'
 
 /** A note with its light formatting (CommonMark). */
-const { text } = defineProps<{ text: string }>()
-const html = computed(() => safeHtml(text))
+const { text, flows } = defineProps<{
+  text: string
+  /** Whether a line may end within a paragraph. */
+  flows?: boolean
+}>()
+const html = computed(() => safeHtml(text, flows))
 </script>
 
 <template>

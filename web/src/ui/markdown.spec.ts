@@ -10,6 +10,12 @@ describe('A note', () => {
     expect(html).toContain('rel="noopener noreferrer"')
   })
 
+  it('has its lines as they were typed, unless they flow as those of a file do', () => {
+    expect(safeHtml('first\nsecond')).toContain('<br')
+    expect(safeHtml('first\nsecond', true)).not.toContain('<br')
+    expect(safeHtml('```\na\nb\n```', true)).toContain('a\nb')
+  })
+
   it('can do nothing but be read', () => {
     const html = safeHtml(
       '<script>x()</script> <img src=x onerror=y()> ![p](https://x.example/p.png) [a](javascript:z())',

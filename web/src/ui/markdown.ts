@@ -2,7 +2,10 @@ import DOMPurify from 'dompurify'
 import MarkdownIt from 'markdown-it'
 
 /** CommonMark without raw HTML and without pictures, which would be fetched from elsewhere. */
-const markdown = new MarkdownIt({ html: false, linkify: true, breaks: true }).disable('image')
+const reading = (breaks: boolean) =>
+  new MarkdownIt({ html: false, linkify: true, breaks }).disable('image')
+const typed = reading(true)
+const flowing = reading(false)
 
 const ALLOWED = {
   ALLOWED_TAGS: [
@@ -37,9 +40,14 @@ const ALLOWED = {
   ALLOWED_URI_REGEXP: /^(?:https?:|mailto:|tel:)/i,
 }
 
-/** A note as HTML that can do nothing but be read; links open elsewhere and tell nothing of this page. */
-export function safeHtml(text: string): string {
-  const fragment = DOMPurify.sanitize(markdown.render(text), { ...ALLOWED, RETURN_DOM: true })
+/**
+ * A note as HTML that can do nothing but be read; links open elsewhere and tell nothing of this page.
+ *
+ * @param flows whether a line may end within a paragraph, as in files; what somebody types has its lines as they are
+ */
+export function safeHtml(text: string, flows = false): string {
+  const html = (flows ? flowing : typed).render(text)
+  const fragment = DOMPurify.sanitize(html, { ...ALLOWED, RETURN_DOM: true })
   for (const link of fragment.querySelectorAll('a')) {
     link.setAttribute('target', '_blank')
     link.setAttribute('rel', 'noopener noreferrer')

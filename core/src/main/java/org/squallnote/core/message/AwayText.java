@@ -13,6 +13,7 @@ final class AwayText {
 
     private static final Wordings AUTOMATIC = Wordings.listed(AwayText.class, "automatic-text.txt");
     private static final Wordings AWAY = Wordings.listed(AwayText.class, "away-text.txt");
+    private static final Wordings UNREAD = Wordings.listed(AwayText.class, "away-unread.txt");
     private static final Wordings USUAL = Wordings.listed(AwayText.class, "away-usual.txt");
     private static final int BEGINNING = 400;
     private static final int LONGEST = 1_500;
@@ -33,10 +34,26 @@ final class AwayText {
         if (automatic || lower.length() > LONGEST) {
             return lower.length() <= LONGEST;
         }
-        String firstSentence = beginning.split("[.!]", 2)[0];
         int usual = USUAL.countIn(lower);
-        boolean opens = AWAY.isAnyIn(firstSentence);
+        boolean opens = AWAY.isAnyIn(firstSentence(beginning));
         return usual >= 2 || (opens && usual >= 1);
+    }
+
+    /**
+     * The same in a chat, where nobody is greeted and a colleague says in few words that they are away: it says that it is
+     * automatic, or begins with being away and says that nobody reads what comes.
+     */
+    static boolean isOneInChat(String text) {
+        if (text.length() > LONGEST) {
+            return false;
+        }
+        String lower = folded(text, LONGEST);
+        boolean away = AWAY.isAnyIn(firstSentence(lower)) && UNREAD.isAnyIn(lower) && lower.indexOf('?') < 0;
+        return AUTOMATIC.isAnyIn(lower) || away;
+    }
+
+    private static String firstSentence(String lower) {
+        return lower.split("[.!]", 2)[0];
     }
 
     /** The beginning in lower case, with one space where there is white space. */

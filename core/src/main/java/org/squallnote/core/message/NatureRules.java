@@ -18,6 +18,7 @@ public final class NatureRules {
     /**
      * What the rules look at.
      *
+     * @param channel where it was sent
      * @param from the sender
      * @param subject the subject, empty in a chat
      * @param headers the header fields
@@ -26,6 +27,7 @@ public final class NatureRules {
      * @param text the beginning of the text
      */
     public record Input(
+            Channel channel,
             Party from,
             String subject,
             Headers headers,
@@ -181,8 +183,8 @@ public final class NatureRules {
 
     /** Without headers: a subject or a first line that says so, written to nobody in particular. */
     private static boolean saysAway(Input m) {
-        if (m.text().isEmpty() && m.subject().isEmpty()) {
-            return false;
+        if (m.channel() == Channel.CHAT) {
+            return AwayText.isOneInChat(m.text());
         }
         String subject = m.subject().strip().toLowerCase(Locale.ROOT);
         for (String away : AWAY_SUBJECTS) {

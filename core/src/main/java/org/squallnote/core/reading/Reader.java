@@ -70,6 +70,7 @@ public final class Reader {
         boolean cut = message.text().length() > most;
         String text = cut ? message.text().substring(0, most) : message.text();
         NatureRules.Verdict nature = NatureRules.verdictOn(new NatureRules.Input(
+                message.channel(),
                 message.from(),
                 message.subject(),
                 message.headers(),

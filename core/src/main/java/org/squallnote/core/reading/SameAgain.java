@@ -16,10 +16,9 @@ final class SameAgain {
     /**
      * Somebody who is asked the same for another thing.
      *
-     * @param who their addresses
-     * @param at index of the name
+     * @param ask from their name on
      */
-    record Likewise(Set<String> who, int at) {}
+    record Likewise(Addressees who, SentenceAsks.FoundAsk ask) {}
 
     private SameAgain() {}
 
@@ -55,7 +54,8 @@ final class SameAgain {
             int thing = name.toExclusive();
             boolean few = name.isSomebody() && sentence.size() - thing <= LONGEST_THING;
             if (few && BEFORE_THINGS.contains(sentence.norm(thing)) && isOnlyAThing(sentence, thing + 1)) {
-                return Optional.of(new Likewise(name.addresses(), i + 1));
+                SentenceAsks.FoundAsk ask = new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i + 1, thing, thing);
+                return Optional.of(new Likewise(Addressees.of(name.addresses()), ask));
             }
         }
         return Optional.empty();

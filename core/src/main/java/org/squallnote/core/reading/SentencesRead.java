@@ -123,7 +123,8 @@ final class SentencesRead {
             told.add(toldTo(sentence, asks, ask, opening, before));
         }
         if (told.stream().anyMatch(Ask::named)) {
-            SameAgain.withoutVerb(sentence, people).ifPresent(other -> told.add(likewise(sentence, other)));
+            SameAgain.withoutVerb(sentence, people)
+                    .ifPresent(other -> told.add(told(sentence, other.ask(), Vocatives.Call.NONE, other.who())));
         }
         return new ReadSentence(
                 sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
@@ -136,9 +137,11 @@ final class SentencesRead {
             Vocatives.Call opening,
             Addressees before) {
         Addressees who = whom(sentence, asks, ask, opening, before);
-        if (who.everybody() && isOpenInRoom(sentence)) {
-            who = Addressees.ANYBODY;
-        }
+        boolean open = who.everybody() && isOpenInRoom(sentence);
+        return told(sentence, ask, opening, open ? Addressees.ANYBODY : who);
+    }
+
+    private Ask told(Sentence sentence, SentenceAsks.FoundAsk ask, Vocatives.Call opening, Addressees who) {
         Asked.Answer answer = asked.of(who);
         int wantedEnd = sentence.size();
         Span wanted = ask.wanted() < wantedEnd
@@ -153,20 +156,6 @@ final class SentencesRead {
                 sentence.spanOf(from, Math.max(ask.to(), from + 1)),
                 wanted,
                 ask.kind(),
-                answer.asked(),
-                answer.ofMe(),
-                answer.openToAll(),
-                answer.named());
-    }
-
-    private Ask likewise(Sentence sentence, SameAgain.Likewise other) {
-        Asked.Answer answer = asked.of(Addressees.of(other.who()));
-        Span words = sentence.spanOf(other.at(), sentence.size());
-        return new Ask(
-                words,
-                sentence.spanOf(other.at(), other.at() + 1),
-                words,
-                Ask.Kind.REQUEST,
                 answer.asked(),
                 answer.ofMe(),
                 answer.openToAll(),

@@ -14,7 +14,7 @@ final class Wanted {
 
     /** What is thought of something is known only once it was looked at. */
     private static final Pattern OPINION = Pattern.compile(
-            "\\b((what|how) you (think|feel|find|like)|your (comments|thoughts|opinion|feedback|view))\\b");
+            "\\b((what|how) (do )?you (think|feel|find|like)|your (comments|thoughts|opinion|feedback|view))\\b");
 
     /** "When could you send it?" is answered by a day. */
     private static final Pattern ASKS_WHAT =

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class MessageRulesTest {
 
@@ -66,10 +67,47 @@ class MessageRulesTest {
         assertThat(new Party("", "@tilda:x.example").shortName()).isEqualTo("@tilda:x.example");
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "I'm on leave until 20 March and don't read this. Urgent: call Nils.",
+                "i\u2019m out of office till monday, anything urgent please to the front desk",
+                "Automatic reply: the yard is closed today.",
+            })
+    void aChatMessageThatSaysThatNobodyReadsIsAutomatic(String text) {
+        assertThat(inChat(text)).isEqualTo(Nature.AUTO_REPLY);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "I'm on holiday until Monday, back in the office on Tuesday",
+                "sorry, i'm out. can it wait until tomorrow? if it's urgent call me",
+                "I'm on leave from Friday",
+                "urgent: the gate is open",
+                "I'm away from my desk, the list is in the drawer",
+                "",
+            })
+    void aColleagueWhoSaysInAChatThatTheyAreAwayIsAPerson(String text) {
+        assertThat(inChat(text)).isEqualTo(Nature.PERSON);
+    }
+
+    private static Nature inChat(String text) {
+        return NatureRules.verdictOn(new NatureRules.Input(
+                        Channel.CHAT,
+                        new Party("Sue", "@sue:quay.example"),
+                        "",
+                        Headers.of(Map.of()),
+                        Optional.empty(),
+                        Optional.empty(),
+                        text))
+                .nature();
+    }
+
     private static Nature nature(
             String from, Map<String, String> headers, Optional<String> calendar, Optional<String> delivery) {
         return NatureRules.verdictOn(new NatureRules.Input(
-                        new Party("", from), "A subject", Headers.of(headers), calendar, delivery, ""))
+                        Channel.MAIL, new Party("", from), "A subject", Headers.of(headers), calendar, delivery, ""))
                 .nature();
     }
 }

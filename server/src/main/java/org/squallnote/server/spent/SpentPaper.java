@@ -27,6 +27,9 @@ final class SpentPaper {
     private static final BigDecimal MINUTES_OF_AN_HOUR = BigDecimal.valueOf(60);
     private static final int HOUR = 60;
 
+    /** Day, time and what it was spent on. */
+    private static final int BEFORE_NUMBERS = 3;
+
     private SpentPaper() {}
 
     /** Writes it as PDF. */
@@ -52,7 +55,7 @@ final class SpentPaper {
                 if (billed) {
                     cells.add(amount(line.amount()));
                 }
-                numbers(PagedDocument.row(body, cells), billed);
+                numbers(PagedDocument.row(body, cells), BEFORE_NUMBERS);
             }
             sum(body, "Together", group.rounded(), group.minutes(), group.amount(), billed);
         }
@@ -69,16 +72,15 @@ final class SpentPaper {
 
     /** All tables have the same columns, one below the other. */
     private static Element table(PagedDocument paper, SpentView view, String... names) {
-        boolean billed = view.amount() != null;
         List<String> heading = new ArrayList<>(List.of(names));
         heading.add("Hours");
-        if (billed) {
+        if (view.amount() != null) {
             heading.add(view.currency().isEmpty() ? "Amount" : view.currency());
         }
         Element body = paper.table(heading);
         Element table = body.parent();
         if (table != null) {
-            numbers(table.addClass("hours").child(0).child(0), billed);
+            numbers(table.addClass("hours").child(0).child(0), BEFORE_NUMBERS);
         }
         return body;
     }
@@ -90,15 +92,12 @@ final class SpentPaper {
             cells.add(amount(amount));
         }
         Element row = PagedDocument.row(body, cells).addClass("sum");
-        row.child(0).attr("colspan", "3");
-        row.children().subList(1, row.childrenSize()).forEach(cell -> cell.addClass("number"));
+        row.child(0).attr("colspan", String.valueOf(BEFORE_NUMBERS));
+        numbers(row, 1);
     }
 
-    private static void numbers(Element row, boolean billed) {
-        row.child(3).addClass("number");
-        if (billed) {
-            row.child(4).addClass("number");
-        }
+    private static void numbers(Element row, int from) {
+        row.children().subList(from, row.childrenSize()).forEach(cell -> cell.addClass("number"));
     }
 
     /** As a table (RFC 4180): a row for each line, with hours as decimals. */

@@ -99,15 +99,16 @@ public final class Habits {
 
     /** What she has written down of her work at matters that are still open. */
     public void spend(QuayCalendar calendar) {
-        spent("surveyor's report", calendar.day(-1), "09:30", 40);
-        spent("surveyor's report", calendar.day(-2), "15:10", 25);
-        spent("sponsorship", calendar.day(-1), "13:00", 50);
-        spent("chain", calendar.day(-2), "10:15", 20);
-        spent("insurance confirmation", calendar.day(-3), "11:00", 35);
+        JsonNode open = app.call("GET", "/api/follow-ups", null).path("open");
+        spent(open, "surveyor's report", calendar.day(-1), "09:30", 40);
+        spent(open, "surveyor's report", calendar.day(-2), "15:10", 25);
+        spent(open, "sponsorship", calendar.day(-1), "13:00", 50);
+        spent(open, "chain", calendar.day(-2), "10:15", 20);
+        spent(open, "insurance confirmation", calendar.day(-3), "11:00", 35);
     }
 
-    private void spent(String about, LocalDate day, String from, int minutes) {
-        for (JsonNode followUp : app.call("GET", "/api/follow-ups", null).path("open")) {
+    private void spent(JsonNode open, String about, LocalDate day, String from, int minutes) {
+        for (JsonNode followUp : open) {
             if (followUp.path("title").asString("").contains(about)) {
                 app.call(
                         "POST",
