@@ -4,21 +4,15 @@ import type { MessageView } from '@/api/client'
 import AnswerForm from '@/intake/AnswerForm.vue'
 import { localDraft } from '@/intake/draft'
 import { fakeServer, opened, pressed } from '@/testing/fakeServer'
+import { mailThatAsks } from '@/testing/messages'
 
-const TEXT = 'Good morning. Could you send me the berth plan before Friday?'
-const mail = {
-  id: 'm1',
-  channel: 'MAIL',
+const ASK = 'Could you send me the berth plan before Friday?'
+const mail = mailThatAsks(`Good morning. ${ASK}`, ASK, {
   subject: 'Crane quote',
   from: { name: 'Tilda Brandt', address: 'tilda@brandt-cranes.example' },
-  to: [{ name: 'Ines Calloway', address: 'ines@merrowquay.example' }],
   cc: [{ name: 'Bo Ashworth', address: 'bo@merrowquay.example' }],
-  ownWords: TEXT,
-  reading: { marks: [{ kind: 'ASK', from: 14, to: TEXT.length }] },
   proposal: { replyBy: '2026-03-05', title: 'Send Tilda the berth plan' },
-  draft: null,
-  draftFiles: [],
-} as unknown as MessageView
+})
 
 let server: ReturnType<typeof fakeServer>
 beforeEach(() => {

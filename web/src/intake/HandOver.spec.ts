@@ -1,21 +1,16 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { MessageView } from '@/api/client'
 import HandOver from '@/intake/HandOver.vue'
 import { fakeServer, opened, pressed, submitted } from '@/testing/fakeServer'
+import { mailThatAsks } from '@/testing/messages'
 
-const TEXT = 'Could you send us the insurance confirmation?'
-const message = {
-  id: 'm1',
-  channel: 'MAIL',
+const ASK = 'Could you send us the insurance confirmation?'
+const message = mailThatAsks(ASK, ASK, {
   subject: 'Closing the quay road',
   from: { name: 'Harriet Pole', address: 'h.pole@merrowtown.example' },
-  to: [{ name: 'Ines Calloway', address: 'ines@merrowquay.example' }],
   cc: [{ name: 'Marisol Vance', address: 'marisol@merrowquay.example' }],
-  ownWords: TEXT,
-  reading: { marks: [{ kind: 'ASK', from: 0, to: TEXT.length }] },
   proposal: { replyBy: '2026-03-06', replyTime: null, firm: true, title: 'Send it' },
-} as unknown as MessageView
+})
 
 beforeEach(() => {
   localStorage.clear()

@@ -2,25 +2,7 @@ import { mount, RouterLinkStub } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { ThreadMessage } from '@/api/client'
 import ThreadMessages from '@/message/ThreadMessages.vue'
-
-function message(id: string, changed: Partial<ThreadMessage> = {}): ThreadMessage {
-  return {
-    id,
-    direction: 'INCOMING',
-    nature: 'PERSON',
-    from: { name: `Writer ${id}`, address: `${id}@x.example` },
-    sentAt: '2026-03-02T09:00:00Z',
-    ownWords: `Words of ${id}`,
-    hasMore: false,
-    files: [],
-    reactions: [],
-    canReact: false,
-    edited: false,
-    removed: false,
-    answersId: null,
-    ...changed,
-  }
-}
+import { messageOf } from '@/testing/threads'
 
 function shown(messages: ThreadMessage[]): string[] {
   const page = mount(ThreadMessages, {
@@ -32,18 +14,18 @@ function shown(messages: ThreadMessage[]): string[] {
 
 describe('the messages of a thread', () => {
   it('say what they reply to, unless it stands right before them', () => {
-    const asks = message('a')
-    const other = message('b', { direction: 'OUTGOING' })
-    expect(shown([asks, other, message('c', { answersId: 'a' })])).toEqual([
+    const asks = messageOf('a')
+    const other = messageOf('b', { direction: 'OUTGOING' })
+    expect(shown([asks, other, messageOf('c', { answersId: 'a' })])).toEqual([
       'replies to Writer a: Words of a',
     ])
-    expect(shown([asks, other, message('c', { answersId: 'b' })])).toEqual([])
-    expect(shown([asks, message('c', { answersId: 'elsewhere' })])).toEqual([])
+    expect(shown([asks, other, messageOf('c', { answersId: 'b' })])).toEqual([])
+    expect(shown([asks, messageOf('c', { answersId: 'elsewhere' })])).toEqual([])
   })
 
   it('show nothing of what was taken back', () => {
     const page = mount(ThreadMessages, {
-      props: { messages: [message('a', { removed: true })] },
+      props: { messages: [messageOf('a', { removed: true })] },
       global: { stubs: { RouterLink: RouterLinkStub } },
     })
     expect(page.text()).toContain('Taken back by its writer.')
@@ -52,7 +34,7 @@ describe('the messages of a thread', () => {
 
   it('fold what was dealt with, and mark what is new since', async () => {
     const at = (hour: number) => ({ sentAt: `2026-03-02T0${hour}:00:00Z` })
-    const messages = [1, 2, 3, 4, 5, 6].map((hour) => message(String(hour), at(hour)))
+    const messages = [1, 2, 3, 4, 5, 6].map((hour) => messageOf(String(hour), at(hour)))
     const page = mount(ThreadMessages, {
       props: {
         messages,

@@ -1,55 +1,11 @@
 import { DOMWrapper, flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { ThreadLine, ThreadMessage } from '@/api/client'
+import type { ThreadLine } from '@/api/client'
 import { fakeServer, opened } from '@/testing/fakeServer'
+import { messageOf, threadOf } from '@/testing/threads'
 import ThreadSheet from '@/threads/ThreadSheet.vue'
 
 const DONE = { commandId: 'c1', label: 'Done', topics: [] }
-
-function message(id: string, more: Partial<ThreadMessage> = {}): ThreadMessage {
-  return {
-    id,
-    direction: 'INCOMING',
-    nature: 'PERSON',
-    from: { name: 'Tilda Brandt', address: 'tilda@brandt-cranes.example' },
-    sentAt: '2026-03-02T09:00:00Z',
-    ownWords: `Words of ${id}`,
-    hasMore: false,
-    files: [],
-    reactions: [],
-    canReact: false,
-    edited: false,
-    removed: false,
-    answersId: null,
-    ...more,
-  }
-}
-
-function line(more: Partial<ThreadLine> = {}): ThreadLine {
-  return {
-    id: 't1',
-    channel: 'MAIL',
-    subject: 'Crane quote for pontoon C',
-    room: null,
-    people: ['Tilda'],
-    turn: 'WITH_ME',
-    since: '2026-03-02T09:00:00Z',
-    silenceWorkingMinutes: 960,
-    debts: [],
-    awaited: [],
-    openedAgain: false,
-    closedAs: null,
-    messageCount: 2,
-    trace: [],
-    followUps: 0,
-    categoryId: null,
-    group: null,
-    attention: 'MINE',
-    closingWord: null,
-    version: 0,
-    ...more,
-  }
-}
 
 let server: ReturnType<typeof fakeServer>
 beforeEach(() => {
@@ -59,9 +15,9 @@ beforeEach(() => {
   server.answers('POST', '/api/threads/{id}/split/{messageId}', DONE)
 })
 
-async function open(more: Partial<ThreadLine> = {}, messages = [message('m1'), message('m2')]) {
+async function open(more: Partial<ThreadLine> = {}, messages = [messageOf('m1'), messageOf('m2')]) {
   server.answers('GET', '/api/threads/{id}', {
-    line: line(more),
+    line: threadOf('t1', { subject: 'Crane quote for pontoon C', turn: 'WITH_ME', ...more }),
     messages,
     answers: [],
     now: '2026-03-04T10:00:00Z',
@@ -151,7 +107,7 @@ describe('The sheet of a thread', () => {
   })
 
   it('is split at any message but the first', async () => {
-    const page = await open({}, [message('m1'), message('m2'), message('m3')])
+    const page = await open({}, [messageOf('m1'), messageOf('m2'), messageOf('m3')])
     const splits = page.findAll('[data-test=split]')
     expect(splits).toHaveLength(2)
     await splits[1]?.trigger('click')

@@ -2,6 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { AwaitedView, ThreadLine } from '@/api/client'
 import { fakeServer, opened, pressedKey } from '@/testing/fakeServer'
+import { threadOf } from '@/testing/threads'
 import { rowsOf } from '@/threads/rows'
 import ClosingSweep from '@/threads/ClosingSweep.vue'
 import ThreadsView from '@/threads/ThreadsView.vue'
@@ -35,31 +36,8 @@ function awaited(name: string, what: string): AwaitedView {
   }
 }
 
-function line(id: string, more: Partial<ThreadLine> = {}): ThreadLine {
-  return {
-    id,
-    channel: 'MAIL',
-    subject: `Thread ${id}`,
-    room: null,
-    people: ['Bo', 'Tilda'],
-    turn: 'WITH_OTHERS',
-    since: '2026-02-25T10:00:00Z',
-    silenceWorkingMinutes: 2400,
-    debts: [],
-    awaited: [awaited('Bo', 'Which rope?'), awaited('Tilda', 'The chart?')],
-    openedAgain: false,
-    closedAs: null,
-    messageCount: 1,
-    trace: [],
-    followUps: 0,
-    categoryId: null,
-    group: null,
-    attention: 'MINE',
-    closingWord: null,
-    version: 0,
-    ...more,
-  }
-}
+const line = (id: string, more: Partial<ThreadLine> = {}) =>
+  threadOf(id, { awaited: [awaited('Bo', 'Which rope?'), awaited('Tilda', 'The chart?')], ...more })
 
 let server: ReturnType<typeof fakeServer>
 
