@@ -24,6 +24,7 @@ import org.squallnote.core.search.Filter;
 import org.squallnote.core.search.Kind;
 import org.squallnote.core.search.Standing;
 import org.squallnote.search.Entry;
+import org.squallnote.search.EntryBuilder;
 import org.squallnote.search.Found;
 import org.squallnote.search.OwnerIndex;
 import org.squallnote.search.Snippets;
@@ -91,21 +92,20 @@ final class SearchBench {
 
     private Entry entry(int number, Kind kind, String title, String text) {
         int writer = random.nextInt(400);
-        return new Entry(
-                kind,
-                id(kind, number),
-                title,
-                text,
-                "",
-                List.of(new Party("Writer " + words[writer], "writer" + writer + "@bench.example")),
-                NOW.minus(Duration.ofMinutes(random.nextInt(5_000_000))),
-                null,
-                new UUID(9, number % 3),
-                null,
-                kind == Kind.MESSAGE ? Standing.DECIDED : Standing.ENDED,
-                number % 5 == 0,
-                number % 10 == 0,
-                Set.of());
+        return EntryBuilder.builder()
+                .kind(kind)
+                .id(id(kind, number))
+                .title(title)
+                .text(text)
+                .kept("")
+                .people(List.of(new Party("Writer " + words[writer], "writer" + writer + "@bench.example")))
+                .at(NOW.minus(Duration.ofMinutes(random.nextInt(5_000_000))))
+                .sourceId(new UUID(9, number % 3))
+                .standing(kind == Kind.MESSAGE ? Standing.DECIDED : Standing.ENDED)
+                .withFile(number % 5 == 0)
+                .linked(number % 10 == 0)
+                .links(Set.of())
+                .build();
     }
 
     private static String id(Kind kind, int number) {

@@ -22,6 +22,7 @@ import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Facts;
@@ -86,21 +87,22 @@ public final class Labelled {
                 ? Optional.of(
                         type.replaceAll("(?s).*method=\"?([A-Za-z]+).*", "$1").toUpperCase(Locale.ROOT))
                 : Optional.empty();
-        return new MessageToRead(
-                chat ? Channel.CHAT : Channel.MAIL,
-                from,
-                to,
-                parties(message.path("cc")),
-                OffsetDateTime.parse(message.path("sentAt").asString()).toInstant(),
-                message.path("subject").asString(""),
-                Headers.of(fields),
-                message.path("text").asString(""),
-                method,
-                Optional.empty(),
-                room,
-                new LinkedHashSet<>(strings(message.path("mentions"))),
-                answersMe || message.path("answersMe").asBoolean(false),
-                List.copyOf(others));
+        return MessageToReadBuilder.builder()
+                .channel(chat ? Channel.CHAT : Channel.MAIL)
+                .from(from)
+                .to(to)
+                .cc(parties(message.path("cc")))
+                .sentAt(OffsetDateTime.parse(message.path("sentAt").asString()).toInstant())
+                .subject(message.path("subject").asString(""))
+                .headers(Headers.of(fields))
+                .text(message.path("text").asString(""))
+                .calendarMethod(method)
+                .deliveryAction(Optional.empty())
+                .inRoom(room)
+                .mentions(new LinkedHashSet<>(strings(message.path("mentions"))))
+                .answersMe(answersMe || message.path("answersMe").asBoolean(false))
+                .known(List.copyOf(others))
+                .build();
     }
 
     /** The events of a conversation, in the order of the line. */

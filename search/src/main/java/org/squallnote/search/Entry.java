@@ -1,5 +1,6 @@
 package org.squallnote.search;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import java.util.Set;
@@ -19,6 +20,7 @@ import org.squallnote.core.search.Standing;
  * @param at when it was sent, made or last heard of
  * @param links the messages of a follow-up
  */
+@RecordBuilder
 public record Entry(
         Kind kind,
         String id,

@@ -56,21 +56,17 @@ class OwnerIndexTest {
     }
 
     private static Entry message(String id, String title, String text, Instant at) {
-        return new Entry(
-                Kind.MESSAGE,
-                id,
-                title,
-                text,
-                "",
-                List.of(TILDA),
-                at,
-                null,
-                null,
-                null,
-                Standing.DECIDED,
-                false,
-                false,
-                Set.of());
+        return EntryBuilder.builder()
+                .kind(Kind.MESSAGE)
+                .id(id)
+                .title(title)
+                .text(text)
+                .kept("")
+                .people(List.of(TILDA))
+                .at(at)
+                .standing(Standing.DECIDED)
+                .links(Set.of())
+                .build();
     }
 
     private static Wanted wanted(String words, Filter filter, boolean newestFirst) {
@@ -150,21 +146,19 @@ class OwnerIndexTest {
     @Test
     void chipsNarrowAndAreCounted() throws IOException {
         UUID message = new UUID(9, 9);
-        Entry followUp = new Entry(
-                Kind.FOLLOW_UP,
-                new UUID(1, 1).toString(),
-                "Send the crane quote",
-                "",
-                "",
-                List.of(new Party("Bob", "")),
-                NOW,
-                CRANE,
-                null,
-                null,
-                Standing.OPEN,
-                false,
-                true,
-                Set.of(message));
+        Entry followUp = EntryBuilder.builder()
+                .kind(Kind.FOLLOW_UP)
+                .id(new UUID(1, 1).toString())
+                .title("Send the crane quote")
+                .text("")
+                .kept("")
+                .people(List.of(new Party("Bob", "")))
+                .at(NOW)
+                .categoryId(CRANE)
+                .standing(Standing.OPEN)
+                .linked(true)
+                .links(Set.of(message))
+                .build();
         index.put(List.of(
                 followUp, message("m", "Crane", ""), message("n", "Crane", "", NOW.minus(Duration.ofDays(40)))));
         Found all = index.search(wanted("crane", Filter.ALL, false));
@@ -204,21 +198,17 @@ class OwnerIndexTest {
     }
 
     private static Entry file(String id, String text) {
-        return new Entry(
-                Kind.FILE,
-                id,
-                "certificate.html",
-                "",
-                text,
-                List.of(TILDA),
-                NOW,
-                null,
-                null,
-                null,
-                null,
-                true,
-                false,
-                Set.of());
+        return EntryBuilder.builder()
+                .kind(Kind.FILE)
+                .id(id)
+                .title("certificate.html")
+                .text("")
+                .kept(text)
+                .people(List.of(TILDA))
+                .at(NOW)
+                .withFile(true)
+                .links(Set.of())
+                .build();
     }
 
     @Test

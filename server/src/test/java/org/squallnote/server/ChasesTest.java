@@ -21,6 +21,7 @@ import org.squallnote.core.message.RawMail;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailParser;
@@ -366,23 +367,20 @@ class ChasesTest extends ServerTest {
 
     @Test
     void aReminderByChatGoesToThemAloneAndCountsInTheirMailThread() {
-        Source homeserver = new Source(
-                UUID.randomUUID(),
-                me.accountId(),
-                SourceKind.CHAT,
-                "Chat",
-                "@ines:quay.example",
-                "{}",
-                new byte[0],
-                90,
-                ArchiveRule.NEVER,
-                A_WEEK_AGO,
-                SourceStatus.LIVE,
-                "",
-                0,
-                0,
-                null,
-                0);
+        Source homeserver = SourceBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(me.accountId())
+                .kind(SourceKind.CHAT)
+                .name("Chat")
+                .address("@ines:quay.example")
+                .settings("{}")
+                .secret(new byte[0])
+                .daysBack(90)
+                .archiveRule(ArchiveRule.NEVER)
+                .addedAt(A_WEEK_AGO)
+                .status(SourceStatus.LIVE)
+                .statusText("")
+                .build();
         sources.insert(homeserver);
         sources.saveRoom(
                 me.accountId(),

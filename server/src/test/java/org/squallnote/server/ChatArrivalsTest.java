@@ -27,6 +27,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.core.thread.ChatConversations;
@@ -53,23 +54,20 @@ class ChatArrivalsTest extends ServerTest {
     @BeforeEach
     void aRoom() {
         me = newAccount();
-        source = new Source(
-                UUID.randomUUID(),
-                me.accountId(),
-                SourceKind.CHAT,
-                "Chat",
-                ME,
-                "{}",
-                new byte[0],
-                90,
-                ArchiveRule.NEVER,
-                Instant.parse("2026-03-01T09:00:00Z"),
-                SourceStatus.LIVE,
-                "",
-                0,
-                0,
-                null,
-                0);
+        source = SourceBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(me.accountId())
+                .kind(SourceKind.CHAT)
+                .name("Chat")
+                .address(ME)
+                .settings("{}")
+                .secret(new byte[0])
+                .daysBack(90)
+                .archiveRule(ArchiveRule.NEVER)
+                .addedAt(Instant.parse("2026-03-01T09:00:00Z"))
+                .status(SourceStatus.LIVE)
+                .statusText("")
+                .build();
         sources.insert(source);
         sources.saveRoom(
                 me.accountId(),

@@ -32,7 +32,7 @@ import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.squallnote.core.account.Account;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.source.ArchiveRule;
-import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.mail.MailParser;
@@ -106,23 +106,20 @@ abstract class ServerTest {
         UUID id = UUID.randomUUID();
         made.add(id);
         accounts.insert(new Account(id, "user-" + id, "Ines Calloway", "none", "Europe/London", false, MONDAY));
-        sources.insert(new Source(
-                UUID.randomUUID(),
-                id,
-                SourceKind.MAIL,
-                "Ines",
-                MINE,
-                MAIL_SETTINGS,
-                new byte[0],
-                90,
-                ArchiveRule.NEVER,
-                Instant.parse("2026-03-04T09:00:00Z"),
-                SourceStatus.LIVE,
-                "",
-                0,
-                0,
-                null,
-                0));
+        sources.insert(SourceBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(id)
+                .kind(SourceKind.MAIL)
+                .name("Ines")
+                .address(MINE)
+                .settings(MAIL_SETTINGS)
+                .secret(new byte[0])
+                .daysBack(90)
+                .archiveRule(ArchiveRule.NEVER)
+                .addedAt(Instant.parse("2026-03-04T09:00:00Z"))
+                .status(SourceStatus.LIVE)
+                .statusText("")
+                .build());
         return new SignedIn(id, "Ines Calloway", "Europe/London", false);
     }
 

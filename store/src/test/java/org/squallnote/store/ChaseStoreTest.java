@@ -23,6 +23,7 @@ import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.StoredThreadBuilder;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.store.chase.ChaseStore;
@@ -47,31 +48,20 @@ class ChaseStoreTest extends StoreTest {
     private JdbcTemplate jdbc;
 
     private StoredThread thread(@Nullable LocalDate chaseOn) {
-        StoredThread thread = new StoredThread(
-                UUID.randomUUID(),
-                owner,
-                Channel.MAIL,
-                "Dredging",
-                null,
-                Turn.WITH_OTHERS,
-                NINE,
-                null,
-                new Debts(List.of()),
-                new Awaiting(List.of()),
-                null,
-                NINE,
-                1,
-                null,
-                null,
-                null,
-                null,
-                null,
-                chaseOn,
-                null,
-                null,
-                null,
-                Attention.MINE,
-                0);
+        StoredThread thread = StoredThreadBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(owner)
+                .channel(Channel.MAIL)
+                .subject("Dredging")
+                .turn(Turn.WITH_OTHERS)
+                .since(NINE)
+                .debts(new Debts(List.of()))
+                .awaited(new Awaiting(List.of()))
+                .lastMessageAt(NINE)
+                .messageCount(1)
+                .chaseOn(chaseOn)
+                .attention(Attention.MINE)
+                .build();
         threads.insert(thread);
         return thread;
     }

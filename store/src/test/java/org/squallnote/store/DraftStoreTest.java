@@ -9,6 +9,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.squallnote.core.draft.Draft;
 import org.squallnote.core.draft.DraftFile;
 import org.squallnote.core.handover.HandOver;
+import org.squallnote.core.handover.HandOverBuilder;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.store.draft.DraftFileStore;
@@ -88,21 +89,19 @@ class DraftStoreTest extends StoreTest {
         String address = "bo-" + stranger + "@x.example";
         sources.insert(source(UUID.randomUUID(), stranger, address));
         String identity = "h-" + stranger;
-        HandOver offered = new HandOver(
-                identity,
-                owner,
-                message,
-                address,
-                "Bo",
-                HandOver.State.OFFERED,
-                "",
-                CLOCK_CHANGE,
-                CLOCK_CHANGE,
-                DAY,
-                null,
-                null,
-                null,
-                HandOver.Side.NOBODY);
+        HandOver offered = HandOverBuilder.builder()
+                .identity(identity)
+                .giver(owner)
+                .giverMessage(message)
+                .takerAddress(address)
+                .takerName("Bo")
+                .state(HandOver.State.OFFERED)
+                .word("")
+                .offeredAt(CLOCK_CHANGE)
+                .changedAt(CLOCK_CHANGE)
+                .wantedDay(DAY)
+                .untold(HandOver.Side.NOBODY)
+                .build();
         handOvers.insert(offered);
         assertThat(handOvers.forTaker(stranger, identity)).contains(offered);
         assertThat(handOvers.forTaker(owner, identity)).as("its giver").isEmpty();

@@ -10,6 +10,7 @@ import org.squallnote.core.source.ChatGap;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.source.Cursor;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceStatus;
 
 class SourceStoreTest extends StoreTest {
@@ -43,23 +44,10 @@ class SourceStoreTest extends StoreTest {
     @Test
     void aDisconnectedSourceKeepsItsAddressMine() {
         Source old = sources.byId(owner, source).orElseThrow();
-        sources.update(new Source(
-                old.id(),
-                old.owner(),
-                old.kind(),
-                old.name(),
-                old.address(),
-                old.settings(),
-                old.secret(),
-                old.daysBack(),
-                old.archiveRule(),
-                old.addedAt(),
-                old.status(),
-                "",
-                0,
-                0,
-                CLOCK_CHANGE,
-                old.version()));
+        sources.update(SourceBuilder.builder(old)
+                .statusText("")
+                .removedAt(CLOCK_CHANGE)
+                .build());
         assertThat(sources.of(owner)).isEmpty();
         assertThat(sources.connected()).extracting(Source::id).doesNotContain(source);
         assertThat(sources.addresses(owner)).containsExactly(old.address());

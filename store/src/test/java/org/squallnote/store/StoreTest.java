@@ -23,9 +23,11 @@ import org.squallnote.core.message.Parties;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.StoredMessageBuilder;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.store.account.AccountStore;
@@ -70,23 +72,20 @@ abstract class StoreTest {
     }
 
     static Source source(UUID id, UUID owner, String address) {
-        return new Source(
-                id,
-                owner,
-                SourceKind.MAIL,
-                "Ines",
-                address,
-                "{}",
-                new byte[] {1, 2},
-                90,
-                ArchiveRule.NEVER,
-                CLOCK_CHANGE,
-                SourceStatus.LIVE,
-                "",
-                0,
-                0,
-                null,
-                0);
+        return SourceBuilder.builder()
+                .id(id)
+                .owner(owner)
+                .kind(SourceKind.MAIL)
+                .name("Ines")
+                .address(address)
+                .settings("{}")
+                .secret(new byte[] {1, 2})
+                .daysBack(90)
+                .archiveRule(ArchiveRule.NEVER)
+                .addedAt(CLOCK_CHANGE)
+                .status(SourceStatus.LIVE)
+                .statusText("")
+                .build();
     }
 
     /** A mail of Tilda's that asks me; so many seconds after the clock change. */
@@ -102,45 +101,33 @@ abstract class StoreTest {
             String subject,
             Direction direction,
             List<String> refs) {
-        StoredMessage message = new StoredMessage(
-                UUID.randomUUID(),
-                owner,
-                source,
-                Channel.MAIL,
-                "m:" + mailId,
-                direction,
-                Nature.PERSON,
-                TILDA.name(),
-                TILDA.address(),
-                new Recipients(List.of(new Party("", "ines@x.example")), List.of(), List.of(), null),
-                subject,
-                subject.toLowerCase(java.util.Locale.ROOT).replace("re: ", ""),
-                CLOCK_CHANGE.plusSeconds(seconds),
-                CLOCK_CHANGE.plusSeconds(seconds),
-                "Could you send it?",
-                true,
-                "Could you send it?",
-                false,
-                new Files(List.of()),
-                new Texts(List.of()),
-                mailId,
-                new Texts(refs),
-                null,
-                null,
-                threadId,
-                threadId,
-                decision,
-                null,
-                null,
-                new Texts(List.of()),
-                null,
-                null,
-                null,
-                false,
-                null,
-                false,
-                false,
-                0);
+        StoredMessage message = StoredMessageBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(owner)
+                .sourceId(source)
+                .channel(Channel.MAIL)
+                .identity("m:" + mailId)
+                .direction(direction)
+                .nature(Nature.PERSON)
+                .fromName(TILDA.name())
+                .fromAddress(TILDA.address())
+                .recipients(new Recipients(List.of(new Party("", "ines@x.example")), List.of(), List.of(), null))
+                .subject(subject)
+                .baseSubject(subject.toLowerCase(java.util.Locale.ROOT).replace("re: ", ""))
+                .sentAt(CLOCK_CHANGE.plusSeconds(seconds))
+                .receivedAt(CLOCK_CHANGE.plusSeconds(seconds))
+                .body("Could you send it?")
+                .asksMe(true)
+                .ask("Could you send it?")
+                .files(new Files(List.of()))
+                .notices(new Texts(List.of()))
+                .messageId(mailId)
+                .refs(new Texts(refs))
+                .component(threadId)
+                .threadId(threadId)
+                .decision(decision)
+                .mentions(new Texts(List.of()))
+                .build();
         messages.insert(message, null);
         return message;
     }

@@ -15,6 +15,7 @@ import org.squallnote.core.thread.Attention;
 import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.StoredThreadBuilder;
 import org.squallnote.core.thread.TurnCount;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.CloseReason;
@@ -27,38 +28,26 @@ class ThreadStoreTest extends StoreTest {
     private ThreadStore threads;
 
     private StoredThread thread(Turn turn, Instant since) {
-        return new StoredThread(
-                UUID.randomUUID(),
-                owner,
-                Channel.MAIL,
-                "Quote",
-                null,
-                turn,
-                since,
-                null,
-                new Debts(List.of()),
-                new Awaiting(List.of(new Awaited(
+        return StoredThreadBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(owner)
+                .channel(Channel.MAIL)
+                .subject("Quote")
+                .turn(turn)
+                .since(since)
+                .debts(new Debts(List.of()))
+                .awaited(new Awaiting(List.of(new Awaited(
                         TILDA,
                         UUID.randomUUID(),
                         CLOCK_CHANGE,
                         Optional.of(LocalDateTime.parse("2026-03-06T15:00")),
                         true,
                         "I'll send it by three",
-                        false))),
-                null,
-                CLOCK_CHANGE,
-                1,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                Attention.MINE,
-                0);
+                        false))))
+                .lastMessageAt(CLOCK_CHANGE)
+                .messageCount(1)
+                .attention(Attention.MINE)
+                .build();
     }
 
     @Test

@@ -1,5 +1,6 @@
 package org.squallnote.core.followup;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -28,6 +29,7 @@ import org.squallnote.core.time.ReplyBy;
  * @param answerSeen my answer that was seen, of one that does not end by it
  * @param endedAt when it was done or dropped
  */
+@RecordBuilder
 public record FollowUp(
         UUID id,
         UUID owner,
@@ -77,28 +79,25 @@ public record FollowUp(
 
     private static FollowUp made(
             UUID id, UUID owner, Content content, Content.Details details, boolean forReply, Instant createdAt) {
-        return new FollowUp(
-                id,
-                owner,
-                content.usableTitle(),
-                content.categoryId(),
-                content.replyDay(),
-                content.usableTime(),
-                content.firm(),
-                content.effortMinutes(),
-                content.usablePriority(),
-                forReply,
-                details.startDay(),
-                details.place().strip(),
-                details.parties(),
-                details.steps(),
-                details.note(),
-                null,
-                null,
-                FollowUpState.OPEN,
-                createdAt,
-                null,
-                0);
+        return FollowUpBuilder.builder()
+                .id(id)
+                .owner(owner)
+                .title(content.usableTitle())
+                .categoryId(content.categoryId())
+                .replyDay(content.replyDay())
+                .replyTime(content.usableTime())
+                .firm(content.firm())
+                .effortMinutes(content.effortMinutes())
+                .priority(content.usablePriority())
+                .forReply(forReply)
+                .startDay(details.startDay())
+                .place(details.place().strip())
+                .people(details.parties())
+                .checklist(details.steps())
+                .note(details.note())
+                .state(FollowUpState.OPEN)
+                .createdAt(createdAt)
+                .build();
     }
 
     /** What it says, with its checklist fresh and without its days, for others like it. */
@@ -128,29 +127,29 @@ public record FollowUp(
      * @throws IllegalArgumentException when it has no title
      */
     public FollowUp changed(Content content) {
+        FollowUpBuilder changed = but().title(content.usableTitle())
+                .categoryId(content.categoryId())
+                .replyDay(content.replyDay())
+                .replyTime(content.usableTime())
+                .firm(content.firm())
+                .effortMinutes(content.effortMinutes())
+                .forReply(content.endsWithAnswer())
+                .answerSeen(null);
+        if (content.priority() != null) {
+            changed.priority(content.priority());
+        }
+        if (waiting != null && waiting.come() != null) {
+            changed.waiting(null);
+        }
         Content.Details details = content.details();
-        return new FollowUp(
-                id,
-                owner,
-                content.usableTitle(),
-                content.categoryId(),
-                content.replyDay(),
-                content.usableTime(),
-                content.firm(),
-                content.effortMinutes(),
-                content.priority() == null ? priority : content.priority(),
-                content.endsWithAnswer(),
-                details == null ? startDay : details.startDay(),
-                details == null ? place : details.place().strip(),
-                details == null ? people : details.parties(),
-                details == null ? checklist : details.steps(),
-                details == null ? note : details.note(),
-                waiting == null || waiting.come() != null ? null : waiting,
-                null,
-                state,
-                createdAt,
-                endedAt,
-                version);
+        if (details != null) {
+            changed.startDay(details.startDay())
+                    .place(details.place().strip())
+                    .people(details.parties())
+                    .checklist(details.steps())
+                    .note(details.note());
+        }
+        return changed.build();
     }
 
     /** The reply-by date in core's terms. */
@@ -188,7 +187,7 @@ public record FollowUp(
 
     /** This follow-up out of sight until something comes; null for no longer. */
     public FollowUp waitingFor(@Nullable Waiting what) {
-        return with(categoryId, replyDay, replyTime, priority, startDay, what, answerSeen, state, endedAt);
+        return but().waiting(what).build();
     }
 
     /** Whether a day lies after the firm date by which it is to be answered. */
@@ -203,115 +202,55 @@ public record FollowUp(
 
     /** This follow-up in another state. */
     public FollowUp ended(FollowUpState newState, @Nullable Instant at) {
-        return with(categoryId, replyDay, replyTime, priority, startDay, waiting, answerSeen, newState, at);
+        return but().state(newState).endedAt(at).build();
     }
 
     /** This follow-up with another reply-by date. */
     public FollowUp replyBy(@Nullable LocalDate day, @Nullable LocalTime time) {
-        return with(categoryId, day, time, priority, startDay, waiting, answerSeen, state, endedAt);
+        return but().replyDay(day).replyTime(time).build();
     }
 
     /** This follow-up with an answer of mine that was seen, after which somebody has to say whether it is done. */
     public FollowUp answerSeen(UUID answerId) {
-        return with(categoryId, replyDay, replyTime, priority, startDay, waiting, answerId, state, endedAt);
+        return but().answerSeen(answerId).build();
     }
 
     /** This follow-up in another category. */
     public FollowUp inCategory(@Nullable UUID newCategoryId) {
-        return with(newCategoryId, replyDay, replyTime, priority, startDay, waiting, answerSeen, state, endedAt);
+        return but().categoryId(newCategoryId).build();
     }
 
     /** This follow-up out of sight until a day; of what it waited for only what is needed first goes on holding it back. */
     public FollowUp startingOn(@Nullable LocalDate day) {
         Waiting held = waiting == null ? null : waiting.heldBackOnly();
-        return with(categoryId, replyDay, replyTime, priority, day, held, answerSeen, state, endedAt);
+        return but().startDay(day).waiting(held).build();
     }
 
     /** This follow-up with another weight. */
     public FollowUp weighing(Priority newPriority) {
-        return with(categoryId, replyDay, replyTime, newPriority, startDay, waiting, answerSeen, state, endedAt);
+        return but().priority(newPriority).build();
     }
 
     /** This follow-up to be done somewhere; empty for anywhere. */
     public FollowUp doneAt(String newPlace) {
-        return lying(effortMinutes, newPlace, people);
+        return but().place(newPlace).build();
     }
 
     /** This follow-up with somebody whom it concerns first; nobody where null. */
     public FollowUp concerning(@Nullable Party person) {
-        return lying(
-                effortMinutes,
-                place,
-                new Parties(
-                        person == null
-                                ? List.of()
-                                : Stream.concat(
-                                                Stream.of(person),
-                                                people.list().stream().filter(each -> !each.equals(person)))
-                                        .toList()));
+        Stream<Party> others =
+                person == null ? Stream.empty() : people.list().stream().filter(each -> !each.equals(person));
+        return but().people(new Parties(
+                        Stream.concat(Stream.ofNullable(person), others).toList()))
+                .build();
     }
 
     /** This follow-up with another estimate, in minutes. */
     public FollowUp taking(@Nullable Integer minutes) {
-        return lying(minutes, place, people);
+        return but().effortMinutes(minutes).build();
     }
 
-    private FollowUp lying(@Nullable Integer newEffort, String newPlace, Parties newPeople) {
-        return new FollowUp(
-                id,
-                owner,
-                title,
-                categoryId,
-                replyDay,
-                replyTime,
-                firm,
-                newEffort,
-                priority,
-                forReply,
-                startDay,
-                newPlace,
-                newPeople,
-                checklist,
-                note,
-                waiting,
-                answerSeen,
-                state,
-                createdAt,
-                endedAt,
-                version);
-    }
-
-    private FollowUp with(
-            @Nullable UUID newCategoryId,
-            @Nullable LocalDate newDay,
-            @Nullable LocalTime newTime,
-            Priority newPriority,
-            @Nullable LocalDate newStart,
-            @Nullable Waiting newWaiting,
-            @Nullable UUID newAnswerSeen,
-            FollowUpState newState,
-            @Nullable Instant newEndedAt) {
-        return new FollowUp(
-                id,
-                owner,
-                title,
-                newCategoryId,
-                newDay,
-                newTime,
-                firm,
-                effortMinutes,
-                newPriority,
-                forReply,
-                newStart,
-                place,
-                people,
-                checklist,
-                note,
-                newWaiting,
-                newAnswerSeen,
-                newState,
-                createdAt,
-                newEndedAt,
-                version);
+    private FollowUpBuilder but() {
+        return FollowUpBuilder.builder(this);
     }
 }

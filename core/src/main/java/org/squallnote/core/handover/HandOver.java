@@ -1,5 +1,6 @@
 package org.squallnote.core.handover;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumSet;
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param parent the hand-over that this one hands on
  * @param untold who of the two has not been told of its state
  */
+@RecordBuilder
 public record HandOver(
         String identity,
         UUID giver,
@@ -114,40 +116,20 @@ public record HandOver(
     }
 
     private HandOver in(State next, String said, Instant at, Side toTell) {
-        return new HandOver(
-                identity,
-                giver,
-                giverMessage,
-                takerAddress,
-                takerName,
-                next,
-                said.strip(),
-                offeredAt,
-                at,
-                wantedDay,
-                theirDay,
-                followUp,
-                parent,
-                toTell);
+        return HandOverBuilder.builder(this)
+                .state(next)
+                .word(said.strip())
+                .changedAt(at)
+                .untold(toTell)
+                .build();
     }
 
     /** The same with the taker's day and follow-up. */
     public HandOver taken(@Nullable LocalDate day, @Nullable UUID theirFollowUp) {
-        return new HandOver(
-                identity,
-                giver,
-                giverMessage,
-                takerAddress,
-                takerName,
-                state,
-                word,
-                offeredAt,
-                changedAt,
-                wantedDay,
-                day,
-                theirFollowUp,
-                parent,
-                untold);
+        return HandOverBuilder.builder(this)
+                .theirDay(day)
+                .followUp(theirFollowUp)
+                .build();
     }
 
     /** Whether the taker means to do it later than it is wanted. */

@@ -1,5 +1,6 @@
 package org.squallnote.core.message;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param edited whether the writer changed it after sending
  * @param removed whether the writer took it back
  */
+@RecordBuilder
 public record StoredMessage(
         UUID id,
         UUID owner,

@@ -72,30 +72,31 @@ final class Findings {
         Hints hints = automatic || replyBy.isEmpty() ? hints(asksMe) : new Hints(List.of(), Optional.empty());
         boolean says = !automatic;
         boolean nods = says && sentences.isEmpty() && words.areOnlyPictures();
-        return new Reading(
-                nature.nature(),
-                nature.why(),
-                words,
-                asks,
-                outgoing ? List.of() : each(asks),
-                asksMe,
-                replyBy,
-                dated ? deadlines.events() : List.of(),
-                nods || (says && acts.acknowledges()),
-                nods || (says && acts.opensWithThanks()),
-                nods || (says && acts.onlyThanks()),
-                says && acts.holds(),
-                says ? acts.promises() : List.of(),
-                withdrawal,
-                says && acts.onlyAsksBack(),
-                says && (acts.solves() || withdrawal.isPresent()),
-                weight(acts),
-                hints.sentences(),
-                hints.replyBy(),
-                nature.nature() == Nature.AUTO_REPLY ? returnsOn() : Optional.empty(),
-                nature.nature() == Nature.BOUNCE ? failedRecipients() : List.of(),
-                automatic ? TakingUp.NOTHING : TakingUp.in(sentences, context, people),
-                cut);
+        return ReadingBuilder.builder()
+                .nature(nature.nature())
+                .why(nature.why())
+                .words(words)
+                .asks(asks)
+                .each(outgoing ? List.of() : each(asks))
+                .asksMe(asksMe)
+                .replyBy(replyBy)
+                .events(dated ? deadlines.events() : List.of())
+                .acknowledgement(nods || (says && acts.acknowledges()))
+                .opensWithThanks(nods || (says && acts.opensWithThanks()))
+                .thanksOnly(nods || (says && acts.onlyThanks()))
+                .holding(says && acts.holds())
+                .promises(says ? acts.promises() : List.of())
+                .withdrawal(withdrawal)
+                .questionBack(says && acts.onlyAsksBack())
+                .solved(says && (acts.solves() || withdrawal.isPresent()))
+                .weight(weight(acts))
+                .hints(hints.sentences())
+                .hintedReplyBy(hints.replyBy())
+                .returnsOn(nature.nature() == Nature.AUTO_REPLY ? returnsOn() : Optional.empty())
+                .failedRecipients(nature.nature() == Nature.BOUNCE ? failedRecipients() : List.of())
+                .takingUp(automatic ? TakingUp.NOTHING : TakingUp.in(sentences, context, people))
+                .cut(cut)
+                .build();
     }
 
     private static boolean asksMe(List<Ask> asks) {

@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -28,6 +29,7 @@ import org.squallnote.core.message.Party;
  * @param answersMe whether it answers a message of mine
  * @param known others who take part in the conversation, so that their names are known
  */
+@RecordBuilder
 public record MessageToRead(
         Channel channel,
         Party from,

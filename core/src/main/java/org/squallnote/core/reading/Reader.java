@@ -91,21 +91,10 @@ public final class Reader {
     }
 
     private static MessageToRead answering(MessageToRead m) {
-        return new MessageToRead(
-                m.channel(),
-                m.from(),
-                m.to(),
-                m.cc(),
-                m.sentAt(),
-                bounded(m.subject()),
-                m.headers(),
-                m.text(),
-                m.calendarMethod(),
-                m.deliveryAction(),
-                m.inRoom(),
-                m.mentions(),
-                true,
-                m.known());
+        return MessageToReadBuilder.builder(m)
+                .subject(bounded(m.subject()))
+                .answersMe(true)
+                .build();
     }
 
     static String bounded(String subject) {

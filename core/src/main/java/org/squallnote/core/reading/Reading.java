@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +34,7 @@ import org.squallnote.core.text.Span;
  * @param takingUp how it takes up what was asked before
  * @param cut whether only the beginning was read, since the text is overlong
  */
+@RecordBuilder
 public record Reading(
         Nature nature,
         String why,
@@ -73,32 +75,15 @@ public record Reading(
 
     /** This reading as if it held one ask only. */
     public Reading only(DatedAsk one) {
-        return new Reading(
-                nature,
-                why,
-                words,
-                List.of(one.ask()),
-                List.of(),
-                asksMe,
-                one.replyBy(),
-                events.stream()
+        return ReadingBuilder.builder(this)
+                .asks(List.of(one.ask()))
+                .each(List.of())
+                .replyBy(one.replyBy())
+                .events(events.stream()
                         .filter(event -> one.ask().sentence().contains(event.words()))
-                        .toList(),
-                acknowledgement,
-                opensWithThanks,
-                thanksOnly,
-                holding,
-                promises,
-                withdrawal,
-                questionBack,
-                solved,
-                weight,
-                hints,
-                one.replyBy().isPresent() ? Optional.empty() : hintedReplyBy,
-                returnsOn,
-                failedRecipients,
-                takingUp,
-                cut);
+                        .toList())
+                .hintedReplyBy(one.replyBy().isPresent() ? Optional.empty() : hintedReplyBy)
+                .build();
     }
 
     /** The first ask that is meant for me. */

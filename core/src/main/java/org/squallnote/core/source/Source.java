@@ -1,5 +1,6 @@
 package org.squallnote.core.source;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param progressTotal messages found in the first sync, zero when it is over
  * @param removedAt when it was disconnected; its messages stay
  */
+@RecordBuilder
 public record Source(
         UUID id,
         UUID owner,

@@ -1,5 +1,6 @@
 package org.squallnote.core.thread;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -27,6 +28,7 @@ import org.squallnote.core.turn.Turn;
  * @param attention how much it is mine, as was said by hand
  * @param handTurn the last decision made by hand, with reason, moment and the newest message known then
  */
+@RecordBuilder
 public record StoredThread(
         UUID id,
         UUID owner,

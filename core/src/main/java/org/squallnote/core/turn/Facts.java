@@ -1,5 +1,6 @@
 package org.squallnote.core.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.HashMap;
@@ -47,6 +48,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
  */
+@RecordBuilder
 public record Facts(
         Nature nature,
         boolean asksMe,
@@ -79,33 +81,19 @@ public record Facts(
     private static final int MOST_ASKED = 30;
 
     /** Says nothing: a reaction, or a message whose writer has taken it back. */
-    public static final Facts SILENT = new Facts(
-            Nature.PERSON,
-            false,
-            Set.of(),
-            false,
-            false,
-            "",
-            Map.of(),
-            Optional.empty(),
-            false,
-            false,
-            false,
-            false,
-            false,
-            Optional.empty(),
-            "",
-            false,
-            false,
-            false,
-            false,
-            "",
-            false,
-            false,
-            false,
-            Set.of(),
-            Optional.empty(),
-            List.of());
+    public static final Facts SILENT = FactsBuilder.builder()
+            .nature(Nature.PERSON)
+            .asked(Set.of())
+            .what("")
+            .asks(Map.of())
+            .askBy(Optional.empty())
+            .promisedBy(Optional.empty())
+            .promised("")
+            .withdrawsAbout("")
+            .handsTo(Set.of())
+            .returnsOn(Optional.empty())
+            .failedRecipients(List.of())
+            .build();
 
     /** Copies the collections. */
     public Facts {
@@ -129,41 +117,45 @@ public record Facts(
         boolean later = reading.holding()
                 || reading.takingUp().leavesIt()
                 || reading.promises().stream().anyMatch(Promise::toNobodyByName);
-        return new Facts(
-                reading.nature(),
-                reading.asksMe(),
-                asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()),
-                asks.stream().anyMatch(Ask::named),
-                !asks.isEmpty() && asks.stream().allMatch(Ask::openToAll),
-                asks.stream()
+        return FactsBuilder.builder()
+                .nature(reading.nature())
+                .asksMe(reading.asksMe())
+                .asked(asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()))
+                .askedByName(asks.stream().anyMatch(Ask::named))
+                .openToAll(!asks.isEmpty() && asks.stream().allMatch(Ask::openToAll))
+                .what(asks.stream()
                         // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
                         .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
                         .findFirst()
                         .or(() -> asks.stream().findFirst())
                         .map(ask -> bounded(ask.sentence().foldedIn(text)))
-                        .orElse(""),
-                outgoing ? asksOf(asks, text) : Map.of(),
-                reading.replyBy().map(Deadline::end),
-                reading.thanksOnly(),
-                reading.opensWithThanks() && !reading.asksMe() && !reading.holding(),
-                later,
-                reading.holding() || reading.takingUp().leavesIt(),
-                promise.isPresent(),
-                promise.flatMap(Promise::by)
+                        .orElse(""))
+                .asks(outgoing ? asksOf(asks, text) : Map.of())
+                .askBy(reading.replyBy().map(Deadline::end))
+                .thanksOnly(reading.thanksOnly())
+                .acknowledges(reading.opensWithThanks() && !reading.asksMe() && !reading.holding())
+                .holding(later)
+                .answersLater(reading.holding() || reading.takingUp().leavesIt())
+                .promises(promise.isPresent())
+                .promisedBy(promise.flatMap(Promise::by)
                         .map(Deadline::end)
-                        .or(() -> reading.takingUp().by()),
-                promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""),
-                reading.questionBack(),
-                reading.solved(),
-                withdrawal.isPresent(),
-                withdrawal.map(Withdrawal::lastMessageOnly).orElse(false),
-                withdrawal.map(one -> bounded(one.about().foldedIn(text))).orElse(""),
-                reading.takingUp().agrees(),
-                reading.takingUp().plans(),
-                reading.takingUp().fulfils(),
-                reading.takingUp().handsTo(),
-                reading.returnsOn(),
-                reading.failedRecipients());
+                        .or(() -> reading.takingUp().by()))
+                .promised(
+                        promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""))
+                .questionBack(reading.questionBack())
+                .solved(reading.solved())
+                .withdraws(withdrawal.isPresent())
+                .withdrawsLastOnly(withdrawal.map(Withdrawal::lastMessageOnly).orElse(false))
+                .withdrawsAbout(withdrawal
+                        .map(one -> bounded(one.about().foldedIn(text)))
+                        .orElse(""))
+                .agrees(reading.takingUp().agrees())
+                .plans(reading.takingUp().plans())
+                .fulfils(reading.takingUp().fulfils())
+                .handsTo(reading.takingUp().handsTo())
+                .returnsOn(reading.returnsOn())
+                .failedRecipients(reading.failedRecipients())
+                .build();
     }
 
     /**
@@ -182,33 +174,18 @@ public record Facts(
             return this;
         }
         boolean fromProgram = nature == Nature.BULK || nature == Nature.AUTO_REPLY;
-        return new Facts(
-                me && fromProgram ? Nature.PERSON : nature,
-                me,
-                me ? asked : Set.of(),
-                me && askedByName,
-                me && openToAll,
-                me ? what : "",
-                asks,
-                me ? askBy : Optional.empty(),
-                thanksOnly && !me,
-                acknowledges && !me,
-                holding,
-                answersLater,
-                promises,
-                promisedBy,
-                promised,
-                questionBack && me,
-                solved,
-                withdraws,
-                withdrawsLastOnly,
-                withdrawsAbout,
-                agrees,
-                plans,
-                fulfils,
-                handsTo,
-                returnsOn,
-                failedRecipients);
+        return FactsBuilder.builder(this)
+                .nature(me && fromProgram ? Nature.PERSON : nature)
+                .asksMe(me)
+                .asked(me ? asked : Set.of())
+                .askedByName(me && askedByName)
+                .openToAll(me && openToAll)
+                .what(me ? what : "")
+                .askBy(me ? askBy : Optional.empty())
+                .thanksOnly(thanksOnly && !me)
+                .acknowledges(acknowledges && !me)
+                .questionBack(questionBack && me)
+                .build();
     }
 
     /** The first thing that each is asked, of a sensible number of people. */

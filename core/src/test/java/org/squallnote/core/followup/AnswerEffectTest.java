@@ -17,6 +17,7 @@ import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.turn.Debt;
 import org.squallnote.core.turn.Facts;
+import org.squallnote.core.turn.FactsBuilder;
 import org.squallnote.core.turn.TurnState;
 
 class AnswerEffectTest {
@@ -51,33 +52,21 @@ class AnswerEffectTest {
     }
 
     private static Facts says(boolean thanks, boolean promises) {
-        return new Facts(
-                Nature.PERSON,
-                false,
-                Set.of(),
-                false,
-                false,
-                "",
-                Map.of(),
-                Optional.empty(),
-                thanks,
-                false,
-                false,
-                false,
-                promises,
-                Optional.empty(),
-                "",
-                false,
-                false,
-                false,
-                false,
-                "",
-                false,
-                false,
-                false,
-                Set.of(),
-                Optional.empty(),
-                List.of());
+        return FactsBuilder.builder()
+                .nature(Nature.PERSON)
+                .asked(Set.of())
+                .what("")
+                .asks(Map.of())
+                .askBy(Optional.empty())
+                .thanksOnly(thanks)
+                .promises(promises)
+                .promisedBy(Optional.empty())
+                .promised("")
+                .withdrawsAbout("")
+                .handsTo(Set.of())
+                .returnsOn(Optional.empty())
+                .failedRecipients(List.of())
+                .build();
     }
 
     private static TurnState owing(LocalDateTime by) {

@@ -16,21 +16,19 @@ class HandOverTest {
     private static final Instant TEN = NINE.plusSeconds(3_600);
 
     private static HandOver in(State state) {
-        return new HandOver(
-                HandOver.identity("1@x.example"),
-                new UUID(0, 1),
-                new UUID(0, 2),
-                "gus@quay.example",
-                "",
-                state,
-                "",
-                NINE,
-                NINE,
-                LocalDate.of(2026, 3, 6),
-                null,
-                null,
-                null,
-                Side.NOBODY);
+        return HandOverBuilder.builder()
+                .identity(HandOver.identity("1@x.example"))
+                .giver(new UUID(0, 1))
+                .giverMessage(new UUID(0, 2))
+                .takerAddress("gus@quay.example")
+                .takerName("")
+                .state(state)
+                .word("")
+                .offeredAt(NINE)
+                .changedAt(NINE)
+                .wantedDay(LocalDate.of(2026, 3, 6))
+                .untold(Side.NOBODY)
+                .build();
     }
 
     @Test

@@ -41,45 +41,33 @@ public final class Messages {
             Instant sentAt,
             String list) {
         UUID id = UUID.randomUUID();
-        return new StoredMessage(
-                id,
-                new UUID(0, 1),
-                new UUID(0, 2),
-                channel,
-                "m:" + id,
-                direction,
-                Nature.PERSON,
-                from.name(),
-                from.address(),
-                new Recipients(to, List.of(), List.of(), null),
-                subject,
-                BaseSubject.of(subject).text(),
-                sentAt,
-                sentAt,
-                "",
-                false,
-                "",
-                false,
-                new Files(List.of()),
-                new Texts(List.of()),
-                id + "@x.example",
-                new Texts(List.of()),
-                null,
-                null,
-                new UUID(0, 3),
-                new UUID(0, 4),
-                Decision.UNDECIDED,
-                null,
-                null,
-                new Texts(List.of()),
-                list,
-                null,
-                null,
-                false,
-                null,
-                false,
-                false,
-                0);
+        return StoredMessageBuilder.builder()
+                .id(id)
+                .owner(new UUID(0, 1))
+                .sourceId(new UUID(0, 2))
+                .channel(channel)
+                .identity("m:" + id)
+                .direction(direction)
+                .nature(Nature.PERSON)
+                .fromName(from.name())
+                .fromAddress(from.address())
+                .recipients(new Recipients(to, List.of(), List.of(), null))
+                .subject(subject)
+                .baseSubject(BaseSubject.of(subject).text())
+                .sentAt(sentAt)
+                .receivedAt(sentAt)
+                .body("")
+                .ask("")
+                .files(new Files(List.of()))
+                .notices(new Texts(List.of()))
+                .messageId(id + "@x.example")
+                .refs(new Texts(List.of()))
+                .component(new UUID(0, 3))
+                .threadId(new UUID(0, 4))
+                .decision(Decision.UNDECIDED)
+                .mentions(new Texts(List.of()))
+                .listAddress(list)
+                .build();
     }
 
     /** What threads see of a message. */

@@ -16,7 +16,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
-import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.time.WorkingTime;
@@ -33,21 +33,20 @@ class ReplyByPolicyTest {
             new Reader(new Me("Ines Calloway", Set.of("ines@merrowquay.example"), List.of()), false, OFFICE);
 
     private static Reading read(String text) {
-        return READER.read(new MessageToRead(
-                Channel.MAIL,
-                TILDA,
-                List.of(new Party("Ines Calloway", "ines@merrowquay.example")),
-                List.of(),
-                SENT.atZone(LONDON).toInstant(),
-                "Crane",
-                Headers.none(),
-                text,
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                Set.of(),
-                false,
-                List.of()));
+        return READER.read(MessageToReadBuilder.builder()
+                .channel(Channel.MAIL)
+                .from(TILDA)
+                .to(List.of(new Party("Ines Calloway", "ines@merrowquay.example")))
+                .cc(List.of())
+                .sentAt(SENT.atZone(LONDON).toInstant())
+                .subject("Crane")
+                .headers(Headers.none())
+                .text(text)
+                .calendarMethod(Optional.empty())
+                .deliveryAction(Optional.empty())
+                .mentions(Set.of())
+                .known(List.of())
+                .build());
     }
 
     private static String proposed(ReplyByPolicy policy, String text, LocalDateTime now) {

@@ -78,26 +78,28 @@ class OtherVoicesTest {
         while (mention.find()) {
             mentions.add(mention.group());
         }
-        return new MessageToRead(
-                chat ? Channel.CHAT : Channel.MAIL,
-                chat ? new Party("Will", "@will") : new Party("Will Harker", "will@harker.example"),
-                to,
-                how.equals("cc") ? List.of(ME) : List.of(),
-                SENT,
-                chat ? "" : "Harbour",
-                how.equals("l")
-                        ? Headers.of(Map.of(
-                                "List-Id",
-                                "<quays.lists.harbours.example>",
-                                "List-Post",
-                                "<mailto:quays@lists.harbours.example>"))
-                        : Headers.none(),
-                text,
-                Optional.empty(),
-                Optional.empty(),
-                chat && !how.equals("c"),
-                mentions,
-                how.equals("ga"),
-                List.of());
+        return MessageToReadBuilder.builder()
+                .channel(chat ? Channel.CHAT : Channel.MAIL)
+                .from(chat ? new Party("Will", "@will") : new Party("Will Harker", "will@harker.example"))
+                .to(to)
+                .cc(how.equals("cc") ? List.of(ME) : List.of())
+                .sentAt(SENT)
+                .subject(chat ? "" : "Harbour")
+                .headers(
+                        how.equals("l")
+                                ? Headers.of(Map.of(
+                                        "List-Id",
+                                        "<quays.lists.harbours.example>",
+                                        "List-Post",
+                                        "<mailto:quays@lists.harbours.example>"))
+                                : Headers.none())
+                .text(text)
+                .calendarMethod(Optional.empty())
+                .deliveryAction(Optional.empty())
+                .inRoom(chat && !how.equals("c"))
+                .mentions(mentions)
+                .answersMe(how.equals("ga"))
+                .known(List.of())
+                .build();
     }
 }

@@ -19,6 +19,7 @@ import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.text.WordList;
 import org.squallnote.core.time.WorkingTime;
@@ -146,21 +147,22 @@ public final class Stories {
         Direction direction = from.name().equals("me") || from.address().startsWith("office@")
                 ? Direction.OUTGOING
                 : Direction.INCOMING;
-        MessageToRead message = new MessageToRead(
-                channel.equals("mail") ? Channel.MAIL : Channel.CHAT,
-                from.name().equals("me") ? new Party("Ines Calloway", from.address()) : from,
-                to,
-                cc,
-                sentAt,
-                channel.equals("mail") ? "Harbour" : "",
-                headers(marks),
-                body,
-                calendar(marks),
-                Optional.empty(),
-                room,
-                mentions(text),
-                answersMe,
-                known());
+        MessageToRead message = MessageToReadBuilder.builder()
+                .channel(channel.equals("mail") ? Channel.MAIL : Channel.CHAT)
+                .from(from.name().equals("me") ? new Party("Ines Calloway", from.address()) : from)
+                .to(to)
+                .cc(cc)
+                .sentAt(sentAt)
+                .subject(channel.equals("mail") ? "Harbour" : "")
+                .headers(headers(marks))
+                .text(body)
+                .calendarMethod(calendar(marks))
+                .deliveryAction(Optional.empty())
+                .inRoom(room)
+                .mentions(mentions(text))
+                .answersMe(answersMe)
+                .known(known())
+                .build();
         events.add(new TurnEvent(
                 new UUID(7, events.size()),
                 sentAt,

@@ -20,6 +20,7 @@ import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
@@ -218,20 +219,19 @@ public final class Explain {
     }
 
     private static MessageToRead toRead(ParsedMail mail) {
-        return new MessageToRead(
-                Channel.MAIL,
-                mail.from(),
-                mail.to(),
-                mail.cc(),
-                mail.sentAt().orElse(Instant.EPOCH),
-                mail.subject(),
-                mail.headers(),
-                mail.text(),
-                mail.calendarMethod(),
-                mail.deliveryAction(),
-                false,
-                Set.of(),
-                false,
-                List.of());
+        return MessageToReadBuilder.builder()
+                .channel(Channel.MAIL)
+                .from(mail.from())
+                .to(mail.to())
+                .cc(mail.cc())
+                .sentAt(mail.sentAt().orElse(Instant.EPOCH))
+                .subject(mail.subject())
+                .headers(mail.headers())
+                .text(mail.text())
+                .calendarMethod(mail.calendarMethod())
+                .deliveryAction(mail.deliveryAction())
+                .mentions(Set.of())
+                .known(List.of())
+                .build();
     }
 }

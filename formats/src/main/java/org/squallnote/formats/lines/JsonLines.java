@@ -23,6 +23,7 @@ import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.time.WorkingTime;
@@ -171,21 +172,22 @@ public final class JsonLines {
                     || answers.map(writers::get)
                             .filter(me.addresses()::contains)
                             .isPresent();
-            MessageToRead read = new MessageToRead(
-                    chat ? Channel.CHAT : Channel.MAIL,
-                    from,
-                    to,
-                    parties(message.path("cc")),
-                    sentAt(message),
-                    text(message, "subject").orElse(""),
-                    headers,
-                    message.path("text").asString(""),
-                    calendarMethod(headers),
-                    Optional.empty(),
-                    inRoom,
-                    mentions(message.path("mentions")),
-                    answersMe,
-                    List.copyOf(people));
+            MessageToRead read = MessageToReadBuilder.builder()
+                    .channel(chat ? Channel.CHAT : Channel.MAIL)
+                    .from(from)
+                    .to(to)
+                    .cc(parties(message.path("cc")))
+                    .sentAt(sentAt(message))
+                    .subject(text(message, "subject").orElse(""))
+                    .headers(headers)
+                    .text(message.path("text").asString(""))
+                    .calendarMethod(calendarMethod(headers))
+                    .deliveryAction(Optional.empty())
+                    .inRoom(inRoom)
+                    .mentions(mentions(message.path("mentions")))
+                    .answersMe(answersMe)
+                    .known(List.copyOf(people))
+                    .build();
             Direction direction = me.is(from) ? Direction.OUTGOING : Direction.INCOMING;
             return new Entry(
                     id,

@@ -56,24 +56,25 @@ public final class MailParser {
 
     private static ParsedMail parts(MimeMessage message, List<String> notices) {
         MailBody body = MailBody.read(message, notices);
-        return new ParsedMail(
-                header(message, "Message-ID").flatMap(MessageIds::firstIn),
-                references(message),
-                addresses(message, "From").stream().findFirst().orElseGet(() -> sender(message)),
-                addresses(message, "Reply-To"),
-                addresses(message, "Mail-Followup-To"),
-                addresses(message, "To"),
-                addresses(message, "Cc"),
-                subject(message),
-                sentAt(message),
-                headers(message),
-                body.text(),
-                body.html().isPresent(),
-                body.attachments(),
-                body.calendarMethod(),
-                body.calendar(),
-                body.deliveryAction(),
-                notices);
+        return ParsedMailBuilder.builder()
+                .messageId(header(message, "Message-ID").flatMap(MessageIds::firstIn))
+                .references(references(message))
+                .from(addresses(message, "From").stream().findFirst().orElseGet(() -> sender(message)))
+                .replyTo(addresses(message, "Reply-To"))
+                .followupTo(addresses(message, "Mail-Followup-To"))
+                .to(addresses(message, "To"))
+                .cc(addresses(message, "Cc"))
+                .subject(subject(message))
+                .sentAt(sentAt(message))
+                .headers(headers(message))
+                .text(body.text())
+                .hasHtml(body.html().isPresent())
+                .attachments(body.attachments())
+                .calendarMethod(body.calendarMethod())
+                .calendar(body.calendar())
+                .deliveryAction(body.deliveryAction())
+                .notices(notices)
+                .build();
     }
 
     /** The HTML body as it was sent, not yet safe to show. */

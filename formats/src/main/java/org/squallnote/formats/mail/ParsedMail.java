@@ -1,5 +1,6 @@
 package org.squallnote.formats.mail;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -25,6 +26,7 @@ import org.squallnote.core.message.Party;
  * @param deliveryAction the {@code Action} of a delivery report, lower case
  * @param notices what was wrong or cut, as short sentences for the user
  */
+@RecordBuilder
 public record ParsedMail(
         Optional<String> messageId,
         List<String> references,
@@ -59,24 +61,7 @@ public record ParsedMail(
     public ParsedMail noting(String notice) {
         List<String> more = new ArrayList<>(List.of(notice));
         more.addAll(notices);
-        return new ParsedMail(
-                messageId,
-                references,
-                from,
-                replyTo,
-                followupTo,
-                to,
-                cc,
-                subject,
-                sentAt,
-                headers,
-                text,
-                hasHtml,
-                attachments,
-                calendarMethod,
-                calendar,
-                deliveryAction,
-                more);
+        return ParsedMailBuilder.builder(this).notices(more).build();
     }
 
     /** Copies the lists. */

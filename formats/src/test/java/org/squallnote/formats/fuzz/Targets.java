@@ -14,7 +14,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
-import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.time.WorkingTime;
 
@@ -30,21 +30,20 @@ final class Targets {
     private Targets() {}
 
     static void read(Party from, String subject, String text) {
-        READER.read(new MessageToRead(
-                Channel.MAIL,
-                from,
-                List.of(INES),
-                List.of(),
-                Instant.parse("2026-03-04T10:40:00Z"),
-                subject,
-                Headers.of(Map.of()),
-                text,
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                Set.of(),
-                false,
-                List.of()));
+        READER.read(MessageToReadBuilder.builder()
+                .channel(Channel.MAIL)
+                .from(from)
+                .to(List.of(INES))
+                .cc(List.of())
+                .sentAt(Instant.parse("2026-03-04T10:40:00Z"))
+                .subject(subject)
+                .headers(Headers.of(Map.of()))
+                .text(text)
+                .calendarMethod(Optional.empty())
+                .deliveryAction(Optional.empty())
+                .mentions(Set.of())
+                .known(List.of())
+                .build());
     }
 
     static void capture(String typed, DateContext now) {

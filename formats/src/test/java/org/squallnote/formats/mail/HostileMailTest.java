@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.reading.Me;
-import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.time.WorkingTime;
 
@@ -94,21 +94,20 @@ class HostileMailTest {
         byte[] raw = mail.getBytes(StandardCharsets.ISO_8859_1);
         ParsedMail parsed = MailParser.parse(raw);
         assertThat(parsed.text().length()).isLessThanOrEqualTo(MailLimits.LONGEST_TEXT);
-        assertThat(READER.read(new MessageToRead(
-                        Channel.MAIL,
-                        parsed.from(),
-                        parsed.to(),
-                        parsed.cc(),
-                        Instant.parse("2026-03-02T09:00:00Z"),
-                        parsed.subject(),
-                        parsed.headers(),
-                        parsed.text(),
-                        parsed.calendarMethod(),
-                        parsed.deliveryAction(),
-                        false,
-                        Set.of(),
-                        false,
-                        List.of())))
+        assertThat(READER.read(MessageToReadBuilder.builder()
+                        .channel(Channel.MAIL)
+                        .from(parsed.from())
+                        .to(parsed.to())
+                        .cc(parsed.cc())
+                        .sentAt(Instant.parse("2026-03-02T09:00:00Z"))
+                        .subject(parsed.subject())
+                        .headers(parsed.headers())
+                        .text(parsed.text())
+                        .calendarMethod(parsed.calendarMethod())
+                        .deliveryAction(parsed.deliveryAction())
+                        .mentions(Set.of())
+                        .known(List.of())
+                        .build()))
                 .isNotNull();
     }
 

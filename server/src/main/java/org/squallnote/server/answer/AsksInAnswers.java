@@ -15,7 +15,7 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
-import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.intake.Decisions;
@@ -63,21 +63,20 @@ class AsksInAnswers {
         Party myself = new Party(
                 me.name(), reader.me().addresses().stream().findFirst().orElse(""));
         Reading reading = reader.read(
-                new MessageToRead(
-                        message.channel(),
-                        myself,
-                        message.channel() == Channel.MAIL ? List.of(other) : List.of(),
-                        List.of(),
-                        clock.instant(),
-                        message.subject(),
-                        Headers.none(),
-                        text,
-                        Optional.empty(),
-                        Optional.empty(),
-                        false,
-                        Set.of(),
-                        false,
-                        List.of(other)),
+                MessageToReadBuilder.builder()
+                        .channel(message.channel())
+                        .from(myself)
+                        .to(message.channel() == Channel.MAIL ? List.of(other) : List.of())
+                        .cc(List.of())
+                        .sentAt(clock.instant())
+                        .subject(message.subject())
+                        .headers(Headers.none())
+                        .text(text)
+                        .calendarMethod(Optional.empty())
+                        .deliveryAction(Optional.empty())
+                        .mentions(Set.of())
+                        .known(List.of(other))
+                        .build(),
                 Direction.OUTGOING);
         return AskedBack.of(reading, other, reader.workingTime(), LocalDate.ofInstant(clock.instant(), me.zoneId()))
                 .map(asked -> new AskedView(

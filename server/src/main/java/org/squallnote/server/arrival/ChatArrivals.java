@@ -25,6 +25,7 @@ import org.squallnote.core.message.Reaction;
 import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.StoredMessageBuilder;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.reading.Reading;
@@ -284,47 +285,36 @@ public class ChatArrivals {
                 .filter(member -> !member.address().equals(sender))
                 .toList();
         boolean mine = sender.equals(source.address());
-        return new StoredMessage(
-                ids.next(),
-                owner,
-                source.id(),
-                Channel.CHAT,
-                identity(event.eventId()),
-                mine ? Direction.OUTGOING : Direction.INCOMING,
-                nature(owner, event, mine),
-                from.name().length() > 200 ? from.name().substring(0, 200) : from.name(),
-                from.address(),
-                new Recipients(others, List.of(), List.of(), List.of()),
-                ChatText.beginning(event.text(), members),
-                "",
-                event.sentAt(),
-                event.sentAt(),
-                event.text(),
-                false,
-                "",
-                false,
-                new Files(event.file()
+        return StoredMessageBuilder.builder()
+                .id(ids.next())
+                .owner(owner)
+                .sourceId(source.id())
+                .channel(Channel.CHAT)
+                .identity(identity(event.eventId()))
+                .direction(mine ? Direction.OUTGOING : Direction.INCOMING)
+                .nature(nature(owner, event, mine))
+                .fromName(from.name().length() > 200 ? from.name().substring(0, 200) : from.name())
+                .fromAddress(from.address())
+                .recipients(new Recipients(others, List.of(), List.of(), List.of()))
+                .subject(ChatText.beginning(event.text(), members))
+                .baseSubject("")
+                .sentAt(event.sentAt())
+                .receivedAt(event.sentAt())
+                .body(event.text())
+                .ask("")
+                .files(new Files(event.file()
                         .map(file -> List.of(new Files.StoredFile(0, file.name(), file.type(), file.size())))
-                        .orElse(List.of())),
-                new Texts(List.of()),
-                event.eventId(),
-                new Texts(event.threadRoot().map(List::of).orElse(List.of())),
-                event.roomId(),
-                event.answers().or(event::threadRoot).orElse(null),
-                MailThreads.UNTHREADED,
-                MailThreads.UNTHREADED,
-                Decision.NOT_ASKED,
-                null,
-                null,
-                new Texts(event.mentions().stream().limit(50).toList()),
-                null,
-                null,
-                null,
-                false,
-                null,
-                false,
-                false,
-                0);
+                        .orElse(List.of())))
+                .notices(new Texts(List.of()))
+                .messageId(event.eventId())
+                .refs(new Texts(event.threadRoot().map(List::of).orElse(List.of())))
+                .roomId(event.roomId())
+                .answers(event.answers().or(event::threadRoot).orElse(null))
+                .component(MailThreads.UNTHREADED)
+                .threadId(MailThreads.UNTHREADED)
+                .decision(Decision.NOT_ASKED)
+                .mentions(new Texts(event.mentions().stream().limit(50).toList()))
+                .build();
     }
 
     private Nature nature(UUID owner, ChatEvent.Message event, boolean mine) {

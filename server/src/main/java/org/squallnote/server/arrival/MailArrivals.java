@@ -25,6 +25,7 @@ import org.squallnote.core.message.ReadingSummary;
 import org.squallnote.core.message.Recipients;
 import org.squallnote.core.message.SentTime;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.message.StoredMessageBuilder;
 import org.squallnote.core.message.Texts;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
@@ -235,47 +236,40 @@ public class MailArrivals {
         ParsedMail mail = arrived.mail();
         String baseSubject = BaseSubject.of(mail.subject()).text();
         MailThreads.Likely likely = threads.likelyFor(origin.owner(), mail, baseSubject, sentAt);
-        return new StoredMessage(
-                ids.next(),
-                origin.owner(),
-                origin.sourceId(),
-                Channel.MAIL,
-                identity,
-                direction,
-                found.nature(),
-                mail.from().name(),
-                mail.from().address(),
-                new Recipients(mail.to(), mail.cc(), mail.replyTo(), mail.followupTo()),
-                mail.subject(),
-                baseSubject,
-                sentAt,
-                arrived.receivedAt(),
-                mail.text(),
-                found.asksMe(),
-                found.ask(),
-                mail.hasHtml(),
-                new Files(mail.attachments().stream()
+        return StoredMessageBuilder.builder()
+                .id(ids.next())
+                .owner(origin.owner())
+                .sourceId(origin.sourceId())
+                .channel(Channel.MAIL)
+                .identity(identity)
+                .direction(direction)
+                .nature(found.nature())
+                .fromName(mail.from().name())
+                .fromAddress(mail.from().address())
+                .recipients(new Recipients(mail.to(), mail.cc(), mail.replyTo(), mail.followupTo()))
+                .subject(mail.subject())
+                .baseSubject(baseSubject)
+                .sentAt(sentAt)
+                .receivedAt(arrived.receivedAt())
+                .body(mail.text())
+                .asksMe(found.asksMe())
+                .ask(found.ask())
+                .hasHtml(mail.hasHtml())
+                .files(new Files(mail.attachments().stream()
                         .map(file -> new Files.StoredFile(file.index(), file.name(), file.type(), file.size()))
-                        .toList()),
-                new Texts(mail.notices().stream().distinct().limit(10).toList()),
-                mail.messageId().orElse(""),
-                new Texts(mail.references()),
-                null,
-                null,
-                likely.component(),
-                likely.thread(),
-                Decision.NOT_ASKED,
-                null,
-                null,
-                new Texts(List.of()),
-                list,
-                found.replyDay(),
-                found.replyTime(),
-                found.replyFirm(),
-                null,
-                false,
-                false,
-                0);
+                        .toList()))
+                .notices(new Texts(mail.notices().stream().distinct().limit(10).toList()))
+                .messageId(mail.messageId().orElse(""))
+                .refs(new Texts(mail.references()))
+                .component(likely.component())
+                .threadId(likely.thread())
+                .decision(Decision.NOT_ASKED)
+                .mentions(new Texts(List.of()))
+                .listAddress(list)
+                .replyDay(found.replyDay())
+                .replyTime(found.replyTime())
+                .replyFirm(found.replyFirm())
+                .build();
     }
 
     private static Direction directionOf(Origin origin, ParsedMail mail, Set<String> mine) {

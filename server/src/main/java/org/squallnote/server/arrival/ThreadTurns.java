@@ -32,6 +32,7 @@ import org.squallnote.core.thread.Awaiting;
 import org.squallnote.core.thread.Debts;
 import org.squallnote.core.thread.OpenBetween;
 import org.squallnote.core.thread.StoredThread;
+import org.squallnote.core.thread.StoredThreadBuilder;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.StoredFacts;
 import org.squallnote.core.turn.Turn;
@@ -387,30 +388,25 @@ public class ThreadTurns {
                 .findFirst()
                 .orElse("");
         Channel channel = first.channel();
-        return new StoredThread(
-                threadId,
-                owner,
-                channel,
-                subject,
-                first.roomId(),
-                state.turn(),
-                state.since().orElse(null),
-                state.by().orElse(null),
-                new Debts(state.debts()),
-                new Awaiting(state.awaited()),
-                state.reopenedBy().orElse(null),
-                rows.get(rows.size() - 1).sentAt(),
-                rows.size(),
-                null,
-                null,
-                null,
-                null,
-                state.oweBy().orElse(null),
-                chaseOn.orElse(null),
-                null,
-                closingWord,
-                promiseOn(state),
-                Attention.MINE,
-                0);
+        return StoredThreadBuilder.builder()
+                .id(threadId)
+                .owner(owner)
+                .channel(channel)
+                .subject(subject)
+                .roomId(first.roomId())
+                .turn(state.turn())
+                .since(state.since().orElse(null))
+                .byMessage(state.by().orElse(null))
+                .debts(new Debts(state.debts()))
+                .awaited(new Awaiting(state.awaited()))
+                .reopenedBy(state.reopenedBy().orElse(null))
+                .lastMessageAt(rows.get(rows.size() - 1).sentAt())
+                .messageCount(rows.size())
+                .oweBy(state.oweBy().orElse(null))
+                .chaseOn(chaseOn.orElse(null))
+                .closingWord(closingWord)
+                .promiseOn(promiseOn(state))
+                .attention(Attention.MINE)
+                .build();
     }
 }

@@ -18,6 +18,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.formats.calendar.CalendarReader;
@@ -239,23 +240,20 @@ public class FileImport {
                         .findFirst()
                         .map(Source::id)
                         .orElseGet(() -> {
-                            Source files = new Source(
-                                    ids.next(),
-                                    owner,
-                                    SourceKind.FILES,
-                                    "Files",
-                                    "",
-                                    "{}",
-                                    new byte[0],
-                                    1,
-                                    ArchiveRule.NEVER,
-                                    clock.instant(),
-                                    SourceStatus.IDLE,
-                                    "Messages from files.",
-                                    0,
-                                    0,
-                                    null,
-                                    0);
+                            Source files = SourceBuilder.builder()
+                                    .id(ids.next())
+                                    .owner(owner)
+                                    .kind(SourceKind.FILES)
+                                    .name("Files")
+                                    .address("")
+                                    .settings("{}")
+                                    .secret(new byte[0])
+                                    .daysBack(1)
+                                    .archiveRule(ArchiveRule.NEVER)
+                                    .addedAt(clock.instant())
+                                    .status(SourceStatus.IDLE)
+                                    .statusText("Messages from files.")
+                                    .build();
                             sources.insert(files);
                             return files.id();
                         }));

@@ -41,6 +41,7 @@ import org.squallnote.server.problem.Refusal;
 import org.squallnote.store.category.CategoryStore;
 import org.squallnote.store.followup.FollowUpStore;
 import org.squallnote.store.thread.ThreadStore;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Makes, changes and ends follow-ups. */
@@ -432,7 +433,10 @@ public class FollowUps implements Restorer {
             store.delete(owner, id);
             endings.forEach(each -> each.changed(owner, id, changes));
         } else {
-            FollowUpRecord before = json.readValue(entry.before(), FollowUpRecord.class);
+            FollowUpRecord before = json.readerFor(FollowUpRecord.class)
+                    // What counts the changes is not kept, and fields that came later are absent.
+                    .without(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                    .readValue(entry.before());
             if (now.isPresent()) {
                 store.update(before.toRow(id, owner, now.get().version()));
             } else {

@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.handover.HandOver;
+import org.squallnote.core.handover.HandOverBuilder;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Decision;
@@ -154,21 +155,20 @@ public class HandOvers {
         outbox.addMail(source, changes.commandId(), id, message.id(), raw, outbox.hold());
         Optional<HandOver> parent = handedOn(me, message, to, changes);
         Instant now = clock.instant();
-        store.insert(new HandOver(
-                id,
-                me.accountId(),
-                messageId,
-                to.address().toLowerCase(Locale.ROOT),
-                to.name(),
-                HandOver.State.OFFERED,
-                "",
-                now,
-                now,
-                wantedDay,
-                null,
-                null,
-                parent.map(HandOver::identity).orElse(null),
-                HandOver.Side.NOBODY));
+        store.insert(HandOverBuilder.builder()
+                .identity(id)
+                .giver(me.accountId())
+                .giverMessage(messageId)
+                .takerAddress(to.address().toLowerCase(Locale.ROOT))
+                .takerName(to.name())
+                .state(HandOver.State.OFFERED)
+                .word("")
+                .offeredAt(now)
+                .changedAt(now)
+                .wantedDay(wantedDay)
+                .parent(parent.map(HandOver::identity).orElse(null))
+                .untold(HandOver.Side.NOBODY)
+                .build());
         changes.touch(Topic.OUTBOX, Topic.THREADS);
         return message;
     }

@@ -13,6 +13,7 @@ import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Headers;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.MessageToRead;
+import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.formats.mail.ParsedMail;
 
@@ -32,60 +33,60 @@ public final class ReadableMessage {
      * @param answersMine whether the message it answers is mine
      */
     public static MessageToRead mail(ParsedMail mail, String text, Instant sentAt, boolean answersMine) {
-        return new MessageToRead(
-                Channel.MAIL,
-                mail.from(),
-                mail.to(),
-                mail.cc(),
-                sentAt,
-                mail.subject(),
-                mail.headers(),
-                text,
-                mail.calendarMethod(),
-                mail.deliveryAction(),
-                false,
-                Set.of(),
-                answersMine,
-                List.of());
+        return MessageToReadBuilder.builder()
+                .channel(Channel.MAIL)
+                .from(mail.from())
+                .to(mail.to())
+                .cc(mail.cc())
+                .sentAt(sentAt)
+                .subject(mail.subject())
+                .headers(mail.headers())
+                .text(text)
+                .calendarMethod(mail.calendarMethod())
+                .deliveryAction(mail.deliveryAction())
+                .mentions(Set.of())
+                .answersMe(answersMine)
+                .known(List.of())
+                .build();
     }
 
     /** A mail without its header fields, which decide nothing in a letter from one person to another. */
     static MessageToRead letter(StoredMessage message) {
-        return new MessageToRead(
-                Channel.MAIL,
-                message.from(),
-                message.recipients().to(),
-                message.recipients().cc(),
-                message.sentAt(),
-                message.subject(),
-                Headers.none(),
-                message.body(),
-                Optional.empty(),
-                Optional.empty(),
-                false,
-                Set.of(),
-                false,
-                List.of());
+        return MessageToReadBuilder.builder()
+                .channel(Channel.MAIL)
+                .from(message.from())
+                .to(message.recipients().to())
+                .cc(message.recipients().cc())
+                .sentAt(message.sentAt())
+                .subject(message.subject())
+                .headers(Headers.none())
+                .text(message.body())
+                .calendarMethod(Optional.empty())
+                .deliveryAction(Optional.empty())
+                .mentions(Set.of())
+                .known(List.of())
+                .build();
     }
 
     /** A chat message with the text that it has now. */
     public static MessageToRead chat(StoredMessage message, Optional<ChatRoom> room, boolean answersMine) {
         boolean direct = room.map(ChatRoom::direct).orElse(false);
-        return new MessageToRead(
-                Channel.CHAT,
-                message.from(),
-                direct ? message.recipients().to() : List.of(),
-                List.of(),
-                message.sentAt(),
-                "",
-                Headers.none(),
-                message.body(),
-                isInvitation(message.messageId()) ? Optional.of("REQUEST") : Optional.empty(),
-                Optional.empty(),
-                !direct,
-                new HashSet<>(message.mentions().list()),
-                answersMine,
-                message.recipients().to());
+        return MessageToReadBuilder.builder()
+                .channel(Channel.CHAT)
+                .from(message.from())
+                .to(direct ? message.recipients().to() : List.of())
+                .cc(List.of())
+                .sentAt(message.sentAt())
+                .subject("")
+                .headers(Headers.none())
+                .text(message.body())
+                .calendarMethod(isInvitation(message.messageId()) ? Optional.of("REQUEST") : Optional.empty())
+                .deliveryAction(Optional.empty())
+                .inRoom(!direct)
+                .mentions(new HashSet<>(message.mentions().list()))
+                .answersMe(answersMine)
+                .known(message.recipients().to())
+                .build();
     }
 
     /** Whether an event of a chat is an invitation into a room, which asks for an answer as one to a meeting does. */

@@ -1,5 +1,6 @@
 package org.squallnote.server.round;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param count how often, of what repeats itself
  * @param version of a category
  */
+@RecordBuilder
 record RoundLine(
         String key,
         Kind kind,
@@ -49,31 +51,41 @@ record RoundLine(
     }
 
     static RoundLine of(Kind kind, String key, String id, String name) {
-        return new RoundLine(key, kind, id, name, "", "", "", null, null, null, null, null, 0, 0);
+        return RoundLineBuilder.builder()
+                .key(key)
+                .kind(kind)
+                .id(id)
+                .name(name)
+                .who("")
+                .what("")
+                .title("")
+                .build();
     }
 
     RoundLine from(String other, String words) {
-        return new RoundLine(
-                key, kind, id, name, other, words, title, at, day, threadId, messageId, categoryId, count, version);
+        return RoundLineBuilder.builder(this).who(other).what(words).build();
     }
 
     RoundLine when(@Nullable Instant moment, @Nullable LocalDate wanted) {
-        return new RoundLine(
-                key, kind, id, name, who, what, title, moment, wanted, threadId, messageId, categoryId, count, version);
+        return RoundLineBuilder.builder(this).at(moment).day(wanted).build();
     }
 
     RoundLine in(@Nullable UUID thread, @Nullable UUID message) {
-        return new RoundLine(
-                key, kind, id, name, who, what, title, at, day, thread, message, categoryId, count, version);
+        return RoundLineBuilder.builder(this)
+                .threadId(thread)
+                .messageId(message)
+                .build();
     }
 
     RoundLine titled(String followUp) {
-        return new RoundLine(
-                key, kind, id, name, who, what, followUp, at, day, threadId, messageId, categoryId, count, version);
+        return RoundLineBuilder.builder(this).title(followUp).build();
     }
 
     RoundLine counted(int times, @Nullable UUID category, int changes) {
-        return new RoundLine(
-                key, kind, id, name, who, what, title, at, day, threadId, messageId, category, times, changes);
+        return RoundLineBuilder.builder(this)
+                .categoryId(category)
+                .count(times)
+                .version(changes)
+                .build();
     }
 }

@@ -23,6 +23,7 @@ import org.squallnote.core.search.Kind;
 import org.squallnote.core.search.Standing;
 import org.squallnote.core.thread.MadeFollowUp;
 import org.squallnote.search.Entry;
+import org.squallnote.search.EntryBuilder;
 
 /** Says by which words and chips something is found. */
 final class Entries {
@@ -43,29 +44,31 @@ final class Entries {
         if (message.removed()) {
             return Optional.empty();
         }
-        return Optional.of(new Entry(
-                Kind.MESSAGE,
-                message.id().toString(),
-                message.subject(),
-                cut(message.body()),
-                "",
-                people(message)
+        return Optional.of(EntryBuilder.builder()
+                .kind(Kind.MESSAGE)
+                .id(message.id().toString())
+                .title(message.subject())
+                .text(cut(message.body()))
+                .kept("")
+                .people(people(message)
                         .filter(party -> !mine.contains(party.address().toLowerCase(Locale.ROOT)))
-                        .toList(),
-                message.sentAt(),
-                made.stream()
+                        .toList())
+                .at(message.sentAt())
+                .categoryId(made.stream()
                         .map(MadeFollowUp::categoryId)
                         .filter(Objects::nonNull)
                         .findFirst()
-                        .orElse(null),
-                message.sourceId(),
-                message.roomId(),
-                message.decision() == Decision.UNDECIDED && message.direction() == Direction.INCOMING
-                        ? Standing.UNDECIDED
-                        : Standing.DECIDED,
-                message.hasFiles(),
-                !made.isEmpty(),
-                Set.of()));
+                        .orElse(null))
+                .sourceId(message.sourceId())
+                .roomId(message.roomId())
+                .standing(
+                        message.decision() == Decision.UNDECIDED && message.direction() == Direction.INCOMING
+                                ? Standing.UNDECIDED
+                                : Standing.DECIDED)
+                .withFile(message.hasFiles())
+                .linked(!made.isEmpty())
+                .links(Set.of())
+                .build());
     }
 
     /** Who wrote a message or got it. */
@@ -77,40 +80,33 @@ final class Entries {
 
     /** @param text what stands in it, empty where that is not known yet */
     static Entry ofFile(StoredMessage message, Files.StoredFile file, String text) {
-        return new Entry(
-                Kind.FILE,
-                message.id() + ":" + file.index(),
-                file.name(),
-                "",
-                text,
-                List.of(message.from()),
-                message.sentAt(),
-                null,
-                message.sourceId(),
-                message.roomId(),
-                null,
-                true,
-                false,
-                Set.of());
+        return EntryBuilder.builder()
+                .kind(Kind.FILE)
+                .id(message.id() + ":" + file.index())
+                .title(file.name())
+                .text("")
+                .kept(text)
+                .people(List.of(message.from()))
+                .at(message.sentAt())
+                .sourceId(message.sourceId())
+                .roomId(message.roomId())
+                .withFile(true)
+                .links(Set.of())
+                .build();
     }
 
     /** Somebody by all their names. */
     static Entry ofPerson(Party party, List<String> names, Instant lastHeard) {
-        return new Entry(
-                Kind.PERSON,
-                party.address().toLowerCase(Locale.ROOT),
-                names.isEmpty() ? party.address() : names.get(0),
-                "",
-                String.join("\n", names),
-                List.of(party),
-                lastHeard,
-                null,
-                null,
-                null,
-                null,
-                false,
-                false,
-                Set.of());
+        return EntryBuilder.builder()
+                .kind(Kind.PERSON)
+                .id(party.address().toLowerCase(Locale.ROOT))
+                .title(names.isEmpty() ? party.address() : names.get(0))
+                .text("")
+                .kept(String.join("\n", names))
+                .people(List.of(party))
+                .at(lastHeard)
+                .links(Set.of())
+                .build();
     }
 
     /**
@@ -123,21 +119,21 @@ final class Entries {
     static Entry ofFollowUp(
             FollowUp followUp, List<FollowUpLink> links, List<String> attached, Optional<StoredMessage> origin) {
         Set<UUID> from = links.stream().map(FollowUpLink::messageId).collect(Collectors.toSet());
-        return new Entry(
-                Kind.FOLLOW_UP,
-                followUp.id().toString(),
-                followUp.title(),
-                cut(text(followUp, links, attached)),
-                "",
-                followUp.people().list(),
-                followUp.createdAt(),
-                followUp.categoryId(),
-                origin.map(StoredMessage::sourceId).orElse(null),
-                origin.map(StoredMessage::roomId).orElse(null),
-                followUp.state() == FollowUpState.OPEN ? Standing.OPEN : Standing.ENDED,
-                false,
-                !links.isEmpty(),
-                from);
+        return EntryBuilder.builder()
+                .kind(Kind.FOLLOW_UP)
+                .id(followUp.id().toString())
+                .title(followUp.title())
+                .text(cut(text(followUp, links, attached)))
+                .kept("")
+                .people(followUp.people().list())
+                .at(followUp.createdAt())
+                .categoryId(followUp.categoryId())
+                .sourceId(origin.map(StoredMessage::sourceId).orElse(null))
+                .roomId(origin.map(StoredMessage::roomId).orElse(null))
+                .standing(followUp.state() == FollowUpState.OPEN ? Standing.OPEN : Standing.ENDED)
+                .linked(!links.isEmpty())
+                .links(from)
+                .build();
     }
 
     /** What is written in a follow-up below its title. */

@@ -13,6 +13,7 @@ import org.squallnote.core.StaleVersionException;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.source.ArchiveRule;
 import org.squallnote.core.source.Source;
+import org.squallnote.core.source.SourceBuilder;
 import org.squallnote.core.source.SourceKind;
 import org.squallnote.core.source.SourceStatus;
 import org.squallnote.server.account.SignedIn;
@@ -48,23 +49,20 @@ public class Sources {
 
     /** A source of that kind that is not connected yet. */
     public Source source(SignedIn me, Common common, SourceKind kind, String address, String settings, byte[] secret) {
-        return new Source(
-                common.id(),
-                me.accountId(),
-                kind,
-                common.name(),
-                address.strip().toLowerCase(Locale.ROOT),
-                settings,
-                secret,
-                common.daysBack(),
-                common.archiveRule(),
-                engines.now(),
-                SourceStatus.CONNECTING,
-                "Connecting.",
-                0,
-                0,
-                null,
-                0);
+        return SourceBuilder.builder()
+                .id(common.id())
+                .owner(me.accountId())
+                .kind(kind)
+                .name(common.name())
+                .address(address.strip().toLowerCase(Locale.ROOT))
+                .settings(settings)
+                .secret(secret)
+                .daysBack(common.daysBack())
+                .archiveRule(common.archiveRule())
+                .addedAt(engines.now())
+                .status(SourceStatus.CONNECTING)
+                .statusText("Connecting.")
+                .build();
     }
 
     /** Connects a source, unless its address is connected already. */
@@ -162,23 +160,14 @@ public class Sources {
             int daysBack,
             ArchiveRule archiveRule,
             @Nullable Instant removedAt) {
-        return new Source(
-                s.id(),
-                s.owner(),
-                s.kind(),
-                name,
-                s.address(),
-                settings,
-                secret,
-                daysBack,
-                archiveRule,
-                s.addedAt(),
-                s.status(),
-                s.statusText(),
-                s.progressDone(),
-                s.progressTotal(),
-                removedAt,
-                s.version());
+        return SourceBuilder.builder(s)
+                .name(name)
+                .settings(settings)
+                .secret(secret)
+                .daysBack(daysBack)
+                .archiveRule(archiveRule)
+                .removedAt(removedAt)
+                .build();
     }
 
     /** What the history keeps of a source: nothing secret. */
