@@ -3,6 +3,7 @@ import type { components, paths } from '@/api/schema'
 
 type Schemas = components['schemas']
 export type Done = Schemas['Done']
+export type SessionView = Schemas['SessionView']
 export type IntakeLine = Schemas['IntakeLine']
 export type IntakeView = Schemas['IntakeView']
 export type MessageView = Schemas['MessageView']

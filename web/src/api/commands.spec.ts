@@ -2,7 +2,7 @@ import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { client } from '@/api/client'
 import { run, undoLast } from '@/api/commands'
-import { dismiss, toasts } from '@/api/toasts'
+import { useToasts } from '@/api/toasts'
 import { fakeServer } from '@/testing/fakeServer'
 
 let server: ReturnType<typeof fakeServer>
@@ -10,14 +10,12 @@ beforeEach(() => {
   server = fakeServer()
 })
 afterEach(() => {
-  toasts.value.forEach((toast) => {
-    dismiss(toast.id)
-  })
+  useToasts().$reset()
   vi.restoreAllMocks()
 })
 
 const UNDO = '/api/commands/{commandId}/undo'
-const said = () => toasts.value.map((toast) => toast.text)
+const said = () => useToasts().list.map((toast) => toast.text)
 
 function undone(): unknown[] {
   return server

@@ -1,13 +1,26 @@
+import { defineStore } from 'pinia'
+import { markRaw } from 'vue'
 import { client, commandHeader, newId, Problem, unwrap, type Done } from '@/api/client'
 import { isOwn, onHappened, reload, reloadAll } from '@/api/live'
 import { showDone, showProblem } from '@/api/toasts'
 
-const undoables: string[] = []
+/** What this page has changed for whoever is signed in. */
+const useCommands = defineStore('commands', {
+  state: () => ({
+    /** What can be taken back, the last one last. */
+    undoable: [] as string[],
+    /** Changes that are not answered yet. */
+    underWay: markRaw(new Set<Promise<unknown>>()),
+  }),
+})
 
-/** Changes that are not answered yet. */
-const underWay = new Set<Promise<unknown>>()
+/** Somebody else's changes are not taken back from here. */
+export function forgetChanges(): void {
+  useCommands().$reset()
+}
 
 function noted<T>(work: Promise<T>): Promise<T> {
+  const { underWay } = useCommands()
   underWay.add(work)
   const over = () => underWay.delete(work)
   work.then(over, over)
@@ -51,7 +64,7 @@ async function attempted(
     try {
       const done = await unwrap(call(header))
       if (undoable === 'undoable') {
-        undoables.push(done.commandId)
+        useCommands().undoable.push(done.commandId)
         showDone(done.label, () => undo(done.commandId))
       } else {
         showDone(done.label)
@@ -90,10 +103,8 @@ export async function undo(
         params: { path: { commandId }, header: ownHeader() },
       }),
     )
-    const place = undoables.indexOf(commandId)
-    if (place >= 0) {
-      undoables.splice(place, 1)
-    }
+    const commands = useCommands()
+    commands.undoable = commands.undoable.filter((id) => id !== commandId)
     takenBack.forEach((tell) => {
       tell(commandId)
     })
@@ -113,7 +124,7 @@ export async function undo(
 /** What happened by itself is said like what was done here, with the same way back. */
 onHappened((commandId, label, undoable) => {
   if (undoable) {
-    undoables.push(commandId)
+    useCommands().undoable.push(commandId)
     showDone(label, () => undo(commandId))
   } else {
     showDone(label)
@@ -125,11 +136,11 @@ onHappened((commandId, label, undoable) => {
  * not answered yet: whoever is quick means that, and not the change before.
  */
 export function undoLast(): Promise<void> {
-  return noted(Promise.allSettled([...underWay]).then(takeBackLast))
+  return noted(Promise.allSettled([...useCommands().underWay]).then(takeBackLast))
 }
 
 async function takeBackLast(): Promise<void> {
-  const here = undoables.at(-1)
+  const here = useCommands().undoable.at(-1)
   if (here) {
     await undo(here)
     return

@@ -1,26 +1,32 @@
-import { computed, ref } from 'vue'
+import { defineStore } from 'pinia'
 import { client, unwrap } from '@/api/client'
 import { showProblem } from '@/api/toasts'
 
-/** Whether the views explain themselves; undefined until it is known. */
-const over = ref<boolean>()
-/** Which part is explained now. */
-export const guideStep = ref(0)
-export const isGuiding = computed(() => over.value === false)
+/** Where the first sitting stands. */
+export const useGuide = defineStore('guide', {
+  state: () => ({
+    /** Whether the views explain themselves no more; undefined until it is known. */
+    over: undefined as boolean | undefined,
+    /** Which part is explained now. */
+    step: 0,
+  }),
+  getters: { isGuiding: (state) => state.over === false },
+})
 
 /** Asks once after signing in. */
 export async function loadGuide(): Promise<void> {
+  const guide = useGuide()
   try {
-    over.value = (await unwrap(client.GET('/api/guide'))).over
+    guide.over = (await unwrap(client.GET('/api/guide'))).over
   } catch {
     // Without an answer nothing is explained; the next start asks again.
-    over.value = undefined
+    guide.over = undefined
   }
 }
 
 /** Lets the views explain themselves from the beginning. */
 export async function startGuide(): Promise<void> {
-  guideStep.value = 0
+  useGuide().step = 0
   await choose(false)
 }
 
@@ -30,7 +36,7 @@ export async function endGuide(): Promise<void> {
 }
 
 async function choose(isOver: boolean): Promise<void> {
-  over.value = isOver
+  useGuide().over = isOver
   try {
     await unwrap(client.PUT('/api/guide', { body: { over: isOver } }))
   } catch (problem) {

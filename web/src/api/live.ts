@@ -1,11 +1,18 @@
 import type { Query } from '@tanstack/vue-query'
-import { readonly, ref } from 'vue'
+import { defineStore } from 'pinia'
 import { queryClient } from '@/api/queries'
 
-const connected = ref(true)
-
-/** Whether changes made elsewhere reach this page. */
-export const liveConnected = readonly(connected)
+/** How this page hears of changes. */
+export const useLive = defineStore('live', {
+  state: () => ({
+    /** Whether changes made elsewhere reach this page. */
+    connected: true,
+    /** Whether the stream was lost, so that nothing known is sure any more. */
+    broken: false,
+    /** Changes that this page has made: it loads again what they touched when they are answered. */
+    own: new Set<string>(),
+  }),
+})
 
 /** What more than one view shows of a topic, by the names of the queries. */
 const SHARED: Readonly<Record<string, readonly string[]>> = {
@@ -56,12 +63,9 @@ export function reloadAll(): void {
   reload([...new Set(listening.flatMap((each) => Object.keys(each)))])
 }
 
-/** Changes that this page has made: it loads again what they touched when they are answered. */
-const own = new Set<string>()
-
 /** Notes a change that this page makes, before it is sent. */
 export function isOwn(commandId: string): void {
-  own.add(commandId)
+  useLive().own.add(commandId)
 }
 
 const happenedListeners = new Set<(commandId: string, label: string, undoable: boolean) => void>()
@@ -73,9 +77,8 @@ export function onHappened(
   happenedListeners.add(listener)
 }
 
+/** The connection itself, of which a window has one whoever is signed in. */
 let stream: EventSource | undefined
-/** Whether the stream was lost, so that nothing known is sure any more. */
-let broken = false
 
 /**
  * Follows the server's stream of changes. What was asked for before it is open is asked for again, at the start as after
@@ -85,20 +88,23 @@ export function followChanges(): void {
   stream?.close()
   const events = new EventSource('/api/live')
   stream = events
+  const live = useLive()
   // The server's first event bears the same name as the opening itself.
   let asked = false
   events.addEventListener('open', () => {
-    connected.value = true
+    live.connected = true
     if (!asked) {
-      const all = broken
+      const all = live.broken
       asked = true
-      broken = false
+      live.broken = false
       askAgain(({ queryKey }) => all || queryKey[0] !== 'session')
     }
   })
   events.addEventListener('changed', (event: MessageEvent<string>) => {
     const changes = JSON.parse(event.data) as { commandId: string; topics: string[] }[]
-    reload(changes.filter((each) => !own.delete(each.commandId)).flatMap((each) => each.topics))
+    reload(
+      changes.filter((each) => !live.own.delete(each.commandId)).flatMap((each) => each.topics),
+    )
   })
   events.addEventListener('happened', (event: MessageEvent<string>) => {
     const { commandId, label, undoable } = JSON.parse(event.data) as {
@@ -112,8 +118,8 @@ export function followChanges(): void {
   })
   events.addEventListener('error', () => {
     asked = false
-    broken = true
-    connected.value = false
+    live.broken = true
+    live.connected = false
     if (events.readyState === EventSource.CLOSED) {
       setTimeout(() => {
         if (stream === events) {
@@ -128,5 +134,5 @@ export function followChanges(): void {
 export function stopFollowing(): void {
   stream?.close()
   stream = undefined
-  broken = false
+  useLive().broken = false
 }

@@ -5,20 +5,20 @@ import { onSignedOut } from '@/api/client'
 import { loadGuide } from '@/api/guide'
 import { followChanges, stopFollowing } from '@/api/live'
 import { queryClient, useCalendar, usePreferences, useSession } from '@/api/queries'
+import { forgetAccount } from '@/app/forgetAccount'
 import Bar from '@/app/Bar.vue'
 import DropZone from '@/app/DropZone.vue'
 import Guide from '@/app/Guide.vue'
 import FileViewer from '@/files/FileViewer.vue'
 import KeyHelp from '@/app/KeyHelp.vue'
 import CaptureLine from '@/capture/CaptureLine.vue'
-import { keepCapture } from '@/capture/open'
 import Standing from '@/app/Standing.vue'
 import ClockAsks from '@/record/time/ClockAsks.vue'
 import ReminderShelf from '@/reminders/ReminderShelf.vue'
 import Views from '@/app/Views.vue'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
-import { adoptCalendar } from '@/ui/accountCalendar'
+import { useAccountCalendar } from '@/ui/accountCalendar'
 import { setKeys } from '@/ui/keys'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -32,7 +32,7 @@ watch(
   () => calendar.data.value,
   (view) => {
     if (view) {
-      adoptCalendar(view, calendar.dataUpdatedAt.value)
+      useAccountCalendar().adopt(view, calendar.dataUpdatedAt.value)
     }
   },
   { immediate: true },
@@ -53,8 +53,7 @@ watch(
   () => session.data.value?.account?.id,
   (account, before) => {
     if (before && account !== before) {
-      keepCapture('')
-      queryClient.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
+      forgetAccount()
     }
     if (account) {
       followChanges()

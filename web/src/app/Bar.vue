@@ -6,13 +6,16 @@ import { client, unwrap, type AccountView } from '@/api/client'
 import { queryClient } from '@/api/queries'
 import { showProblem } from '@/api/toasts'
 import { openCapture } from '@/capture/open'
-import { helpOpen } from '@/app/help'
+import { useKeyHelp } from '@/app/help'
 import Views from '@/app/Views.vue'
 import { undoLast } from '@/api/commands'
 import KeyHint from '@/ui/KeyHint.vue'
 import { EVERYWHERE, KEYS_EVERYWHERE, useKeys } from '@/ui/keys'
 import { addressOf, VIEWS } from '@/ui/views'
-import { setTheme, theme, type Theme } from '@/ui/theme'
+import { setTheme, useTheme, type Theme } from '@/ui/theme'
+
+const help = useKeyHelp()
+const theme = useTheme()
 
 const { narrow } = defineProps<{
   account: AccountView
@@ -40,7 +43,7 @@ useKeys(EVERYWHERE, [
     },
   },
   { ...KEYS_EVERYWHERE.undo, run: () => void undoLast() },
-  { ...KEYS_EVERYWHERE.help, run: () => (helpOpen.value = true) },
+  { ...KEYS_EVERYWHERE.help, run: () => (help.open = true) },
 ])
 
 function toContent(): void {
@@ -80,7 +83,7 @@ async function signOut(): Promise<void> {
       <button
         class="btn btn-quiet hidden px-2 sm:inline-flex"
         type="button"
-        @click="helpOpen = true"
+        @click="help.open = true"
       >
         <CircleHelp :size="16" aria-hidden="true" /> Keys <span class="key">?</span>
       </button>
@@ -151,7 +154,8 @@ async function signOut(): Promise<void> {
               :class="active ? 'bg-kelp-wash' : ''"
               @click="setTheme(each.value)"
             >
-              {{ each.name }} <span v-if="theme === each.value" class="text-ink-soft">in use</span>
+              {{ each.name }}
+              <span v-if="theme.choice === each.value" class="text-ink-soft">in use</span>
             </button>
           </MenuItem>
           <MenuItem v-slot="{ active }">

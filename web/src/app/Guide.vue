@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
+import { storeToRefs } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { endGuide, guideStep, isGuiding } from '@/api/guide'
+import { endGuide, useGuide } from '@/api/guide'
 import { GUIDE_STEPS } from '@/app/guideSteps'
 
 /** The first sitting: what stands where, said on the real screen, until it is sent away for good. Covers nothing. */
 const route = useRoute()
 const router = useRouter()
+const { step: guideStep, isGuiding } = storeToRefs(useGuide())
 /** The first thing said is whether one wants to hear the others. */
 const step = computed(() => GUIDE_STEPS[guideStep.value - 1])
 const isThere = computed(() => step.value === undefined || route.path.startsWith(step.value.path))

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { computed } from 'vue'
-import { helpOpen } from '@/app/help'
+import { useKeyHelp } from '@/app/help'
 import { keyFor, keyGroups, keyName } from '@/ui/keys'
 
-const groups = computed(() => (helpOpen.value ? keyGroups() : []))
+const help = useKeyHelp()
+const groups = computed(() => (help.open ? keyGroups() : []))
 </script>
 
 <template>
-  <Dialog v-if="helpOpen" open class="relative z-50" @close="helpOpen = false">
+  <Dialog v-if="help.open" open class="relative z-50" @close="help.open = false">
     <div class="fixed inset-0 bg-[rgb(10_20_24/0.28)]" aria-hidden="true" />
     <div class="fixed inset-0 grid place-items-center p-4">
       <DialogPanel class="floating max-h-full w-full max-w-xl overflow-auto p-5">
@@ -30,15 +31,15 @@ const groups = computed(() => (helpOpen.value ? keyGroups() : []))
           </section>
         </div>
         <p class="text-ink-soft mt-3">
-          <RouterLink class="text-kelp underline" to="/settings/keys" @click="helpOpen = false"
+          <RouterLink class="text-kelp underline" to="/settings/keys" @click="help.open = false"
             >Change keys</RouterLink
           >
           ·
-          <RouterLink class="text-kelp underline" to="/help" @click="helpOpen = false"
+          <RouterLink class="text-kelp underline" to="/help" @click="help.open = false"
             >How things are done</RouterLink
           >
         </p>
-        <button class="btn mt-4" type="button" @click="helpOpen = false">
+        <button class="btn mt-4" type="button" @click="help.open = false">
           Close <span class="key">Esc</span>
         </button>
       </DialogPanel>

@@ -3,8 +3,10 @@ import { CloudOff, Send, TriangleAlert } from '@lucide/vue'
 import { computed } from 'vue'
 import { client, type OutboxLine } from '@/api/client'
 import { run } from '@/api/commands'
-import { liveConnected } from '@/api/live'
+import { useLive } from '@/api/live'
 import { useOutbox, useReadingProgress, useSources } from '@/api/queries'
+
+const live = useLive()
 
 /** What the user has to know of wherever they are: a broken connection, a source in trouble, an answer in doubt. */
 const sources = useSources()
@@ -86,12 +88,12 @@ const giveUp = (line: OutboxLine) =>
 <template>
   <div
     v-if="
-      !liveConnected || troubled.length || reading.length || readAgain || waiting || stuck.length
+      !live.connected || troubled.length || reading.length || readAgain || waiting || stuck.length
     "
     class="border-line bg-surface shrink-0 space-y-1 border-b px-3 py-1.5"
     role="status"
   >
-    <p v-if="!liveConnected" class="text-rust flex items-center gap-2">
+    <p v-if="!live.connected" class="text-rust flex items-center gap-2">
       <CloudOff :size="15" aria-hidden="true" /> No connection to the application. What you see may
       be old; what you write is kept. Trying again.
     </p>

@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { defineStore } from 'pinia'
 
 /** Whether the list of keys is shown. */
-export const helpOpen = ref(false)
+export const useKeyHelp = defineStore('key help', { state: () => ({ open: false }) })

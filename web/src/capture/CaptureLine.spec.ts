@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import type { CaptureItem, CaptureView } from '@/api/client'
 import CaptureLine from '@/capture/CaptureLine.vue'
-import { captureNote, captureOpen, captureText, keepCapture, openCapture } from '@/capture/open'
+import { keepCapture, openCapture, useCapture } from '@/capture/open'
 import { fakeServer, opened } from '@/testing/fakeServer'
 
 const DONE = { commandId: 'c1', label: 'Made', topics: [] }
@@ -37,8 +37,8 @@ beforeEach(() => {
   server.answers('GET', '/api/follow-ups', { open: [], later: [], ended: [], undated: 0 } as never)
   server.answers('POST', '/api/follow-ups', DONE)
   reads([item('Call the crane firm')])
-  captureOpen.value = false
-  captureNote.value = ''
+  useCapture().open = false
+  useCapture().note = ''
   keepCapture('')
 })
 
@@ -87,14 +87,14 @@ describe('The capture line', () => {
     })
     expect(there('capture-made')?.textContent).toContain('Made: Call the crane firm')
     expect((there('capture-field') as HTMLTextAreaElement).value).toBe('')
-    expect(captureOpen.value).toBe(true)
+    expect(useCapture().open).toBe(true)
   })
 
   it('keeps what is typed in this browser until it is made', async () => {
     await begin()
     await typed('half a thou')
     expect(localStorage.getItem(KEPT)).toBe('half a thou')
-    captureOpen.value = false
+    useCapture().open = false
     await nextTick()
     openCapture()
     await nextTick()
@@ -109,7 +109,7 @@ describe('The capture line', () => {
     await begin()
     await typed('call the crane firm')
     await entered()
-    expect(captureText.value).toBe('call the crane firm')
+    expect(useCapture().text).toBe('call the crane firm')
     expect(there('capture-made')).toBeNull()
   })
 
@@ -150,7 +150,7 @@ describe('The capture line', () => {
     await begin()
     await typed('grease the crane\none more\nand another')
     await entered({ ctrlKey: true })
-    expect(captureText.value).toBe('one more\nand another')
+    expect(useCapture().text).toBe('one more\nand another')
     expect(localStorage.getItem(KEPT)).toBe('one more\nand another')
   })
 
@@ -176,6 +176,6 @@ describe('The capture line', () => {
     expect(made()[0]?.followUps[0]?.content).toMatchObject({
       details: { note: 'https://tide.example/t\nfor the whole coast' },
     })
-    expect(captureNote.value).toBe('')
+    expect(useCapture().note).toBe('')
   })
 })

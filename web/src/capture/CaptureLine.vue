@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { watchDebounced } from '@vueuse/core'
+import { storeToRefs } from 'pinia'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { client, unwrap, type CaptureView } from '@/api/client'
 import { run } from '@/api/commands'
@@ -9,7 +10,7 @@ import { useCategories, useIntake } from '@/api/queries'
 import { followUpsOf, rowsAfter, type CaptureRow } from '@/capture/capture'
 import CaptureField from '@/capture/CaptureField.vue'
 import CaptureRowEditor from '@/capture/CaptureRowEditor.vue'
-import { captureNote, captureOpen, captureText, keepCapture } from '@/capture/open'
+import { keepCapture, useCapture } from '@/capture/open'
 import { peopleOf, placesOf } from '@/followups/details/people'
 
 /**
@@ -26,6 +27,7 @@ const rows = ref<CaptureRow[]>([])
 const made = ref<string[]>([])
 const problem = ref('')
 const field = useTemplateRef<{ focus: () => void }>('field')
+const { open: captureOpen, text: captureText, note: captureNote } = storeToRefs(useCapture())
 const several = computed(() => captureText.value.includes('\n'))
 const marked = computed(() => (several.value ? [] : (read.value?.items[0]?.words ?? [])))
 const actions = computed(() => read.value?.items.filter((item) => item.taken).length ?? 0)

@@ -1,18 +1,20 @@
-import { ref } from 'vue'
+import { defineStore } from 'pinia'
 
 const KEPT = 'squallnote.capture'
 
-/** Whether the capture line is open. */
-export const captureOpen = ref(false)
-
-/** What stands in the capture line; kept in this browser until it has become a follow-up. */
-export const captureText = ref(localStorage.getItem(KEPT) ?? '')
-
-/** Where a captured page came from, put into the note. */
-export const captureNote = ref('')
+/** The capture line. */
+export const useCapture = defineStore('capture', {
+  state: () => ({
+    open: false,
+    /** What stands in it; kept in this browser until it has become a follow-up. */
+    text: localStorage.getItem(KEPT) ?? '',
+    /** Where a captured page came from, put into the note. */
+    note: '',
+  }),
+})
 
 export function keepCapture(text: string): void {
-  captureText.value = text
+  useCapture().text = text
   if (text === '') {
     localStorage.removeItem(KEPT)
   } else {
@@ -25,10 +27,10 @@ export function openCapture(shared?: { title: string; url: string; text: string 
   if (shared) {
     const about = shared.title || shared.text || shared.url
     keepCapture(about.replace(/\s+/g, ' ').trim().slice(0, 300))
-    captureNote.value = [shared.url, shared.text === about ? '' : shared.text]
+    useCapture().note = [shared.url, shared.text === about ? '' : shared.text]
       .filter(Boolean)
       .join('\n')
       .slice(0, 20_000)
   }
-  captureOpen.value = true
+  useCapture().open = true
 }

@@ -3,7 +3,7 @@ import { Paperclip } from '@lucide/vue'
 import { computed } from 'vue'
 import { saveFile } from '@/files/saveFile'
 import { fileSize } from '@/files/size'
-import { viewed, wayToShow, type ViewedFile } from '@/files/viewing'
+import { useViewedFile, wayToShow, type ViewedFile } from '@/files/viewing'
 
 /** A file by its name: shown in place where that is safe, else saved. */
 const { file } = defineProps<{ file: ViewedFile }>()
@@ -11,7 +11,7 @@ const shown = computed(() => wayToShow(file) !== undefined)
 
 function open(): void {
   if (shown.value) {
-    viewed.value = file
+    useViewedFile().file = file
   } else {
     void saveFile(file.address, file.name)
   }

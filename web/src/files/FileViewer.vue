@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Download, X } from '@lucide/vue'
+import { storeToRefs } from 'pinia'
 import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
-import { viewed, wayToShow } from '@/files/viewing'
+import { useViewedFile, wayToShow } from '@/files/viewing'
 import { saveFile } from '@/files/saveFile'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
@@ -10,6 +11,7 @@ import Note from '@/ui/Note.vue'
 const PdfPages = defineAsyncComponent(() => import('@/files/PdfPages.vue'))
 
 const MOST_TEXT = 500_000
+const { file: viewed } = storeToRefs(useViewedFile())
 const way = computed(() => (viewed.value ? wayToShow(viewed.value) : undefined))
 const text = ref('')
 const cut = ref(false)

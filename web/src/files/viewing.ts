@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { defineStore } from 'pinia'
 
 /** A file that can be looked at in place, or else only saved. */
 export interface ViewedFile {
@@ -28,4 +28,6 @@ export function wayToShow(file: ViewedFile): 'picture' | 'text' | 'pdf' | undefi
 }
 
 /** The file that is shown now, over whatever view is open. */
-export const viewed = ref<ViewedFile>()
+export const useViewedFile = defineStore('viewed file', {
+  state: () => ({ file: undefined as ViewedFile | undefined }),
+})

@@ -2,10 +2,12 @@
 import { computed } from 'vue'
 import { useFollowUps } from '@/api/followUpQueries'
 import { useDay } from '@/api/queries'
-import { decidedMessages } from '@/intake/sitting'
+import { useSitting } from '@/intake/sitting'
 import view from '@/intake/view'
 import Note from '@/ui/Note.vue'
 import { today as todayNow } from '@/ui/time'
+
+const sitting = useSitting()
 
 /** Nothing waits for a decision: what was done, and what the day holds. */
 const { hasSources, putOff } = defineProps<{ hasSources: boolean; putOff: number }>()
@@ -19,9 +21,9 @@ const next = computed(() => {
 
 <template>
   <Note title="Intake is empty">
-    <p v-if="decidedMessages">
-      You decided {{ decidedMessages }} {{ decidedMessages === 1 ? 'message' : 'messages' }} in this
-      sitting.
+    <p v-if="sitting.messages">
+      You decided {{ sitting.messages }} {{ sitting.messages === 1 ? 'message' : 'messages' }} in
+      this sitting.
     </p>
     <p v-else>{{ view.about }} Messages appear here as they arrive.</p>
     <p v-if="!hasSources">

@@ -4,14 +4,16 @@ import { computed } from 'vue'
 import { undo } from '@/api/commands'
 import { useIntake } from '@/api/queries'
 import { heldBack } from '@/reminders/words'
-import { decidedMessages, sitting, timeLeft } from '@/intake/sitting'
+import { timeLeft, useSitting } from '@/intake/sitting'
+
+const sitting = useSitting()
 
 /** How many are left and how long that takes, and what was decided in this sitting. */
 const { left } = defineProps<{ left: number }>()
 const intake = useIntake()
 const held = computed(() => heldBack(intake.data.value?.heldBack ?? null))
-const time = computed(() => timeLeft(left, sitting.value))
-const newestFirst = computed(() => [...sitting.value].reverse())
+const time = computed(() => timeLeft(left, sitting.decided))
+const newestFirst = computed(() => [...sitting.decided].reverse())
 </script>
 
 <template>
@@ -23,9 +25,9 @@ const newestFirst = computed(() => [...sitting.value].reverse())
       >{{ left }} left<template v-if="time">, {{ time }} at this pace</template
       ><template v-if="held"> · {{ held }}</template></span
     >
-    <Popover v-if="sitting.length" class="relative">
+    <Popover v-if="sitting.decided.length" class="relative">
       <PopoverButton class="btn btn-quiet h-7 px-1.5" data-test="decided-here"
-        >{{ decidedMessages }} decided in this sitting</PopoverButton
+        >{{ sitting.messages }} decided in this sitting</PopoverButton
       >
       <PopoverPanel
         focus

@@ -1,12 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import {
-  decidedMessages,
-  forgetDecided,
-  noteDecided,
-  pace,
-  sitting,
-  timeLeft,
-} from '@/intake/sitting'
+import { forgetDecided, noteDecided, pace, timeLeft, useSitting } from '@/intake/sitting'
 
 function every(seconds: number, count: number) {
   return Array.from({ length: count }, (_, i) => ({
@@ -19,7 +12,6 @@ function every(seconds: number, count: number) {
 
 describe('a sitting', () => {
   beforeEach(() => {
-    sitting.value = []
     sessionStorage.clear()
   })
 
@@ -42,9 +34,9 @@ describe('a sitting', () => {
   it('counts messages, survives a reload and forgets what was taken back', () => {
     noteDecided({ commandId: 'a', label: 'Nothing to do: 12 messages' }, 12, 0)
     noteDecided({ commandId: 'b', label: 'Follow-up: x' }, 1, 1000)
-    expect(decidedMessages.value).toBe(13)
+    expect(useSitting().messages).toBe(13)
     expect(JSON.parse(sessionStorage.getItem('squallnote.sitting') ?? '[]')).toHaveLength(2)
     forgetDecided('a')
-    expect(sitting.value.map((one) => one.commandId)).toEqual(['b'])
+    expect(useSitting().decided.map((one) => one.commandId)).toEqual(['b'])
   })
 })

@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue'
+import { defineStore } from 'pinia'
 import type { Done } from '@/api/client'
 import { onTakenBack } from '@/api/commands'
 
@@ -26,30 +26,38 @@ function kept(): Decided[] {
 }
 
 /** What was decided since this page was opened, the newest last. */
-export const sitting = ref<Decided[]>(kept())
+export const useSitting = defineStore('sitting', {
+  state: (): { decided: readonly Decided[] } => ({ decided: kept() }),
+  getters: { messages: (state) => state.decided.reduce((sum, one) => sum + one.messages, 0) },
+})
+
+function keep(decided: readonly Decided[]): void {
+  useSitting().decided = decided
+  sessionStorage.setItem(KEY, JSON.stringify(decided))
+}
+
+/** Another account begins a sitting of its own. */
+export function forgetSitting(): void {
+  keep([])
+}
 
 export function noteDecided(
   done: Pick<Done, 'commandId' | 'label'>,
   messages: number,
   at = Date.now(),
 ): void {
-  sitting.value = [
-    ...sitting.value,
-    { commandId: done.commandId, label: done.label, messages, at },
-  ].slice(-500)
-  sessionStorage.setItem(KEY, JSON.stringify(sitting.value))
+  keep(
+    [...useSitting().decided, { commandId: done.commandId, label: done.label, messages, at }].slice(
+      -500,
+    ),
+  )
 }
 
 export function forgetDecided(commandId: string): void {
-  sitting.value = sitting.value.filter((one) => one.commandId !== commandId)
-  sessionStorage.setItem(KEY, JSON.stringify(sitting.value))
+  keep(useSitting().decided.filter((one) => one.commandId !== commandId))
 }
 
 onTakenBack(forgetDecided)
-
-export const decidedMessages = computed(() =>
-  sitting.value.reduce((sum, one) => sum + one.messages, 0),
-)
 
 /** Milliseconds that a message takes at this pace; undefined while too little was decided to say. */
 export function pace(decided: readonly Decided[]): number | undefined {

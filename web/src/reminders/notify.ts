@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { defineStore } from 'pinia'
 import type { DueReminder, MeetingTold } from '@/api/client'
 import { shortMoment } from '@/ui/time'
 
@@ -13,12 +13,12 @@ function now(): Permission {
 }
 
 /** Whether this browser lets notifications be shown. */
-export const permission = ref<Permission>(now())
+export const usePermission = defineStore('notifications', { state: () => ({ given: now() }) })
 
 /** Asks the browser; it does so only after a press of a button. */
 export async function askPermission(): Promise<void> {
   if (typeof Notification !== 'undefined') {
-    permission.value = await Notification.requestPermission()
+    usePermission().given = await Notification.requestPermission()
   }
 }
 

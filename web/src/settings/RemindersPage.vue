@@ -3,12 +3,14 @@ import { reactive, ref, watch } from 'vue'
 import { client, type ReminderWishes } from '@/api/client'
 import { run } from '@/api/commands'
 import { useReminderWishes } from '@/api/queries'
-import { askPermission, permission } from '@/reminders/notify'
+import { askPermission, usePermission } from '@/reminders/notify'
 import { names } from '@/settings/workingTime'
 import { readTime } from '@/ui/clockTime'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
 import TimeField from '@/ui/TimeField.vue'
+
+const permission = usePermission()
 
 const wishes = useReminderWishes()
 const form = reactive<ReminderWishes>({
@@ -71,11 +73,11 @@ async function save(): Promise<void> {
     <section>
       <h2 class="mb-1 font-semibold">How</h2>
       <p class="mb-2">
-        In every open page<template v-if="permission === 'granted'"
+        In every open page<template v-if="permission.given === 'granted'"
           >, and as a notification of this browser.</template
-        ><template v-else-if="permission === 'denied'"
+        ><template v-else-if="permission.given === 'denied'"
           >. This browser was told to show no notifications; its own settings change that.</template
-        ><template v-else-if="permission === 'default'"
+        ><template v-else-if="permission.given === 'default'"
           >.
           <button class="btn ml-1" type="button" data-test="allow" @click="void askPermission()">
             Also as a notification of this browser

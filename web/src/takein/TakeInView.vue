@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import FileView from '@/takein/FileView.vue'
-import { arrive, waiting } from '@/takein/arriving'
-import { progress, takeInFolder } from '@/takein/mailFolder'
+import { arrive, useArriving } from '@/takein/arriving'
+import { takeInFolder, useFolder } from '@/takein/mailFolder'
 
 /** Where things come in that other programs have kept. */
 const taken = ref<number>()
+const { waiting } = storeToRefs(useArriving())
+const { progress } = storeToRefs(useFolder())
 const KINDS = [
   {
     what: 'Follow-ups',

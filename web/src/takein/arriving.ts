@@ -1,4 +1,5 @@
-import { shallowRef } from 'vue'
+import { defineStore } from 'pinia'
+import { markRaw } from 'vue'
 import { importFile } from '@/api/files'
 import { takeInCards } from '@/people/changes'
 
@@ -30,13 +31,16 @@ export async function sortOf(file: File): Promise<FileSort> {
 }
 
 /** Files of follow-ups that were given to the page, each to be looked at before it is taken in. */
-export const waiting = shallowRef<readonly File[]>([])
+export const useArriving = defineStore('arriving', {
+  state: () => ({ waiting: [] as readonly File[] }),
+})
 
 /** Takes in a file that was given to the page; answers whether it waits to be looked at before. */
 export async function arrive(file: File): Promise<boolean> {
   const sort = await sortOf(file)
   if (sort === 'followUps') {
-    waiting.value = [...waiting.value, file]
+    const arriving = useArriving()
+    arriving.waiting = [...arriving.waiting, markRaw(file)]
     return true
   }
   await (sort === 'people' ? takeInCards(file) : importFile(file))

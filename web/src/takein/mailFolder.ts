@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { defineStore } from 'pinia'
 import { Problem } from '@/api/client'
 import { sendFile } from '@/api/files'
 import { reload } from '@/api/live'
@@ -20,7 +20,9 @@ const MARK = 62
 const FROM = [...new TextEncoder().encode('From ')]
 
 /** The folder that comes in now, or came last; it goes on when another view is opened. */
-export const progress = ref<Progress>()
+export const useFolder = defineStore('folder', {
+  state: () => ({ progress: undefined as Progress | undefined }),
+})
 
 /** The messages of a folder: of a Maildir what lies in `cur` and `new`, of others the `.eml` files. */
 export function messagesIn(files: readonly File[]): File[] {
@@ -60,11 +62,12 @@ function asctime(at: Date): string {
 
 /** Takes in a folder part by part. What came in before something went wrong stays, and is known when it is taken in again. */
 export async function takeInFolder(files: readonly File[]): Promise<void> {
+  const folder = useFolder()
   const messages = messagesIn(files)
   let now: Progress = { done: 0, total: messages.length, added: 0, known: 0 }
-  progress.value = now
+  folder.progress = now
   if (messages.length === 0) {
-    progress.value = {
+    folder.progress = {
       ...now,
       problem: 'There is no message in this folder: no cur or new of a Maildir, no .eml file.',
     }
@@ -90,10 +93,10 @@ export async function takeInFolder(files: readonly File[]): Promise<void> {
         added: now.added + result.added,
         known: now.known + result.known,
       }
-      progress.value = now
+      folder.progress = now
     } catch (problem) {
       const why = problem instanceof Problem ? problem.message : String(problem)
-      progress.value = { ...now, problem: why }
+      folder.progress = { ...now, problem: why }
       return
     }
     parts = []

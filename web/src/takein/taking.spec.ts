@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { arrive, sortOf, waiting } from '@/takein/arriving'
+import { arrive, sortOf, useArriving } from '@/takein/arriving'
 import { assigned, toTakeIn } from '@/takein/taking'
 
 describe('A file', () => {
@@ -16,11 +16,10 @@ describe('A file', () => {
   })
 
   it('of follow-ups waits behind those before it', async () => {
-    waiting.value = []
+    useArriving().waiting = []
     expect(await arrive(new File(['a,b'], 'one.csv'))).toBe(true)
     expect(await arrive(new File(['a,b'], 'two.csv'))).toBe(true)
-    expect(waiting.value.map((file) => file.name)).toEqual(['one.csv', 'two.csv'])
-    waiting.value = []
+    expect(useArriving().waiting.map((file) => file.name)).toEqual(['one.csv', 'two.csv'])
   })
 
   it('is sent whole, whatever bytes it has', async () => {

@@ -22,7 +22,7 @@ import { reason, standing } from '@/today/words'
 import { usePlacing } from '@/today/usePlacing'
 import view from '@/today/view'
 import { dragBegan, showUnlessDragging } from '@/ui/heldWhileDragging'
-import { accountCalendar } from '@/ui/accountCalendar'
+import { useAccountCalendar } from '@/ui/accountCalendar'
 import CategoryMark from '@/ui/CategoryMark.vue'
 import { effortText } from '@/ui/effort'
 import KeyHint from '@/ui/KeyHint.vue'
@@ -47,7 +47,7 @@ showUnlessDragging(
 )
 const entries = computed(() => BANDS.flatMap(({ band }) => bands.value[band]))
 const ticking = useNow({ interval: 20_000 })
-const at = computed(() => new Date(ticking.value.getTime() + accountCalendar.value.aheadMs))
+const at = computed(() => new Date(ticking.value.getTime() + useAccountCalendar().aheadMs))
 const isOver = computed(
   () =>
     today.value?.to != null &&

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { dismiss, showDone, showOffer, showProblem, toasts } from '@/api/toasts'
+import { showDone, showOffer, showProblem, useToasts } from '@/api/toasts'
 import { opened } from '@/testing/fakeServer'
 import Toasts from '@/ui/Toasts.vue'
 
@@ -9,9 +9,7 @@ beforeEach(() => {
   vi.useFakeTimers()
 })
 afterEach(() => {
-  toasts.value.forEach((toast) => {
-    dismiss(toast.id)
-  })
+  useToasts().$reset()
   page.unmount()
   vi.useRealTimers()
 })
@@ -32,9 +30,11 @@ describe('short messages', () => {
     await passes(9_000)
     expect(shown()).toHaveLength(2)
     await passes(2_000)
-    expect(toasts.value.map((toast) => toast.text)).toEqual(['The application does not answer.'])
+    expect(useToasts().list.map((toast) => toast.text)).toEqual([
+      'The application does not answer.',
+    ])
     await passes(600_000)
-    expect(toasts.value).toHaveLength(1)
+    expect(useToasts().list).toHaveLength(1)
   })
 
   it('wait while somebody is on them', async () => {
@@ -44,10 +44,10 @@ describe('short messages', () => {
     const one = document.querySelector('[data-test=toast]')
     one?.dispatchEvent(new MouseEvent('pointermove', { bubbles: true }))
     await passes(60_000)
-    expect(toasts.value).toHaveLength(1)
+    expect(useToasts().list).toHaveLength(1)
     one?.parentElement?.dispatchEvent(new MouseEvent('pointerleave'))
     await passes(20_000)
-    expect(toasts.value).toHaveLength(0)
+    expect(useToasts().list).toHaveLength(0)
   })
 
   it('take back what was done, once', async () => {
@@ -58,7 +58,7 @@ describe('short messages', () => {
     document.querySelector<HTMLElement>('[data-test=undo]')?.click()
     await passes(0)
     expect(undo).toHaveBeenCalledTimes(1)
-    expect(toasts.value).toHaveLength(0)
+    expect(useToasts().list).toHaveLength(0)
   })
 
   it('offer a next step for longer', async () => {

@@ -1,25 +1,27 @@
 <script setup lang="ts">
 import { Undo2, X } from '@lucide/vue'
 import { ToastClose, ToastDescription, ToastProvider, ToastRoot, ToastViewport } from 'reka-ui'
-import { dismiss, toasts, type Toast } from '@/api/toasts'
+import { useToasts, type Toast } from '@/api/toasts'
 import KeyHint from '@/ui/KeyHint.vue'
+
+const toasts = useToasts()
 
 /** So long they stay, in milliseconds; the time stands still while somebody is on one, or in another window. */
 const STAYS = { done: 10_000, offer: 30_000, problem: Number.POSITIVE_INFINITY }
 
 function takeBack(id: number, undo: () => Promise<unknown>): void {
-  dismiss(id)
+  toasts.dismiss(id)
   void undo()
 }
 
 function take(id: number, run: () => void): void {
-  dismiss(id)
+  toasts.dismiss(id)
   run()
 }
 
 function closed(toast: Toast, open: boolean): void {
   if (!open) {
-    dismiss(toast.id)
+    toasts.dismiss(toast.id)
   }
 }
 </script>
@@ -27,7 +29,7 @@ function closed(toast: Toast, open: boolean): void {
 <template>
   <ToastProvider swipe-direction="left" label="What happened">
     <ToastRoot
-      v-for="toast in toasts"
+      v-for="toast in toasts.list"
       :key="toast.id"
       class="floating pointer-events-auto flex max-w-full items-center gap-3 px-3 py-2"
       :class="toast.kind === 'problem' ? 'border-rust' : ''"

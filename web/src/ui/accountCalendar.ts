@@ -1,4 +1,5 @@
-import { shallowRef } from 'vue'
+import { defineStore } from 'pinia'
+import { markRaw } from 'vue'
 import type { CalendarView } from '@/api/client'
 
 /** How the account counts: its zone, its clock, its working days. The page formats with it and computes nothing else. */
@@ -22,24 +23,27 @@ const USUAL: AccountCalendar = {
   off: new Map(),
 }
 
-export const accountCalendar = shallowRef<AccountCalendar>(USUAL)
-
-/** Takes over the account's calendar. A difference of a few seconds is the way of the answer, not a wrong clock. */
-export function adoptCalendar(view: CalendarView, receivedAtMs = Date.now()): void {
-  const ahead = Date.parse(view.now) - receivedAtMs
-  accountCalendar.value = {
-    zone: view.zone,
-    aheadMs: Math.abs(ahead) < 5_000 ? 0 : ahead,
-    monthFirst: view.monthFirst,
-    workingDays: new Set(view.workingDays),
-    minutesOfADay: view.minutesOfADay,
-    off: new Map(view.off.map((day) => [day.day, day.reason])),
-  }
-}
+export const useAccountCalendar = defineStore('account calendar', {
+  state: () => ({ ...USUAL }),
+  actions: {
+    /** Takes over the account's calendar. A difference of a few seconds is the way of the answer, not a wrong clock. */
+    adopt(view: CalendarView, receivedAtMs = Date.now()): void {
+      const ahead = Date.parse(view.now) - receivedAtMs
+      this.$patch({
+        zone: view.zone,
+        aheadMs: Math.abs(ahead) < 5_000 ? 0 : ahead,
+        monthFirst: view.monthFirst,
+        workingDays: markRaw(new Set(view.workingDays)),
+        minutesOfADay: view.minutesOfADay,
+        off: markRaw(new Map(view.off.map((day) => [day.day, day.reason]))),
+      })
+    },
+  },
+})
 
 /** The moment by the application's clock. */
 export function now(): Date {
-  return new Date(Date.now() + accountCalendar.value.aheadMs)
+  return new Date(Date.now() + useAccountCalendar().aheadMs)
 }
 
 const WEEKDAYS = [
@@ -55,5 +59,6 @@ const WEEKDAYS = [
 /** Whether no work is done on a calendar day ("2026-03-06"). */
 export function isDayOff(isoDay: string): boolean {
   const weekday = WEEKDAYS[new Date(`${isoDay}T00:00:00Z`).getUTCDay()] ?? 'SUNDAY'
-  return !accountCalendar.value.workingDays.has(weekday) || accountCalendar.value.off.has(isoDay)
+  const { workingDays, off } = useAccountCalendar()
+  return !workingDays.has(weekday) || off.has(isoDay)
 }

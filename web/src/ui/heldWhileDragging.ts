@@ -1,15 +1,16 @@
-import { getCurrentScope, onScopeDispose, ref, watch } from 'vue'
+import { defineStore } from 'pinia'
+import { getCurrentScope, onScopeDispose, watch } from 'vue'
 
-const dragging = ref(false)
+const useDragging = defineStore('dragging', { state: () => ({ on: false }) })
 
 /** Something is being dragged from one place of a list to another. */
 export function dragBegan(): void {
-  dragging.value = true
+  useDragging().on = true
 }
 
 /** It was let go. */
 export function dragEnded(): void {
-  dragging.value = false
+  useDragging().on = false
 }
 
 /**
@@ -17,10 +18,11 @@ export function dragEnded(): void {
  * would lose what it holds.
  */
 export function showUnlessDragging<T>(source: () => T, show: (now: T) => void): void {
+  const dragging = useDragging()
   let waiting: { now: T } | undefined
 
   function showWaiting(): void {
-    if (waiting && !dragging.value) {
+    if (waiting && !dragging.on) {
       const { now } = waiting
       waiting = undefined
       show(now)
@@ -35,7 +37,7 @@ export function showUnlessDragging<T>(source: () => T, show: (now: T) => void): 
     },
     { immediate: true },
   )
-  watch(dragging, showWaiting)
+  watch(() => dragging.on, showWaiting)
   // Who leaves the view in the middle of it drags nothing any more.
   if (getCurrentScope()) {
     onScopeDispose(dragEnded)

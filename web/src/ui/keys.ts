@@ -1,4 +1,5 @@
-import { onScopeDispose, ref, shallowReactive } from 'vue'
+import { defineStore } from 'pinia'
+import { onScopeDispose, shallowReactive } from 'vue'
 
 /** A key with what it does, as it is listed in the help. */
 export interface KeyBinding {
@@ -26,8 +27,16 @@ interface Group {
   bindings: KeyBinding[]
 }
 
-const groups = shallowReactive<Group[]>([])
-const changed = ref<Record<string, string>>({})
+interface Keyboard {
+  /** What is bound now, the latest last. */
+  groups: Group[]
+  /** The keys that the account has changed, by name. */
+  changed: Record<string, string>
+}
+
+const useKeyboard = defineStore('keys', {
+  state: (): Keyboard => ({ groups: shallowReactive<Group[]>([]), changed: {} }),
+})
 
 /** Names a binding in what an account has changed. */
 export function keyId(group: string, does: string): string {
@@ -36,12 +45,12 @@ export function keyId(group: string, does: string): string {
 
 /** Takes the keys that an account has changed, by name. */
 export function setKeys(keys: Record<string, string>): void {
-  changed.value = keys
+  useKeyboard().changed = keys
 }
 
 /** The key that counts for a binding: the changed one, else its own. */
 export function keyFor(group: string, binding: KeyBinding): { key: string; shift?: boolean } {
-  const own = changed.value[keyId(group, binding.does)]
+  const own = useKeyboard().changed[keyId(group, binding.does)]
   if (own === undefined) {
     return binding
   }
@@ -66,8 +75,8 @@ export function keyName(key: { key: string; shift?: boolean }): string {
 
 /** The key that does something now, as it is shown; empty when nothing does. */
 export function shownKey(title: string, does: string): string {
-  const binding = groups
-    .filter((each) => each.title === title)
+  const binding = useKeyboard()
+    .groups.filter((each) => each.title === title)
     .flatMap((each) => each.bindings)
     .find((each) => each.does === does)
   return binding ? keyName(keyFor(title, binding)) : ''
@@ -75,6 +84,7 @@ export function shownKey(title: string, does: string): string {
 
 /** Everything that a key does now, for the help; what parts of a view bind stands together. */
 export function keyGroups(): readonly Group[] {
+  const { groups } = useKeyboard()
   return [...new Set(groups.map((group) => group.title))].map((title) => ({
     title,
     bindings: groups.filter((group) => group.title === title).flatMap((group) => group.bindings),
@@ -136,7 +146,7 @@ export function bindingFor(event: KeyboardEvent, among: readonly Group[]): KeyBi
 }
 
 document.addEventListener('keydown', (event) => {
-  const binding = bindingFor(event, groups)
+  const binding = bindingFor(event, useKeyboard().groups)
   if (binding) {
     event.preventDefault()
     binding.run(event)
@@ -146,6 +156,7 @@ document.addEventListener('keydown', (event) => {
 /** Binds keys for as long as the component lives. */
 export function useKeys(title: string, bindings: KeyBinding[]): void {
   const group = { title, bindings }
+  const { groups } = useKeyboard()
   groups.push(group)
   onScopeDispose(() => {
     groups.splice(groups.indexOf(group), 1)

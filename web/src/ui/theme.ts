@@ -1,21 +1,27 @@
-import { readonly, ref } from 'vue'
+import { defineStore } from 'pinia'
 
 export type Theme = 'system' | 'light' | 'dark'
 
 const KEY = 'squallnote.theme'
 const dark = window.matchMedia('(prefers-color-scheme: dark)')
-const stored = localStorage.getItem(KEY)
-const choice = ref<Theme>(stored === 'light' || stored === 'dark' ? stored : 'system')
-export const theme = readonly(choice)
+
+/** Which colours somebody at this browser has chosen. */
+export const useTheme = defineStore('theme', {
+  state: (): { choice: Theme } => {
+    const stored = localStorage.getItem(KEY)
+    return { choice: stored === 'light' || stored === 'dark' ? stored : 'system' }
+  },
+})
 
 /** Sets the colours by the choice, or by what the system asks for. */
 export function applyTheme(): void {
-  const night = choice.value === 'dark' || (choice.value === 'system' && dark.matches)
+  const { choice } = useTheme()
+  const night = choice === 'dark' || (choice === 'system' && dark.matches)
   document.documentElement.dataset.theme = night ? 'dark' : 'light'
 }
 
 export function setTheme(wanted: Theme): void {
-  choice.value = wanted
+  useTheme().choice = wanted
   localStorage.setItem(KEY, wanted)
   applyTheme()
 }

@@ -1,5 +1,5 @@
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { accountCalendar } from '@/ui/accountCalendar'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { useAccountCalendar } from '@/ui/accountCalendar'
 import {
   day,
   isoDayOf,
@@ -11,12 +11,8 @@ import {
   workingSpanInWords,
 } from '@/ui/time'
 
-const usual = accountCalendar.value
 beforeEach(() => {
-  accountCalendar.value = { ...usual, zone: 'Europe/London' }
-})
-afterEach(() => {
-  accountCalendar.value = usual
+  useAccountCalendar().zone = 'Europe/London'
 })
 
 describe('spans', () => {

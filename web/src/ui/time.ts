@@ -1,5 +1,5 @@
 import { parseDate } from '@internationalized/date'
-import { accountCalendar, now } from '@/ui/accountCalendar'
+import { now, useAccountCalendar } from '@/ui/accountCalendar'
 
 /** The language that dates are written in. */
 export const LOCALE = 'en-GB'
@@ -12,7 +12,7 @@ export function workingSpan(minutes: number): string {
   if (minutes < 60) {
     return `${minutes} min`
   }
-  const { minutesOfADay } = accountCalendar.value
+  const { minutesOfADay } = useAccountCalendar()
   return minutes < minutesOfADay
     ? `${Math.floor(minutes / 60)} h`
     : `${Math.floor(minutes / minutesOfADay)} d`
@@ -60,7 +60,7 @@ function parts(date: Date, zone: string): Parts {
 
 function dayText(found: Parts, withYear: boolean): string {
   const { weekday = '', day: date = '', month = '', year = '' } = found
-  const text = accountCalendar.value.monthFirst
+  const text = useAccountCalendar().monthFirst
     ? `${weekday} ${month} ${date}`
     : `${weekday} ${date} ${month}`
   return withYear ? `${text} ${year}` : text
@@ -68,11 +68,11 @@ function dayText(found: Parts, withYear: boolean): string {
 
 function dateText(found: Parts): string {
   const { day: date = '', month = '' } = found
-  return accountCalendar.value.monthFirst ? `${month} ${date}` : `${date} ${month}`
+  return useAccountCalendar().monthFirst ? `${month} ${date}` : `${date} ${month}`
 }
 
 function here(date: Date): Parts {
-  return parts(date, accountCalendar.value.zone)
+  return parts(date, useAccountCalendar().zone)
 }
 
 /** A calendar day has no zone: it is read as its midnight in UTC and written in UTC. */
@@ -124,7 +124,7 @@ export function replyByShort(isoDay: string, time: string | null, at: Date = now
 
 /** The calendar day of a moment in the account's zone. */
 export function isoDayOf(date: Date): string {
-  const { zone } = accountCalendar.value
+  const { zone } = useAccountCalendar()
   let format = isoFormats.get(zone)
   if (!format) {
     // This locale writes dates as ISO 8601 does.

@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue
 import type { ChartBars } from '@/record/figures/bars'
 import { Chart, type ChartConfiguration } from '@/record/figures/chart'
 import { minutesApart } from '@/record/figures/steps'
-import { accountCalendar } from '@/ui/accountCalendar'
+import { useAccountCalendar } from '@/ui/accountCalendar'
 
 /** Bars beside each other; what they say stands in a table too, so that it is an ornament for whoever cannot see it. */
 const { chart } = defineProps<{ chart: ChartBars }>()
@@ -34,7 +34,7 @@ function config(): ChartConfiguration<'bar'> {
         ? {
             stepSize: minutesApart(
               Math.max(...chart.series.flatMap((series) => series.values)),
-              accountCalendar.value.minutesOfADay,
+              useAccountCalendar().minutesOfADay,
             ),
           }
         : { precision: 0 }),
@@ -99,7 +99,7 @@ onMounted(() => {
   draw()
   watched.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
 })
-watch(() => [chart, accountCalendar.value], draw)
+watch(() => [chart, useAccountCalendar().minutesOfADay], draw)
 onBeforeUnmount(() => {
   watched.disconnect()
   drawn?.destroy()

@@ -1,11 +1,11 @@
 import type { FiguresView } from '@/api/client'
-import { accountCalendar } from '@/ui/accountCalendar'
+import { useAccountCalendar } from '@/ui/accountCalendar'
 import { effortText } from '@/ui/effort'
 import { day, shiftDay } from '@/ui/time'
 
 /** A length of working time in two units at most, never said shorter than it is; "at once" for less than a minute. */
 export function span(minutes: number): string {
-  const { minutesOfADay } = accountCalendar.value
+  const { minutesOfADay } = useAccountCalendar()
   if (minutes < 1) {
     return 'at once'
   }

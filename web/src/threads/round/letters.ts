@@ -1,8 +1,15 @@
-import { client, unwrap, type DueView } from '@/api/client'
+import { client, unwrap, type DueView, type SessionView } from '@/api/client'
 import { run } from '@/api/commands'
+import { queryClient } from '@/api/queries'
 import { decideThreads, type ThreadChoice } from '@/threads/decide'
 
 const KEPT = 'chase-letter '
+
+/** Of each account at this browser its own. */
+function place(key: string): string {
+  const session = queryClient.getQueryData<SessionView>(['session'])
+  return `${KEPT}${session?.account?.id ?? ''} ${key}`
+}
 
 /** By what a letter is known: to whom; in a room, each thread has a letter of its own. */
 export function keyOf(due: DueView): string {
@@ -19,15 +26,15 @@ export interface Letter {
 
 /** What was typed into a letter that has not gone out, in this browser. */
 export function keptLetter(key: string): Letter | undefined {
-  const kept = localStorage.getItem(KEPT + key)
+  const kept = localStorage.getItem(place(key))
   return kept === null ? undefined : (JSON.parse(kept) as Letter)
 }
 
 export function keepLetter(key: string, letter: Letter | undefined): void {
   if (letter === undefined) {
-    localStorage.removeItem(KEPT + key)
+    localStorage.removeItem(place(key))
   } else {
-    localStorage.setItem(KEPT + key, JSON.stringify(letter))
+    localStorage.setItem(place(key), JSON.stringify(letter))
   }
 }
 
