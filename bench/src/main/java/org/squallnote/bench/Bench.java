@@ -37,6 +37,7 @@ public final class Bench {
     private static final int SEVERAL = 500;
     private static final int STORE = 100_000;
     private static final int YEARS = 10;
+    private static final int AN_HOUR = 60;
     private static final int COUNTED = 500;
     private static final int COUNTED_OF_RECORD = 60;
     private static final int WITH_OTHERS = 3_000;
@@ -61,7 +62,9 @@ public final class Bench {
      * Runs everything; takes some minutes.
      *
      * @param args a file of labelled messages as JSON Lines and, to measure only the engine, {@code engine}, only
-     *     planning, {@code plan}, only finding, {@code search}, only the record, {@code record}, only a whole account, {@code portable}, or only what a page asks for with a large store behind it, {@code views}
+     *     planning, {@code plan}, only finding, {@code search}, only the record, {@code record}, only a whole account, {@code portable}, only what a page asks for with a large store behind it, {@code views}, only
+     *     what it holds in memory then, {@code heap}, or only the command that imports, {@code import}, and behind that how Java is started and
+     *     the application's jar
      */
     public static void main(String[] args) throws IOException, InterruptedException {
         String part = args.length > 1 ? args[1] : "";
@@ -77,13 +80,21 @@ public final class Bench {
         if (part.isEmpty() || part.equals("portable")) {
             PortableBench.run();
         }
-        if (List.of("engine", "plan", "search", "portable").contains(part)) {
+        if (part.equals("import")) {
+            int application = args.length - 1;
+            ImportBench.run(List.of(args).subList(2, application), Path.of(args[application]));
+        }
+        if (List.of("engine", "plan", "search", "portable", "import").contains(part)) {
             return;
         }
         Path data = Files.createTempDirectory("squallnote-bench");
         try (ConfigurableApplicationContext application =
                 SpringApplication.run(Squallnote.class, "--data=" + data, "--server.port=0")) {
             Bench bench = new Bench(application);
+            if (part.equals("heap")) {
+                HeapBench.run(bench, args.length > 2 ? Integer.parseInt(args[2]) : AN_HOUR);
+                return;
+            }
             if (part.equals("record")) {
                 bench.record();
                 return;
@@ -227,7 +238,7 @@ public final class Bench {
     }
 
     /** Requests for five hundred things, in no order of time. */
-    private List<HttpRequest> each(Account account, String path, String query) throws IOException {
+    List<HttpRequest> each(Account account, String path, String query) throws IOException {
         List<HttpRequest> requests = new ArrayList<>();
         for (UUID id : jdbc().queryForList(query + " fetch first 500 rows only", UUID.class, account.id())) {
             requests.add(request(account, path + id).build());
@@ -290,13 +301,7 @@ public final class Bench {
 
     /** Five hundred undecided messages followed up in one request, and taken back in another. */
     private void several(Account account) throws IOException, InterruptedException {
-        String ids = String.join(
-                "\",\"",
-                jdbc().queryForList(
-                                "select cast(id as varchar) from message where owner = ? and decision = 'UNDECIDED'"
-                                        + " order by sent_at desc fetch first " + SEVERAL + " rows only",
-                                String.class,
-                                account.id()));
+        String ids = String.join("\",\"", undecided(account, SEVERAL));
         List<Double> decided = new ArrayList<>();
         List<Double> undone = new ArrayList<>();
         for (int round = 0; round < ROUNDS + 2; round++) {
@@ -316,13 +321,22 @@ public final class Bench {
                 SEVERAL, median(decided.subList(2, decided.size())), median(undone.subList(2, undone.size())));
     }
 
-    private HttpRequest.Builder change(Account account, String path, UUID command) throws IOException {
+    /** The newest messages that wait for a decision. */
+    List<String> undecided(Account account, int most) {
+        return jdbc().queryForList(
+                        "select cast(id as varchar) from message where owner = ? and decision = 'UNDECIDED'"
+                                + " order by sent_at desc fetch first " + most + " rows only",
+                        String.class,
+                        account.id());
+    }
+
+    HttpRequest.Builder change(Account account, String path, UUID command) throws IOException {
         return request(account, path)
                 .header(CommandId.HEADER, command.toString())
                 .header("Content-Type", "application/json");
     }
 
-    private HttpRequest.Builder request(Account account, String path) throws IOException {
+    HttpRequest.Builder request(Account account, String path) throws IOException {
         List<String> running =
                 Files.readAllLines(application.getBean(DataFolder.class).file(DataFolder.RUNNING));
         return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + running.get(0) + path))
@@ -330,7 +344,7 @@ public final class Bench {
                 .header(LocalToken.ACCOUNT_HEADER, account.signIn());
     }
 
-    private void send(HttpRequest request) throws IOException, InterruptedException {
+    void send(HttpRequest request) throws IOException, InterruptedException {
         HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
         if (response.statusCode() != 200) {
             throw new IllegalStateException(request.uri() + " answered " + response.statusCode());
@@ -342,14 +356,14 @@ public final class Bench {
         return found == null ? 0 : found;
     }
 
-    private Account newAccount() {
+    Account newAccount() {
         UUID id = UUID.randomUUID();
         Account account = new Account(id, "bench-" + id, "Bench", "none", "UTC", false, now);
         accounts.insert(account);
         return account;
     }
 
-    private void importInto(Account account, Path file) throws IOException {
+    void importInto(Account account, Path file) throws IOException {
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
             FileImport.Result result = files.run(account.id(), in);
             if (result.added() != result.found()) {

@@ -24,6 +24,15 @@ final class GeneratedMbox {
 
     /** Writes the file; the seed makes two files with different messages. */
     static Path write(int messages, long seed, Instant end) throws IOException {
+        return write(messages, seed, end, false);
+    }
+
+    /** Writes a file of nothing but plain text. */
+    static Path writePlain(int messages, long seed, Instant end) throws IOException {
+        return write(messages, seed, end, true);
+    }
+
+    private static Path write(int messages, long seed, Instant end, boolean plain) throws IOException {
         Path file = Files.createTempFile("squallnote-bench", ".mbox");
         Random random = new Random(seed);
         List<String> open = new ArrayList<>();
@@ -33,7 +42,7 @@ final class GeneratedMbox {
                 String id = "m" + i + "." + seed + "@bench.example";
                 boolean answer = !open.isEmpty() && random.nextInt(3) > 0;
                 String chain = answer ? open.remove(random.nextInt(open.size())) : "";
-                writeMessage(out, random, i, id, chain, sentAt);
+                writeMessage(out, random, i, id, chain, sentAt, plain);
                 if (chain.length() < 400) {
                     open.add(chain.isEmpty() ? "<" + id + ">" : chain + " <" + id + ">");
                 }
@@ -46,7 +55,8 @@ final class GeneratedMbox {
     }
 
     private static void writeMessage(
-            BufferedWriter out, Random random, int number, String id, String chain, Instant sentAt) throws IOException {
+            BufferedWriter out, Random random, int number, String id, String chain, Instant sentAt, boolean plain)
+            throws IOException {
         String text = words(random, 80 + random.nextInt(200));
         out.write("From writer@bench.example Mon Mar  2 10:00:00 2026\n");
         out.write("Received: from mx.bench.example by mail.merrowquay.example; Mon, 2 Mar 2026 10:00:00 +0000\n");
@@ -59,7 +69,7 @@ final class GeneratedMbox {
             out.write("References: " + chain + "\n");
         }
         out.write("MIME-Version: 1.0\n");
-        if (number % 3 == 0) {
+        if (plain || number % 3 == 0) {
             out.write("Content-Type: text/plain; charset=utf-8\n\n" + text + "\n\n");
             return;
         }

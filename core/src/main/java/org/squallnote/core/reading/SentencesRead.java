@@ -60,6 +60,11 @@ final class SentencesRead {
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
             boolean answered = goesOn
                     && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
+            if (i + 1 < sentences.size()) {
+                // "Pizza or curry? @Nell @Roy": those who are called behind it are asked.
+                Vocatives.Call behind = vocatives.mentionsAlone(sentences.get(i + 1));
+                called = behind.isOne() ? behind.who() : called;
+            }
             ReadSentence one = read(sentence, goesOn, !said, answered);
             read.add(one);
             for (DatePhrase phrase : one.dates()) {
@@ -199,7 +204,10 @@ final class SentencesRead {
         }
         // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.
         for (int at = asks.parts().clauseOf(ask.from()); at >= 0; at--) {
-            Vocatives.Call call = vocatives.leading(sentence, asks.parts().firstOfClause(at));
+            int begin = asks.parts().firstOfClause(at);
+            // "Hi Ines, hi Tom, …" is one call.
+            Vocatives.Call call =
+                    opening.isOne() && begin < opening.toExclusive() ? opening : vocatives.leading(sentence, begin);
             if (call.isOne() && call.toExclusive() <= Math.max(ask.from(), 1) + 1) {
                 called = call.who();
                 return call.who();

@@ -191,11 +191,11 @@ public record TakingUp(
             // "They'll be ready by Wednesday"; what "will be with you" is on its way.
             return !sentence.norm(at + 1).equals("with");
         }
+        if (SAID_BY_IT.has(sentence, at)) {
+            return false;
+        }
         if (SUBJECT.has(sentence, at - 1)) {
-            return !SAID_BY_IT.has(sentence, at)
-                    && (GO.has(sentence, at)
-                            || Phrases.GIVING.has(sentence, at)
-                            || Phrases.IMPERATIVE.has(sentence, at));
+            return GO.has(sentence, at) || Phrases.GIVING.has(sentence, at) || Phrases.IMPERATIVE.has(sentence, at);
         }
         boolean several = before.length() > 3 && before.endsWith("s") && !before.endsWith("'s") && at >= 2;
         if (several && (GO.has(sentence, at) || Phrases.GIVING.has(sentence, at))) {

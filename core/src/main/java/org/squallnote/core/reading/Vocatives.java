@@ -368,6 +368,15 @@ final class Vocatives {
         return Call.NONE;
     }
 
+    /** The call of a sentence that is nothing but mentions, or none. */
+    Call mentionsAlone(Sentence sentence) {
+        if (!sentence.at(0).isMention()) {
+            return Call.NONE;
+        }
+        Call call = leading(sentence, 0);
+        return call.isOne() && call.toExclusive() == sentence.size() ? call : Call.NONE;
+    }
+
     /** "can you check the valve Ines?": a name that nothing before it takes as its object. */
     private boolean isCalledAtTheEnd(Sentence sentence, int at) {
         boolean spokenTo = sentence.hasWord("you", "your", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);

@@ -118,7 +118,7 @@ final class TurnStep {
             answerInTheirPlace(event);
             wasAwaited = answer(event);
         }
-        if (!wasAwaited && facts.promises() && !isAwaited(event.from())) {
+        if (!wasAwaited && facts.promises() && !isAwaited(event.from()) && !isForAnother(event)) {
             awaited.add(new Awaited(
                     event.from(),
                     event.messageId(),
@@ -132,6 +132,21 @@ final class TurnStep {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
         }
+    }
+
+    /** Tom answers what Will asked us both: what he promises there is for Will. */
+    private boolean isForAnother(TurnEvent event) {
+        if (Wanted.isToldToOthers(event.facts().promised())) {
+            return true;
+        }
+        return event.channel() == Channel.MAIL
+                && event.answers()
+                        .flatMap(earlier::message)
+                        .filter(one -> one.direction() == Direction.INCOMING
+                                && one.facts().asksMe()
+                                && !one.from().isSameAs(event.from())
+                                && event.isAddressedTo(one.from().address()))
+                        .isPresent();
     }
 
     /** "How do I open it?" "Hold the green button": tells me what to do since I wanted to know, and asks nothing. */

@@ -39,6 +39,10 @@ final class Wanted {
     private static final Pattern WANTED_BACK =
             Pattern.compile("\\?|\\b(me|us|know|reply|answer|confirm|return|need|want|could|can|would|will)\\b");
 
+    /** "I'll tell the band": whoever hears it gets nothing by it. */
+    private static final Pattern TOLD_TO_OTHERS =
+            Pattern.compile("\\b(tell|inform|warn|remind|thank) (the|them|him|her|my|our|everybody|everyone)\\b");
+
     /** As people type it in a chat. */
     private static final Pattern SHORT_YOU = Pattern.compile("\\b(u|ya)\\b");
 
@@ -64,6 +68,11 @@ final class Wanted {
     /** Whether it wants to be told what to do. */
     static boolean asksWhatToDo(String ask) {
         return WHAT_TO_DO.matcher(inSmall(ask)).find();
+    }
+
+    /** Whether a promise is about what others will be told. */
+    static boolean isToldToOthers(String promise) {
+        return TOLD_TO_OTHERS.matcher(inSmall(promise)).find();
     }
 
     /** Whether it tells somebody what to do and wants nothing back. */

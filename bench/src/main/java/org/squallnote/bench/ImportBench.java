@@ -1,0 +1,91 @@
+package org.squallnote.bench;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+
+/** How long the command takes that imports a large mbox, from its start to its end, beside a process that merely parses the same file. */
+final class ImportBench {
+
+    private static final int MESSAGES = 26_000;
+    private static final int ROUNDS = 3;
+
+    private ImportBench() {}
+
+    /** @param java how the application's Java is started: the command and its options */
+    static void run(List<String> java, Path application) throws IOException, InterruptedException {
+        Path mbox = GeneratedMbox.writePlain(MESSAGES, 3, Instant.now());
+        Path data = Files.createTempDirectory("squallnote-import");
+        List<String> parsing =
+                with(java, "-cp", System.getProperty("java.class.path"), PlainParsing.class.getName(), mbox.toString());
+        List<Double> parsed = new ArrayList<>();
+        List<Double> imported = new ArrayList<>();
+        double times = 0;
+        try {
+            for (int round = 0; round < ROUNDS; round++) {
+                parsed.add(seconds(parsing));
+                Path fresh = Files.createDirectory(data.resolve("round" + round));
+                imported.add(seconds(
+                        with(java, "-jar", application.toString(), "--data=" + fresh, "import", mbox.toString())));
+                times = (double) size(fresh) / Files.size(mbox);
+            }
+        } finally {
+            Files.delete(mbox);
+            try (var paths = Files.walk(data)) {
+                paths.sorted(Collections.reverseOrder())
+                        .forEach(path -> path.toFile().delete());
+            }
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "The command that imports %d messages, from start to end: %.1f times a process that merely parses them (%.1f and %.1f s; goal: at most 4)%n",
+                MESSAGES,
+                median(imported) / median(parsed),
+                median(imported),
+                median(parsed));
+        System.out.printf(
+                Locale.ROOT, "The data folder right after it: %.2f times the file (goal: at most 2)%n", times);
+    }
+
+    private static List<String> with(List<String> java, String... more) {
+        List<String> command = new ArrayList<>(java);
+        command.addAll(List.of(more));
+        return command;
+    }
+
+    private static double seconds(List<String> command) throws IOException, InterruptedException {
+        long began = System.nanoTime();
+        Process process = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start();
+        if (process.waitFor() != 0) {
+            throw new IllegalStateException("It failed: " + String.join(" ", command));
+        }
+        return (System.nanoTime() - began) / 1e9;
+    }
+
+    private static long size(Path folder) throws IOException {
+        try (var paths = Files.walk(folder)) {
+            return paths.filter(Files::isRegularFile)
+                    .mapToLong(path -> {
+                        try {
+                            return Files.size(path);
+                        } catch (IOException e) {
+                            throw new UncheckedIOException(e);
+                        }
+                    })
+                    .sum();
+        }
+    }
+
+    private static double median(List<Double> values) {
+        return values.stream().sorted().toList().get(values.size() / 2);
+    }
+}
