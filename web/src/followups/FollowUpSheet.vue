@@ -82,6 +82,7 @@ useKeys('Follow-up sheet', [
   },
 ])
 const { details, change: changeDetails } = useDetails({
+  id: () => id,
   stored: () =>
     followUp.data.value && {
       startDay: followUp.data.value.line.startDay,

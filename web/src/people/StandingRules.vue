@@ -71,7 +71,13 @@ function remind(days: number | null): void {
 </script>
 
 <template>
-  <section aria-label="What always holds" class="print:hidden" data-test="standing-rules">
+  <!-- Before it is known what holds, nothing could be changed without losing the rest. -->
+  <section
+    v-if="rules.data.value && chasing.data.value"
+    aria-label="What always holds"
+    class="print:hidden"
+    data-test="standing-rules"
+  >
     <h3 class="font-semibold">What always holds</h3>
     <div class="mt-1 flex flex-wrap items-center gap-x-5 gap-y-2">
       <label class="flex items-center gap-2">

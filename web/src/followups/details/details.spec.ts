@@ -43,37 +43,84 @@ describe('the checklist', () => {
 describe('details', () => {
   beforeEach(() => {
     vi.useFakeTimers()
+    localStorage.clear()
   })
   afterEach(() => {
     vi.useRealTimers()
   })
 
-  it('are saved after a pause and when the sheet closes, a step without words not at all', async () => {
-    const saved: Details[] = []
-    let change: (details: Details) => void = () => undefined
+  /** A sheet over what a server keeps, as long as that one answers. */
+  function sheet(server: { details: Details; answers: boolean; saves: number }) {
+    let use: ReturnType<typeof useDetails> | undefined
     const wrapper = mount({
       setup() {
-        const use = useDetails({
-          stored: () => saved.at(-1) ?? EMPTY,
+        use = useDetails({
+          id: () => 'f1',
+          stored: () => server.details,
           save: (details) => {
-            saved.push(details)
-            return Promise.resolve(true)
+            server.saves++
+            server.details = server.answers ? details : server.details
+            return Promise.resolve(server.answers)
           },
         })
-        change = use.change
         return () => h('div')
       },
     })
-    change({ ...EMPTY, checklist: [{ text: ' ', done: false }] })
+    return {
+      note: () => use?.details.value?.note,
+      type: (note: string) => use?.change({ ...server.details, note }),
+      change: (details: Details) => use?.change(details),
+      close: async () => {
+        wrapper.unmount()
+        await flushPromises()
+      },
+    }
+  }
+
+  it('are saved after a pause and when the sheet closes, a step without words not at all', async () => {
+    const server = { details: EMPTY, answers: true, saves: 0 }
+    const open = sheet(server)
+    open.change({ ...EMPTY, checklist: [{ text: ' ', done: false }] })
     await vi.advanceTimersByTimeAsync(1000)
-    expect(saved).toHaveLength(0)
-    change({ ...EMPTY, note: 'two' })
-    change({ ...EMPTY, note: 'two copies' })
+    expect(server.saves).toBe(0)
+    open.type('two')
+    open.type('two copies')
     await vi.advanceTimersByTimeAsync(1000)
-    expect(saved.map((each) => each.note)).toEqual(['two copies'])
-    change({ ...EMPTY, note: 'three' })
-    wrapper.unmount()
-    await flushPromises()
-    expect(saved.at(-1)?.note).toBe('three')
+    expect(server).toMatchObject({ saves: 1, details: { note: 'two copies' } })
+    open.type('three')
+    await open.close()
+    expect(server.details.note).toBe('three')
+    expect(localStorage).toHaveLength(0)
+  })
+
+  it('that could not be saved are there when the sheet is opened again, and are saved then', async () => {
+    const server = { details: EMPTY, answers: false, saves: 0 }
+    const before = sheet(server)
+    before.type('the key is under the bench')
+    await before.close()
+    expect(server.details.note).toBe('')
+
+    server.answers = true
+    const again = sheet(server)
+    expect(again.note()).toBe('the key is under the bench')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.details.note).toBe('the key is under the bench')
+    expect(localStorage).toHaveLength(0)
+    await again.close()
+  })
+
+  it('changed elsewhere meanwhile are kept, with the note that was typed below', async () => {
+    const server = { details: EMPTY, answers: false, saves: 0 }
+    const before = sheet(server)
+    before.type('ask Bo')
+    await before.close()
+
+    server.answers = true
+    server.details = { ...EMPTY, place: 'Yard', note: 'ask Tilda' }
+    const again = sheet(server)
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.details).toMatchObject({ place: 'Yard' })
+    expect(server.details.note).toBe('ask Tilda\n\nTyped before and not saved:\nask Bo')
+    await again.close()
   })
 })

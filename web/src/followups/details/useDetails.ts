@@ -2,6 +2,29 @@ import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
 import type { Details } from '@/api/client'
 
 const QUIET_MS = 600
+const KEPT = 'squallnote.details.'
+
+/** What was typed and not saved yet, in this browser, with what it was typed over. */
+interface Kept {
+  over: string
+  details: Details
+}
+
+function kept(id: string): Kept | undefined {
+  const found = localStorage.getItem(KEPT + id)
+  try {
+    return found === null ? undefined : (JSON.parse(found) as Kept)
+  } catch {
+    return undefined
+  }
+}
+
+/** What was changed elsewhere meanwhile counts; a note that was typed stands below it. */
+function joined(stored: Details, typed: Details): Details {
+  return typed.note === stored.note
+    ? stored
+    : { ...stored, note: `${stored.note}\n\nTyped before and not saved:\n${typed.note}`.trim() }
+}
 
 /** Steps without words are only being written yet. */
 function filled(details: Details | undefined): string {
@@ -17,9 +40,11 @@ function same(one: Details | undefined, other: Details | undefined): boolean {
 
 /**
  * What lies behind a sentence while it is edited: saved shortly after the last keystroke, one save after the other, and
- * when the sheet is closed. What comes from the server replaces it only when nothing is waiting to be saved.
+ * when the sheet is closed. What comes from the server replaces it only when nothing is waiting to be saved. Until it is
+ * saved it stays in this browser, whatever becomes of the page or the application, and is there when the sheet is opened again.
  */
 export function useDetails(options: {
+  id: () => string
   stored: () => Details | undefined
   save: (details: Details) => Promise<boolean>
 }): { details: Ref<Details | undefined>; change: (details: Details) => void } {
@@ -39,14 +64,36 @@ export function useDetails(options: {
     saving = false
     if (saved && waiting === now) {
       waiting = undefined
+      localStorage.removeItem(KEPT + options.id())
     } else if (saved) {
+      keep(filled(now), waiting)
       await flush()
     }
+  }
+
+  function keep(over: string, typed: Details): void {
+    localStorage.setItem(KEPT + options.id(), JSON.stringify({ over, details: typed }))
+  }
+
+  function wait(changed: Details): void {
+    waiting = changed
+    clearTimeout(timer)
+    timer = setTimeout(() => void flush(), QUIET_MS)
   }
 
   watch(
     options.stored,
     (stored) => {
+      const typed = stored && !waiting && !details.value ? kept(options.id()) : undefined
+      if (stored && typed && !same(typed.details, stored)) {
+        details.value =
+          typed.over === filled(stored) ? typed.details : joined(stored, typed.details)
+        wait(details.value)
+        return
+      }
+      if (typed) {
+        localStorage.removeItem(KEPT + options.id())
+      }
       if (!waiting && !same(stored, details.value)) {
         details.value = stored
       }
@@ -62,9 +109,8 @@ export function useDetails(options: {
       if (!waiting && same(changed, options.stored())) {
         return
       }
-      waiting = changed
-      clearTimeout(timer)
-      timer = setTimeout(() => void flush(), QUIET_MS)
+      keep(kept(options.id())?.over ?? filled(options.stored()), changed)
+      wait(changed)
     },
   }
 }
