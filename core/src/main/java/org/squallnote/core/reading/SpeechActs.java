@@ -209,7 +209,8 @@ final class SpeechActs {
         for (PhraseMatch act : read.acts()) {
             boolean near = act.fromInclusive() >= promise.fromInclusive() - 1
                     && act.fromInclusive() <= promise.fromInclusive() + 1;
-            if (act.label().equals("no-promise") && near) {
+            // "I'll see" is none, "I'll see to it" is one.
+            if (act.label().equals("no-promise") && near && act.toExclusive() >= promise.toExclusive()) {
                 return true;
             }
         }
@@ -255,6 +256,12 @@ final class SpeechActs {
     /** "If it isn't paid by then, we'll have to charge interest." */
     private static boolean threatens(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 1; i++) {
+            // "We need them by noon, otherwise we'll go with 40."
+            if (i > 0
+                    && sentence.at(i).is("otherwise", "else")
+                    && sentence.at(i + 1).is("i'll", "we'll", "i", "we")) {
+                return true;
+            }
             if (sentence.at(i).is("unless") && !sentence.norm(i + 1).equals("i")) {
                 return true;
             }

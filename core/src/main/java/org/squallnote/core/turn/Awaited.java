@@ -1,5 +1,6 @@
 package org.squallnote.core.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -22,6 +23,7 @@ import org.squallnote.core.message.Party;
  * @param chases how often I have asked again
  * @param returnsOn until when they are away, as they said
  */
+@RecordBuilder
 public record Awaited(
         Party party,
         UUID messageId,
@@ -82,57 +84,45 @@ public record Awaited(
     }
 
     Awaited promisedBy(TurnEvent promise) {
-        return with(party, promise.facts().promisedBy().or(() -> by), true, answered, chases);
+        return but().by(promise.facts().promisedBy().or(() -> by))
+                .promised(true)
+                .build();
     }
 
     /** Somebody else is awaited in their place, as they say. */
     Awaited handedTo(Party other, TurnEvent said) {
-        return with(other, said.facts().promisedBy().or(() -> by), true, Optional.empty(), 0);
+        return but().party(other)
+                .by(said.facts().promisedBy().or(() -> by))
+                .promised(true)
+                .answered(Optional.empty())
+                .chases(0)
+                .build();
     }
 
     /** A part of it was given; the rest stays owed. */
     Awaited stillMissing(String rest) {
-        return new Awaited(
-                party,
-                messageId,
-                since,
-                by,
-                promised,
-                rest.isEmpty() ? what : rest,
-                openToAll,
-                Optional.empty(),
-                lastMine,
-                chases,
-                returnsOn);
+        return but().what(rest.isEmpty() ? what : rest)
+                .answered(Optional.empty())
+                .build();
     }
 
     Awaited answeredByAnother(TurnEvent answer) {
-        return with(party, by, promised, Optional.of(new ByAnother(answer.from(), answer.messageId())), chases);
-    }
-
-    private Awaited with(
-            Party who, Optional<LocalDateTime> day, boolean byPromise, Optional<ByAnother> other, int asked) {
-        return new Awaited(who, messageId, since, day, byPromise, what, openToAll, other, lastMine, asked, returnsOn);
+        return but().answered(Optional.of(new ByAnother(answer.from(), answer.messageId())))
+                .build();
     }
 
     /** I have written to them at a moment, and asked again or not. */
     Awaited writtenTo(Instant at, boolean again) {
-        return new Awaited(
-                party,
-                messageId,
-                since,
-                by,
-                promised,
-                what,
-                openToAll,
-                answered,
-                Optional.of(at),
-                again ? chases + 1 : chases,
-                returnsOn);
+        return but().lastMine(Optional.of(at))
+                .chases(again ? chases + 1 : chases)
+                .build();
     }
 
     Awaited awayUntil(LocalDate day) {
-        return new Awaited(
-                party, messageId, since, by, promised, what, openToAll, answered, lastMine, chases, Optional.of(day));
+        return but().returnsOn(Optional.of(day)).build();
+    }
+
+    private AwaitedBuilder but() {
+        return AwaitedBuilder.builder(this);
     }
 }

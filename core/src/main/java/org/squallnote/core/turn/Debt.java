@@ -1,5 +1,6 @@
 package org.squallnote.core.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.Optional;
@@ -22,6 +23,7 @@ import org.squallnote.core.message.Party;
  * @param answeredIn the message in which they did
  * @param promise my word that I will, where I gave it
  */
+@RecordBuilder
 public record Debt(
         Reason reason,
         Party to,
@@ -54,33 +56,17 @@ public record Debt(
     }
 
     Debt promised(TurnEvent word) {
-        return new Debt(
-                reason,
-                to,
-                messageId,
-                since,
-                word.facts().promisedBy().or(() -> by),
-                what,
-                others,
-                openToAll,
-                answeredBy,
-                answeredIn,
-                Optional.of(new Promised(
-                        word.messageId(), word.sentAt(), word.facts().promised())));
+        return DebtBuilder.builder(this)
+                .by(word.facts().promisedBy().or(() -> by))
+                .promise(Optional.of(new Promised(
+                        word.messageId(), word.sentAt(), word.facts().promised())))
+                .build();
     }
 
     Debt answeredInMyPlace(TurnEvent answer) {
-        return new Debt(
-                reason,
-                to,
-                messageId,
-                since,
-                by,
-                what,
-                others,
-                openToAll,
-                Optional.of(answer.from()),
-                Optional.of(answer.messageId()),
-                promise);
+        return DebtBuilder.builder(this)
+                .answeredBy(Optional.of(answer.from()))
+                .answeredIn(Optional.of(answer.messageId()))
+                .build();
     }
 }

@@ -157,18 +157,19 @@ final class TurnStep {
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
         Facts facts = event.facts();
-        return new Debt(
-                reason,
-                event.from(),
-                event.messageId(),
-                event.sentAt(),
-                facts.askBy(),
-                facts.what(),
-                others,
-                facts.openToAll(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        return DebtBuilder.builder()
+                .reason(reason)
+                .to(event.from())
+                .messageId(event.messageId())
+                .since(event.sentAt())
+                .by(facts.askBy())
+                .what(facts.what())
+                .others(others)
+                .openToAll(facts.openToAll())
+                .answeredBy(Optional.empty())
+                .answeredIn(Optional.empty())
+                .promise(Optional.empty())
+                .build();
     }
 
     private boolean isAwaited(Party party) {
@@ -472,7 +473,8 @@ final class TurnStep {
             }
         }
         if (open) {
-            awaited.removeIf(Awaited::openToAll);
+            // Whoever said "I'll do it" is still to do it.
+            awaited.removeIf(one -> one.openToAll() && !one.promised());
         }
         for (int i = asking.size() - 1; i >= 0; i--) {
             boolean answered = isAnsweredBy(asking.get(i), event) && !facts.questionBack() && !was;
@@ -601,18 +603,18 @@ final class TurnStep {
         }
         if (facts.promises() && !owed) {
             Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
-            debts.add(new Debt(
-                    Reason.PROMISED,
-                    to,
-                    event.messageId(),
-                    event.sentAt(),
-                    facts.promisedBy(),
-                    facts.promised(),
-                    Set.of(),
-                    false,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Optional.of(new Promised(event.messageId(), event.sentAt(), facts.promised()))));
+            debts.add(DebtBuilder.builder()
+                    .reason(Reason.PROMISED)
+                    .to(to)
+                    .messageId(event.messageId())
+                    .since(event.sentAt())
+                    .by(facts.promisedBy())
+                    .what(facts.promised())
+                    .others(Set.of())
+                    .answeredBy(Optional.empty())
+                    .answeredIn(Optional.empty())
+                    .promise(Optional.of(new Promised(event.messageId(), event.sentAt(), facts.promised())))
+                    .build());
         }
     }
 

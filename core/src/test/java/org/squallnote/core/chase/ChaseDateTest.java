@@ -18,6 +18,7 @@ import org.squallnote.core.text.Language;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.core.turn.Answered;
 import org.squallnote.core.turn.Awaited;
+import org.squallnote.core.turn.AwaitedBuilder;
 
 class ChaseDateTest {
 
@@ -106,18 +107,18 @@ class ChaseDateTest {
                 .startsWith("Hello Felix,")
                 .contains("> on 10 March I asked: “Which week can you dredge?”")
                 .endsWith("Ines Calloway");
-        Awaited again = new Awaited(
-                FELIX,
-                ASK,
-                TUESDAY,
-                Optional.of(LocalDate.of(2026, 3, 13).atStartOfDay()),
-                true,
-                "Which week can you dredge?",
-                false,
-                Optional.empty(),
-                Optional.of(TUESDAY.plusSeconds(600)),
-                1,
-                Optional.empty());
+        Awaited again = AwaitedBuilder.builder()
+                .party(FELIX)
+                .messageId(ASK)
+                .since(TUESDAY)
+                .by(Optional.of(LocalDate.of(2026, 3, 13).atStartOfDay()))
+                .promised(true)
+                .what("Which week can you dredge?")
+                .answered(Optional.empty())
+                .lastMine(Optional.of(TUESDAY.plusSeconds(600)))
+                .chases(1)
+                .returnsOn(Optional.empty())
+                .build();
         String second = ChaseLetter.draft(
                 ChaseLetter.Words.USUAL,
                 Language.ENGLISH,

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.turn.Debt;
+import org.squallnote.core.turn.DebtBuilder;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.FactsBuilder;
 import org.squallnote.core.turn.TurnState;
@@ -70,18 +71,18 @@ class AnswerEffectTest {
     }
 
     private static TurnState owing(LocalDateTime by) {
-        Debt debt = new Debt(
-                Debt.Reason.ASKED,
-                TILDA,
-                ASK,
-                MONDAY,
-                Optional.ofNullable(by),
-                "",
-                Set.of(),
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        Debt debt = DebtBuilder.builder()
+                .reason(Debt.Reason.ASKED)
+                .to(TILDA)
+                .messageId(ASK)
+                .since(MONDAY)
+                .by(Optional.ofNullable(by))
+                .what("")
+                .others(Set.of())
+                .answeredBy(Optional.empty())
+                .answeredIn(Optional.empty())
+                .promise(Optional.empty())
+                .build();
         return new TurnState(
                 List.of(debt),
                 List.of(),
@@ -143,18 +144,18 @@ class AnswerEffectTest {
 
     @Test
     void whileMyQuestionBackIsOpenItGoesOn() {
-        Debt debt = new Debt(
-                Debt.Reason.ASKED,
-                TILDA,
-                ASK,
-                MONDAY,
-                Optional.empty(),
-                "",
-                Set.of(),
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        Debt debt = DebtBuilder.builder()
+                .reason(Debt.Reason.ASKED)
+                .to(TILDA)
+                .messageId(ASK)
+                .since(MONDAY)
+                .by(Optional.empty())
+                .what("")
+                .others(Set.of())
+                .answeredBy(Optional.empty())
+                .answeredIn(Optional.empty())
+                .promise(Optional.empty())
+                .build();
         TurnState paused = new TurnState(
                 List.of(),
                 List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)),

@@ -24,6 +24,7 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.settings.PartyRule;
 import org.squallnote.core.turn.Debt;
+import org.squallnote.core.turn.DebtBuilder;
 import org.squallnote.core.turn.TurnState;
 
 class SettlingTest {
@@ -61,18 +62,18 @@ class SettlingTest {
 
     @Test
     void whatIOnlyPromisedStays() {
-        Debt debt = new Debt(
-                Debt.Reason.ASKED,
-                TILDA,
-                asked.id(),
-                MONDAY,
-                Optional.empty(),
-                "",
-                Set.of(),
-                false,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+        Debt debt = DebtBuilder.builder()
+                .reason(Debt.Reason.ASKED)
+                .to(TILDA)
+                .messageId(asked.id())
+                .since(MONDAY)
+                .by(Optional.empty())
+                .what("")
+                .others(Set.of())
+                .answeredBy(Optional.empty())
+                .answeredIn(Optional.empty())
+                .promise(Optional.empty())
+                .build();
         TurnState owing = new TurnState(
                 List.of(debt),
                 List.of(),
