@@ -20,17 +20,18 @@ final class HandStep {
             case NOBODY -> before.iOwe() ? before.awaited() : List.of();
             default -> List.of();
         };
-        return new TurnState(
-                List.of(),
-                List.of(),
-                awaited,
-                List.of(),
-                before.answered(),
-                before.given(),
-                before.returns(),
-                closes,
-                Optional.empty(),
-                Optional.of(hand.decidedAt()));
+        return TurnStateBuilder.builder()
+                .debts(List.of())
+                .paused(List.of())
+                .awaited(awaited)
+                .asking(List.of())
+                .answered(before.answered())
+                .given(before.given())
+                .returns(before.returns())
+                .closed(closes)
+                .reopenedBy(Optional.empty())
+                .decidedAt(Optional.of(hand.decidedAt()))
+                .build();
     }
 
     /** A closed thread opens only when somebody asks me something in it; anything else leaves a decision standing until it changes the facts. */
@@ -42,31 +43,17 @@ final class HandStep {
                 return state;
             }
             TurnState opened = step.after(event);
-            return new TurnState(
-                    opened.debts(),
-                    opened.paused(),
-                    opened.awaited(),
-                    opened.asking(),
-                    opened.answered(),
-                    opened.given(),
-                    opened.returns(),
-                    false,
-                    Optional.of(event.messageId()),
-                    Optional.empty());
+            return TurnStateBuilder.builder(opened)
+                    .reopenedBy(Optional.of(event.messageId()))
+                    .decidedAt(Optional.empty())
+                    .build();
         }
         TurnState next = step.after(event);
         boolean changed = !next.debts().equals(state.debts()) || !next.awaited().equals(state.awaited());
-        return new TurnState(
-                next.debts(),
-                next.paused(),
-                next.awaited(),
-                next.asking(),
-                next.answered(),
-                next.given(),
-                next.returns(),
-                false,
-                state.reopenedBy(),
-                changed ? Optional.empty() : state.decidedAt());
+        return TurnStateBuilder.builder(next)
+                .reopenedBy(state.reopenedBy())
+                .decidedAt(changed ? Optional.empty() : state.decidedAt())
+                .build();
     }
 
     /** The other side: those I owed, else those awaited already, else whoever wrote or was written to last. */

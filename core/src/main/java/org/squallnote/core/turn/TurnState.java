@@ -1,5 +1,6 @@
 package org.squallnote.core.turn;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -24,6 +25,7 @@ import java.util.UUID;
  * @param reopenedBy the message that opened it again after it was closed
  * @param decidedAt the moment of the decision by hand that still stands
  */
+@RecordBuilder
 public record TurnState(
         List<Debt> debts,
         List<Paused> paused,
@@ -37,17 +39,17 @@ public record TurnState(
         Optional<Instant> decidedAt) {
 
     /** Before any message. */
-    public static final TurnState START = new TurnState(
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
-            List.of(),
-            Map.of(),
-            false,
-            Optional.empty(),
-            Optional.empty());
+    public static final TurnState START = TurnStateBuilder.builder()
+            .debts(List.of())
+            .paused(List.of())
+            .awaited(List.of())
+            .asking(List.of())
+            .answered(List.of())
+            .given(List.of())
+            .returns(Map.of())
+            .reopenedBy(Optional.empty())
+            .decidedAt(Optional.empty())
+            .build();
 
     /**
      * A debt that rests while my question back is open.
@@ -106,7 +108,7 @@ public record TurnState(
         List<Debt> left = debts.stream()
                 .filter(debt -> !messages.contains(debt.messageId()))
                 .toList();
-        return new TurnState(left, paused, awaited, asking, answered, given, returns, closed, reopenedBy, decidedAt);
+        return TurnStateBuilder.builder(this).debts(left).build();
     }
 
     /** What I have promised. */

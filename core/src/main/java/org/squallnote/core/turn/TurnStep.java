@@ -66,8 +66,17 @@ final class TurnStep {
                 default -> incoming(event);
             }
         }
-        return new TurnState(
-                debts, paused, awaited, asking, answered, given, returns, false, state.reopenedBy(), state.decidedAt());
+        return TurnStateBuilder.builder()
+                .debts(debts)
+                .paused(paused)
+                .awaited(awaited)
+                .asking(asking)
+                .answered(answered)
+                .given(given)
+                .returns(returns)
+                .reopenedBy(state.reopenedBy())
+                .decidedAt(state.decidedAt())
+                .build();
     }
 
     private void away(Party party, LocalDate until) {

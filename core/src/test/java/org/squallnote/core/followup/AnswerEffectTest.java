@@ -8,18 +8,17 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
-import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Parties;
 import org.squallnote.core.turn.Debt;
-import org.squallnote.core.turn.DebtBuilder;
+import org.squallnote.core.turn.Debts;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.core.turn.FactsBuilder;
 import org.squallnote.core.turn.TurnState;
+import org.squallnote.core.turn.TurnStateBuilder;
 
 class AnswerEffectTest {
 
@@ -28,72 +27,33 @@ class AnswerEffectTest {
     private static final LocalDate FRIDAY = LocalDate.of(2026, 3, 6);
 
     private static FollowUp followUp(boolean forReply, LocalDate day, UUID answerSeen) {
-        return new FollowUp(
-                UUID.randomUUID(),
-                new UUID(0, 1),
-                "Answer Tilda",
-                null,
-                day,
-                null,
-                false,
-                null,
-                Priority.NORMAL,
-                forReply,
-                null,
-                "",
-                new Parties(List.of()),
-                new Checklist(List.of()),
-                "",
-                null,
-                answerSeen,
-                FollowUpState.OPEN,
-                MONDAY,
-                null,
-                0);
+        return FollowUpBuilder.builder()
+                .id(UUID.randomUUID())
+                .owner(new UUID(0, 1))
+                .title("Answer Tilda")
+                .replyDay(day)
+                .priority(Priority.NORMAL)
+                .forReply(forReply)
+                .place("")
+                .people(new Parties(List.of()))
+                .checklist(new Checklist(List.of()))
+                .note("")
+                .answerSeen(answerSeen)
+                .state(FollowUpState.OPEN)
+                .createdAt(MONDAY)
+                .build();
     }
 
     private static Facts says(boolean thanks, boolean promises) {
-        return FactsBuilder.builder()
-                .nature(Nature.PERSON)
-                .asked(Set.of())
-                .what("")
-                .asks(Map.of())
-                .askBy(Optional.empty())
+        return FactsBuilder.builder(Facts.SILENT)
                 .thanksOnly(thanks)
                 .promises(promises)
-                .promisedBy(Optional.empty())
-                .promised("")
-                .withdrawsAbout("")
-                .handsTo(Set.of())
-                .returnsOn(Optional.empty())
-                .failedRecipients(List.of())
                 .build();
     }
 
     private static TurnState owing(LocalDateTime by) {
-        Debt debt = DebtBuilder.builder()
-                .reason(Debt.Reason.ASKED)
-                .to(TILDA)
-                .messageId(ASK)
-                .since(MONDAY)
-                .by(Optional.ofNullable(by))
-                .what("")
-                .others(Set.of())
-                .answeredBy(Optional.empty())
-                .answeredIn(Optional.empty())
-                .promise(Optional.empty())
-                .build();
-        return new TurnState(
-                List.of(debt),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Map.of(),
-                false,
-                Optional.empty(),
-                Optional.empty());
+        Debt debt = Debts.asked(TILDA, ASK, MONDAY, Optional.ofNullable(by));
+        return TurnStateBuilder.builder(TurnState.START).debts(List.of(debt)).build();
     }
 
     private static AnswerEffect effect(FollowUp followUp, Facts facts, TurnState state) {
@@ -144,29 +104,10 @@ class AnswerEffectTest {
 
     @Test
     void whileMyQuestionBackIsOpenItGoesOn() {
-        Debt debt = DebtBuilder.builder()
-                .reason(Debt.Reason.ASKED)
-                .to(TILDA)
-                .messageId(ASK)
-                .since(MONDAY)
-                .by(Optional.empty())
-                .what("")
-                .others(Set.of())
-                .answeredBy(Optional.empty())
-                .answeredIn(Optional.empty())
-                .promise(Optional.empty())
+        Debt debt = Debts.asked(TILDA, ASK, MONDAY, Optional.empty());
+        TurnState paused = TurnStateBuilder.builder(TurnState.START)
+                .paused(List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)))
                 .build();
-        TurnState paused = new TurnState(
-                List.of(),
-                List.of(new TurnState.Paused(debt, List.of(TILDA.address()), ANSWER)),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Map.of(),
-                false,
-                Optional.empty(),
-                Optional.empty());
         assertThat(effect(followUp(true, FRIDAY, null), says(false, false), paused))
                 .isEqualTo(new AnswerEffect.None());
     }

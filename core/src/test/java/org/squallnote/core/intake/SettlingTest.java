@@ -14,9 +14,7 @@ import static org.squallnote.core.message.Messages.row;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
@@ -24,8 +22,9 @@ import org.squallnote.core.message.Party;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.settings.PartyRule;
 import org.squallnote.core.turn.Debt;
-import org.squallnote.core.turn.DebtBuilder;
+import org.squallnote.core.turn.Debts;
 import org.squallnote.core.turn.TurnState;
+import org.squallnote.core.turn.TurnStateBuilder;
 
 class SettlingTest {
 
@@ -62,29 +61,9 @@ class SettlingTest {
 
     @Test
     void whatIOnlyPromisedStays() {
-        Debt debt = DebtBuilder.builder()
-                .reason(Debt.Reason.ASKED)
-                .to(TILDA)
-                .messageId(asked.id())
-                .since(MONDAY)
-                .by(Optional.empty())
-                .what("")
-                .others(Set.of())
-                .answeredBy(Optional.empty())
-                .answeredIn(Optional.empty())
-                .promise(Optional.empty())
-                .build();
-        TurnState owing = new TurnState(
-                List.of(debt),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Map.of(),
-                false,
-                Optional.empty(),
-                Optional.empty());
+        Debt debt = Debts.asked(TILDA, asked.id(), MONDAY, Optional.empty());
+        TurnState owing =
+                TurnStateBuilder.builder(TurnState.START).debts(List.of(debt)).build();
         assertThat(Settling.settledBy(mine(TILDA, MONDAY.plusSeconds(60)), List.of(asked), owing))
                 .isEmpty();
     }
