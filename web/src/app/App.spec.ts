@@ -1,10 +1,11 @@
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { client, unwrap, type SessionView } from '@/api/client'
+import { client, unwrap } from '@/api/client'
 import { queryClient } from '@/api/queries'
+import { showProblem, useToasts } from '@/api/toasts'
 import App from '@/app/App.vue'
-import { useCapture } from '@/capture/open'
+import { keepCapture, useCapture } from '@/capture/open'
 import FirstVisit from '@/session/FirstVisit.vue'
 import SignIn from '@/session/SignIn.vue'
 import { fakeServer } from '@/testing/fakeServer'
@@ -17,6 +18,7 @@ let page: VueWrapper
 const streams: { closed: boolean }[] = []
 
 beforeEach(() => {
+  localStorage.clear()
   streams.length = 0
   vi.stubGlobal(
     'EventSource',
@@ -117,17 +119,44 @@ describe('The page', () => {
     expect(streams.at(-1)?.closed).toBe(true)
   })
 
-  it('shows the next account nothing of the one before', async () => {
+  it('lets whoever signs in again go on, with what was typed and said', async () => {
+    session('SIGNED_IN', 'ines')
+    await open()
+    useCapture().text = 'call the crane firm'
+    showProblem(new Error('You are signed out. Sign in again; drafts are kept.'))
+    for (const [state, account] of [
+      ['SIGNED_OUT', null],
+      ['SIGNED_IN', 'ines'],
+    ] as const) {
+      session(state, account)
+      await queryClient.invalidateQueries({ queryKey: ['session'] })
+      await flushPromises()
+      expect(useCapture().text).toBe('call the crane firm')
+      expect(useToasts().list).toHaveLength(1)
+    }
+    expect(streams.map((one) => one.closed)).toEqual([true, false])
+  })
+
+  it('shows the next account nothing of the one before, at this page or after it was loaded again', async () => {
     session('SIGNED_IN', 'ines')
     await open()
     useCapture().text = 'call the crane firm'
     queryClient.setQueryData(['intake'], { lines: ['hers'] })
-    queryClient.setQueryData<Partial<SessionView>>(['session'], {
-      state: 'SIGNED_IN',
-      account: { id: 'tom', name: 'Tom' } as never,
-    })
+    session('SIGNED_OUT')
+    await queryClient.invalidateQueries({ queryKey: ['session'] })
+    await flushPromises()
+    session('SIGNED_IN', 'tom')
+    await queryClient.invalidateQueries({ queryKey: ['session'] })
     await flushPromises()
     expect(useCapture().text).toBe('')
     expect(queryClient.getQueryData(['intake'])).toBeUndefined()
+
+    keepCapture('ring the mayor')
+    page.unmount()
+    session('SIGNED_IN', 'ines')
+    queryClient.clear()
+    await open()
+    expect(useCapture().text).toBe('')
+    expect(localStorage.getItem('squallnote.capture')).toBeNull()
   })
 })

@@ -49,18 +49,23 @@ onSignedOut(() => {
   void queryClient.invalidateQueries({ queryKey: ['session'] })
 })
 
+/** Whose page this was last, in this browser. */
+const LAST = 'squallnote.account'
 watch(
   () => session.data.value?.account?.id,
-  (account, before) => {
-    if (before && account !== before) {
+  (account) => {
+    if (!account) {
+      stopFollowing()
+      return
+    }
+    // Whoever comes back after the session has ended goes on; somebody else begins anew.
+    const last = localStorage.getItem(LAST)
+    if (last !== null && last !== account) {
       forgetAccount()
     }
-    if (account) {
-      followChanges()
-      void loadGuide()
-    } else {
-      stopFollowing()
-    }
+    localStorage.setItem(LAST, account)
+    followChanges()
+    void loadGuide()
   },
   { immediate: true },
 )

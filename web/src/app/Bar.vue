@@ -4,7 +4,7 @@ import { ChevronDown, CircleHelp, Plus, Search } from '@lucide/vue'
 import { useRouter } from 'vue-router'
 import { client, unwrap, type AccountView } from '@/api/client'
 import { queryClient } from '@/api/queries'
-import { showProblem } from '@/api/toasts'
+import { showProblem, useToasts } from '@/api/toasts'
 import { openCapture } from '@/capture/open'
 import { useKeyHelp } from '@/app/help'
 import Views from '@/app/Views.vue'
@@ -53,6 +53,7 @@ function toContent(): void {
 async function signOut(): Promise<void> {
   try {
     await unwrap(client.DELETE('/api/session'))
+    useToasts().$reset()
   } catch (problem) {
     showProblem(problem)
   }

@@ -1,7 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it } from 'vitest'
 import StandingRules from '@/people/StandingRules.vue'
-import { fakeServer, opened } from '@/testing/fakeServer'
+import { fakeServer, opened, pressed } from '@/testing/fakeServer'
 
 const DONE = { commandId: 'c1', label: 'Rule', topics: [] }
 const OTHERS = { kind: 'PARTY', whom: 'will@x.example', first: 9, then: 3, afterPromise: 2 }
@@ -81,5 +81,9 @@ describe('What always holds of somebody', () => {
     server.refuses('GET', '/api/party-rules', 'Not now.')
     const page = await open()
     expect(page.find('[data-test=standing-rules]').exists()).toBe(false)
+    expect(page.find('[role=alert]').text()).toContain('What always holds could not be loaded.')
+    answers('NEVER', [])
+    await pressed(page, 'Try again')
+    expect(page.find<HTMLSelectElement>('[data-test=rule-asks]').element.value).toBe('NEVER')
   })
 })

@@ -24,6 +24,11 @@ const chase = computed(() =>
   ),
 )
 
+function again(): void {
+  void rules.refetch()
+  void chasing.refetch()
+}
+
 function change(changed: Partial<RuleView>): void {
   void run((header) =>
     client.PUT('/api/party-rules', { params: { header }, body: { ...rule.value, ...changed } }),
@@ -131,4 +136,12 @@ function remind(days: number | null): void {
       </label>
     </div>
   </section>
+  <p
+    v-else-if="rules.isError.value || chasing.isError.value"
+    class="text-rust print:hidden"
+    role="alert"
+  >
+    What always holds could not be loaded.
+    <button class="btn h-7" type="button" @click="again">Try again</button>
+  </p>
 </template>

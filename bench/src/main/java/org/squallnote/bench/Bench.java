@@ -20,6 +20,7 @@ import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.util.FileSystemUtils;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.DataFolder;
 import org.squallnote.server.Squallnote;
@@ -105,10 +106,7 @@ public final class Bench {
             bench.views();
             bench.record();
         } finally {
-            try (var paths = Files.walk(data)) {
-                paths.sorted(Collections.reverseOrder())
-                        .forEach(path -> path.toFile().delete());
-            }
+            FileSystemUtils.deleteRecursively(data);
         }
     }
 
@@ -382,7 +380,7 @@ public final class Bench {
         return (System.nanoTime() - start) / 1e9;
     }
 
-    private static double median(List<Double> values) {
+    static double median(List<Double> values) {
         List<Double> sorted = new ArrayList<>(values);
         Collections.sort(sorted);
         return sorted.get(sorted.size() / 2);

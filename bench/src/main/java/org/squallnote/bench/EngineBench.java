@@ -82,7 +82,7 @@ final class EngineBench {
         say(
                 "Reading %d messages: %.0f a second on one core, %.1f times as long as cutting them into sentences with"
                         + " BreakIterator (goal: at most 8)",
-                lines.size(), 5 * lines.size() / median(engine), median(ratios));
+                lines.size(), 5 * lines.size() / Bench.median(engine), Bench.median(ratios));
     }
 
     /** Merely cuts a text into sentences with what the JDK has for it. */
@@ -126,7 +126,7 @@ final class EngineBench {
         }
         say(
                 "Threading and turn, each of %d messages against each of %d: %.2f times (goal: at most 1.2)",
-                MANY, FEW, median(ratios));
+                MANY, FEW, Bench.median(ratios));
         long before = used();
         List<TurnFold> folds = folds(many);
         long after = used();
@@ -208,12 +208,6 @@ final class EngineBench {
             System.gc();
         }
         return Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
-    }
-
-    private static double median(List<Double> values) {
-        List<Double> sorted = new ArrayList<>(values);
-        Collections.sort(sorted);
-        return sorted.get(sorted.size() / 2);
     }
 
     private static void say(String format, Object... values) {

@@ -6,12 +6,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.Squallnote;
 import org.squallnote.store.account.AccountStore;
@@ -37,25 +37,23 @@ final class ImportBench {
         try {
             for (int round = 0; round < ROUNDS; round++) {
                 parsed.add(seconds(parsing));
-                Path fresh = copied(prepared, data.resolve("round" + round));
+                Path fresh = data.resolve("round" + round);
+                FileSystemUtils.copyRecursively(prepared, fresh);
                 imported.add(seconds(
                         with(java, "-jar", application.toString(), "--data=" + fresh, "import", mbox.toString())));
                 times = (double) size(fresh) / Files.size(mbox);
             }
         } finally {
             Files.delete(mbox);
-            try (var paths = Files.walk(data)) {
-                paths.sorted(Collections.reverseOrder())
-                        .forEach(path -> path.toFile().delete());
-            }
+            FileSystemUtils.deleteRecursively(data);
         }
         System.out.printf(
                 Locale.ROOT,
                 "The command that imports %d messages, from start to end: %.1f times a process that merely parses them (%.1f and %.1f s; goal: at most 4)%n",
                 MESSAGES,
-                median(imported) / median(parsed),
-                median(imported),
-                median(parsed));
+                Bench.median(imported) / Bench.median(parsed),
+                Bench.median(imported),
+                Bench.median(parsed));
         System.out.printf(
                 Locale.ROOT, "The data folder right after it: %.2f times the file (goal: at most 2)%n", times);
     }
@@ -69,15 +67,6 @@ final class ImportBench {
                     .insert(new Account(UUID.randomUUID(), "bench", "Bench", "none", "UTC", false, Instant.now()));
         }
         return folder;
-    }
-
-    private static Path copied(Path from, Path to) throws IOException {
-        try (var paths = Files.walk(from)) {
-            for (Path path : (Iterable<Path>) paths::iterator) {
-                Files.copy(path, to.resolve(from.relativize(path)));
-            }
-        }
-        return to;
     }
 
     private static List<String> with(List<String> java, String... more) {
@@ -110,9 +99,5 @@ final class ImportBench {
                     })
                     .sum();
         }
-    }
-
-    private static double median(List<Double> values) {
-        return values.stream().sorted().toList().get(values.size() / 2);
     }
 }

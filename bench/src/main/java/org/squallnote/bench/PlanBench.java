@@ -6,7 +6,6 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -65,7 +64,7 @@ final class PlanBench {
         say(
                 "%d events, %d of them series, worked out into the %d times of sixteen months against merely parsing"
                         + " them: %.2f times (goal: at most 2)",
-                EVENTS, SERIES, meetings.size(), median(whole) / median(parsing));
+                EVENTS, SERIES, meetings.size(), Bench.median(whole) / Bench.median(parsing));
 
         List<FollowUp> open = followUps(new Random(2));
         Map<UUID, Planned> plans = new HashMap<>();
@@ -98,7 +97,7 @@ final class PlanBench {
         say(
                 "A plan of today and of twenty working days over %d open follow-ups and these times: median %.1f ms"
                         + " (goal: under 50)",
-                FOLLOW_UPS, median(times));
+                FOLLOW_UPS, Bench.median(times));
     }
 
     private static List<Meeting> times(List<CalendarObject> objects) {
@@ -158,12 +157,6 @@ final class PlanBench {
                     NOW.minusSeconds(i)));
         }
         return open;
-    }
-
-    private static double median(List<Double> values) {
-        List<Double> sorted = new ArrayList<>(values);
-        Collections.sort(sorted);
-        return sorted.get(sorted.size() / 2);
     }
 
     private static void say(String format, Object... values) {

@@ -10,19 +10,17 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
-import java.util.stream.Stream;
 import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.util.FileSystemUtils;
 import org.squallnote.core.account.Account;
 import org.squallnote.server.Squallnote;
 import org.squallnote.server.files.FileImport;
@@ -52,17 +50,20 @@ final class PortableBench {
             }
             say(
                     "Saving an account of %d messages against copying its data folder: %.1f times (%.1f s, %.1f MB)",
-                    MESSAGES, median(exports) / median(copies), median(exports), Files.size(archive) / 1e6);
+                    MESSAGES,
+                    Bench.median(exports) / Bench.median(copies),
+                    Bench.median(exports),
+                    Files.size(archive) / 1e6);
             try (ConfigurableApplicationContext other = start(there.resolve("data"))) {
                 double taken = seconds(() -> other.getBean(AccountImport.class).run(archive));
-                say("Taking it in elsewhere against saving it: %.1f times", taken / median(exports));
+                say("Taking it in elsewhere against saving it: %.1f times", taken / Bench.median(exports));
                 Path again = there.resolve("again.zip");
                 export(other, account.id(), again);
                 say("Saved there again, it is %s", sums(again).equals(sums(archive)) ? "equal" : "NOT equal");
             }
         } finally {
-            delete(here);
-            delete(there);
+            FileSystemUtils.deleteRecursively(here);
+            FileSystemUtils.deleteRecursively(there);
         }
     }
 
@@ -111,21 +112,8 @@ final class PortableBench {
     }
 
     private static void copy(Path from, Path to) throws IOException {
-        delete(to);
-        try (Stream<Path> all = Files.walk(from)) {
-            for (Path each : all.toList()) {
-                Files.copy(each, to.resolve(from.relativize(each)));
-            }
-        }
-    }
-
-    private static void delete(Path folder) throws IOException {
-        if (Files.exists(folder)) {
-            try (Stream<Path> all = Files.walk(folder)) {
-                all.sorted(Collections.reverseOrder())
-                        .forEach(path -> path.toFile().delete());
-            }
-        }
+        FileSystemUtils.deleteRecursively(to);
+        FileSystemUtils.copyRecursively(from, to);
     }
 
     private interface Work {
@@ -136,12 +124,6 @@ final class PortableBench {
         long start = System.nanoTime();
         work.run();
         return (System.nanoTime() - start) / 1e9;
-    }
-
-    private static double median(List<Double> values) {
-        double[] sorted = values.stream().mapToDouble(each -> each).toArray();
-        Arrays.sort(sorted);
-        return sorted[sorted.length / 2];
     }
 
     private static void say(String format, Object... values) {

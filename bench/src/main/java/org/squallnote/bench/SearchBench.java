@@ -19,6 +19,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.springframework.util.FileSystemUtils;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.search.Filter;
 import org.squallnote.core.search.Kind;
@@ -62,10 +63,7 @@ final class SearchBench {
         try {
             new SearchBench().measure(folder);
         } finally {
-            try (Stream<Path> files = Files.walk(folder)) {
-                files.sorted(Collections.reverseOrder())
-                        .forEach(file -> file.toFile().delete());
-            }
+            FileSystemUtils.deleteRecursively(folder);
         }
     }
 

@@ -97,7 +97,6 @@ public final class Labelled {
                 .headers(Headers.of(fields))
                 .text(message.path("text").asString(""))
                 .calendarMethod(method)
-                .deliveryAction(Optional.empty())
                 .inRoom(room)
                 .mentions(new LinkedHashSet<>(strings(message.path("mentions"))))
                 .answersMe(answersMe || message.path("answersMe").asBoolean(false))

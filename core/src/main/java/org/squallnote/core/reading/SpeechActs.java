@@ -257,8 +257,12 @@ final class SpeechActs {
     private static boolean threatens(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 1; i++) {
             // "We need them by noon, otherwise we'll go with 40."
-            if (i > 0
-                    && sentence.at(i).is("otherwise", "else")
+            // "All good otherwise, I'll send it" goes on behind a mark.
+            boolean orElse = sentence.at(i).is("otherwise")
+                    || (sentence.at(i).is("else") && sentence.norm(i - 1).equals("or"));
+            if (orElse
+                    && i > 0
+                    && !sentence.at(i + 1).followsMark()
                     && sentence.at(i + 1).is("i'll", "we'll", "i", "we")) {
                 return true;
             }

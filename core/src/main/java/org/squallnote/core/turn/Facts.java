@@ -86,12 +86,9 @@ public record Facts(
             .asked(Set.of())
             .what("")
             .asks(Map.of())
-            .askBy(Optional.empty())
-            .promisedBy(Optional.empty())
             .promised("")
             .withdrawsAbout("")
             .handsTo(Set.of())
-            .returnsOn(Optional.empty())
             .failedRecipients(List.of())
             .build();
 

@@ -29,7 +29,6 @@ final class HandStep {
                 .given(before.given())
                 .returns(before.returns())
                 .closed(closes)
-                .reopenedBy(Optional.empty())
                 .decidedAt(Optional.of(hand.decidedAt()))
                 .build();
     }

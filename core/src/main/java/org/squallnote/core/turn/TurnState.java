@@ -47,8 +47,6 @@ public record TurnState(
             .answered(List.of())
             .given(List.of())
             .returns(Map.of())
-            .reopenedBy(Optional.empty())
-            .decidedAt(Optional.empty())
             .build();
 
     /**

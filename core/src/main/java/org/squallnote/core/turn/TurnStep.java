@@ -175,9 +175,6 @@ final class TurnStep {
                 .what(facts.what())
                 .others(others)
                 .openToAll(facts.openToAll())
-                .answeredBy(Optional.empty())
-                .answeredIn(Optional.empty())
-                .promise(Optional.empty())
                 .build();
     }
 
@@ -620,8 +617,6 @@ final class TurnStep {
                     .by(facts.promisedBy())
                     .what(facts.promised())
                     .others(Set.of())
-                    .answeredBy(Optional.empty())
-                    .answeredIn(Optional.empty())
                     .promise(Optional.of(new Promised(event.messageId(), event.sentAt(), facts.promised())))
                     .build());
         }

@@ -39,9 +39,10 @@ final class Wanted {
     private static final Pattern WANTED_BACK =
             Pattern.compile("\\?|\\b(me|us|know|reply|answer|confirm|return|need|want|could|can|would|will)\\b");
 
-    /** "I'll tell the band": whoever hears it gets nothing by it. */
-    private static final Pattern TOLD_TO_OTHERS =
-            Pattern.compile("\\b(tell|inform|warn|remind|thank) (the|them|him|her|my|our|everybody|everyone)\\b");
+    /** "I'll tell the band": whoever hears it gets nothing by it, unless there is something for them too. */
+    private static final Pattern TOLD_TO_OTHERS = Pattern.compile(
+            "^(?!.*\\byour?\\b).*\\b(tell|inform|warn|remind|thank) (the|them|him|her|my|our|everybody|everyone)\\b",
+            Pattern.DOTALL);
 
     /** As people type it in a chat. */
     private static final Pattern SHORT_YOU = Pattern.compile("\\b(u|ya)\\b");

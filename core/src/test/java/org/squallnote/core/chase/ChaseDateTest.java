@@ -114,10 +114,8 @@ class ChaseDateTest {
                 .by(Optional.of(LocalDate.of(2026, 3, 13).atStartOfDay()))
                 .promised(true)
                 .what("Which week can you dredge?")
-                .answered(Optional.empty())
                 .lastMine(Optional.of(TUESDAY.plusSeconds(600)))
                 .chases(1)
-                .returnsOn(Optional.empty())
                 .build();
         String second = ChaseLetter.draft(
                 ChaseLetter.Words.USUAL,

@@ -42,8 +42,6 @@ class ReplyByPolicyTest {
                 .subject("Crane")
                 .headers(Headers.none())
                 .text(text)
-                .calendarMethod(Optional.empty())
-                .deliveryAction(Optional.empty())
                 .mentions(Set.of())
                 .known(List.of())
                 .build());

@@ -11,7 +11,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -94,8 +93,6 @@ class OtherVoicesTest {
                                         "<mailto:quays@lists.harbours.example>"))
                                 : Headers.none())
                 .text(text)
-                .calendarMethod(Optional.empty())
-                .deliveryAction(Optional.empty())
                 .inRoom(chat && !how.equals("c"))
                 .mentions(mentions)
                 .answersMe(how.equals("ga"))

@@ -22,9 +22,6 @@ public final class Debts {
                 .by(until)
                 .what("")
                 .others(Set.of())
-                .answeredBy(Optional.empty())
-                .answeredIn(Optional.empty())
-                .promise(Optional.empty())
                 .build();
     }
 }

@@ -157,7 +157,6 @@ public final class Stories {
                 .headers(headers(marks))
                 .text(body)
                 .calendarMethod(calendar(marks))
-                .deliveryAction(Optional.empty())
                 .inRoom(room)
                 .mentions(mentions(text))
                 .answersMe(answersMe)

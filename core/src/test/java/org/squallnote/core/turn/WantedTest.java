@@ -77,4 +77,16 @@ class WantedTest {
     void anInstructionThatWantsSomethingBackIsAnAsk(String words) {
         assertThat(Wanted.isInstruction(words)).isFalse();
     }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"I'll tell the band.", "We'll inform them on Monday", "I’ll remind everyone"})
+    void whatOthersAreToldIsForThem(String promise) {
+        assertThat(Wanted.isToldToOthers(promise)).isTrue();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"I'll tell my boss and send you the plan on Monday", "I'll tell you", "I'll send it", ""})
+    void thereIsSomethingForMe(String promise) {
+        assertThat(Wanted.isToldToOthers(promise)).isFalse();
+    }
 }

@@ -182,7 +182,6 @@ public final class JsonLines {
                     .headers(headers)
                     .text(message.path("text").asString(""))
                     .calendarMethod(calendarMethod(headers))
-                    .deliveryAction(Optional.empty())
                     .inRoom(inRoom)
                     .mentions(mentions(message.path("mentions")))
                     .answersMe(answersMe)

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.squallnote.core.capture.CaptureContext;
@@ -39,8 +38,6 @@ final class Targets {
                 .subject(subject)
                 .headers(Headers.of(Map.of()))
                 .text(text)
-                .calendarMethod(Optional.empty())
-                .deliveryAction(Optional.empty())
                 .mentions(Set.of())
                 .known(List.of())
                 .build());

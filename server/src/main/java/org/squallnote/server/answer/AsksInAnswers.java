@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -72,8 +71,6 @@ class AsksInAnswers {
                         .subject(message.subject())
                         .headers(Headers.none())
                         .text(text)
-                        .calendarMethod(Optional.empty())
-                        .deliveryAction(Optional.empty())
                         .mentions(Set.of())
                         .known(List.of(other))
                         .build(),

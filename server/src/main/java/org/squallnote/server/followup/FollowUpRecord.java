@@ -19,10 +19,6 @@ record FollowUpRecord(
 
         List<FollowUpLink> links) {
 
-    static FollowUpRecord of(FollowUp followUp, List<FollowUpLink> links) {
-        return new FollowUpRecord(followUp, links);
-    }
-
     /** The follow-up as it stood; what was written before there was a priority has the usual one. */
     FollowUp toRow(UUID id, UUID owner, int version) {
         FollowUpBuilder row =

@@ -158,7 +158,7 @@ public class FollowUps implements Restorer {
                 : onItsDay(made, repeats.begin(owner, made, wanted.repeats(), changes));
         store.insert(followUp);
         List<FollowUpLink> links = message == null ? List.of() : List.of(link(owner, id, message, wanted.sentence()));
-        changes.record(SubjectType.FOLLOW_UP, id, null, FollowUpRecord.of(followUp, links))
+        changes.record(SubjectType.FOLLOW_UP, id, null, new FollowUpRecord(followUp, links))
                 .touch(Topic.FOLLOW_UPS);
         events.publishEvent(new FollowUpChanged(owner, id));
         return followUp;
@@ -383,7 +383,7 @@ public class FollowUps implements Restorer {
     }
 
     private FollowUpRecord record(UUID owner, FollowUp followUp) {
-        return FollowUpRecord.of(followUp, store.links(owner, followUp.id()));
+        return new FollowUpRecord(followUp, store.links(owner, followUp.id()));
     }
 
     /** What one of them is called; refused where there is none. */

@@ -27,8 +27,8 @@ public class Recategorising {
             changes.record(
                     SubjectType.FOLLOW_UP,
                     followUp.id(),
-                    FollowUpRecord.of(followUp, store.links(owner, followUp.id())),
-                    FollowUpRecord.of(changed, store.links(owner, followUp.id())));
+                    new FollowUpRecord(followUp, store.links(owner, followUp.id())),
+                    new FollowUpRecord(changed, store.links(owner, followUp.id())));
             moved++;
         }
         changes.touch(Topic.FOLLOW_UPS);

@@ -133,7 +133,7 @@ class Repeats extends KeptState<Series> implements EndingFollowUps {
                 .map(link -> new FollowUpLink(id, link.messageId(), now, link.sentence(), link.snapshot()))
                 .toList();
         links.forEach(link -> followUps.insertLink(owner, link));
-        changes.record(SubjectType.FOLLOW_UP, id, null, FollowUpRecord.of(followUp, links));
+        changes.record(SubjectType.FOLLOW_UP, id, null, new FollowUpRecord(followUp, links));
     }
 
     /** How one comes back, in words; absent when it does not. */

@@ -61,8 +61,6 @@ public final class ReadableMessage {
                 .subject(message.subject())
                 .headers(Headers.none())
                 .text(message.body())
-                .calendarMethod(Optional.empty())
-                .deliveryAction(Optional.empty())
                 .mentions(Set.of())
                 .known(List.of())
                 .build();
@@ -81,7 +79,6 @@ public final class ReadableMessage {
                 .headers(Headers.none())
                 .text(message.body())
                 .calendarMethod(isInvitation(message.messageId()) ? Optional.of("REQUEST") : Optional.empty())
-                .deliveryAction(Optional.empty())
                 .inRoom(!direct)
                 .mentions(new HashSet<>(message.mentions().list()))
                 .answersMe(answersMine)
