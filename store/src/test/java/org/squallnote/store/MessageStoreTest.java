@@ -13,6 +13,7 @@ import org.squallnote.core.intake.IntakeRow;
 import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Direction;
+import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.Place;
 import org.squallnote.core.message.Reaction;
@@ -122,8 +123,8 @@ class MessageStoreTest extends StoreTest {
         messages.insertLink(owner, "two@x", other);
         messages.moveLinks(owner, other, thread);
         messages.moveComponent(owner, thread, other);
-        assertThat(messages.link(owner, "two@x").orElseThrow().component()).isEqualTo(thread);
-        assertThat(messages.link(stranger, "two@x")).isEmpty();
+        assertThat(messages.links(owner, List.of("two@x", "unknown@x"))).containsExactly(new LinkRow("two@x", thread));
+        assertThat(messages.links(stranger, List.of("two@x"))).isEmpty();
         assertThat(messages.inComponent(owner, other)).hasSize(1);
         assertThat(messages.aThreadOf(owner, other)).contains(thread);
         assertThat(messages.aThreadOf(owner, thread)).isEmpty();

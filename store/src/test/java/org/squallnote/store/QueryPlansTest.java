@@ -220,6 +220,7 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(FiguresStore.class, "worked", days),
                 Arguments.of(FiguresStore.class, "answers", days),
                 Arguments.of(AttachedStore.class, "files", Map.of("owner", ID, "followUpId", ID)),
+                Arguments.of(MessageStore.class, "known", Map.of("owner", ID, "identities", List.of("m", "n"))),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),
                 Arguments.of(
@@ -269,7 +270,7 @@ class QueryPlansTest extends StoreTest {
                         MessageStore.class, "threadingInThreads", Map.of("owner", ID, "threadIds", List.of(ID, ID))),
                 Arguments.of(MessageStore.class, "reactionsInThread", thread),
                 Arguments.of(MessageStore.class, "inComponent", Map.of("owner", ID, "component", ID)),
-                Arguments.of(MessageStore.class, "link", Map.of("owner", ID, "identity", "m")),
+                Arguments.of(MessageStore.class, "links", Map.of("owner", ID, "identities", List.of("m", "n"))),
                 Arguments.of(MessageStore.class, "countInSource", Map.of("owner", ID, "sourceId", ID)),
                 Arguments.of(MessageStore.class, "undecidedFrom", Map.of("owner", ID, "party", "x")),
                 Arguments.of(

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.intake.IntakeStart;
@@ -20,6 +21,7 @@ import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.message.ThreadingRow;
 import org.squallnote.core.thread.Attention;
+import org.squallnote.core.thread.StoredThread;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.live.EventLog;
@@ -87,6 +89,7 @@ class IntakeGate {
         Map<UUID, List<ThreadingRow>> rowsOf = rowsByThread(owner, touchedThreads);
         Map<UUID, ThreadingRow> byId = new HashMap<>();
         rowsOf.values().forEach(rows -> rows.forEach(row -> byId.put(row.id(), row)));
+        Set<UUID> notMine = notMine(owner, touchedThreads);
         PastIntake past = new PastIntake(settings.rules(owner));
         List<StoredMessage> waiting = new ArrayList<>();
         for (StoredMessage message : fresh) {
@@ -107,7 +110,7 @@ class IntakeGate {
             Decision decision = everythingToIntake && !answered
                     ? Decision.UNDECIDED
                     : IntakeStart.of(message.direction(), message.sentAt(), addedAt, answered);
-            if (decision == Decision.UNDECIDED && isNotMine(owner, row.threadId())) {
+            if (decision == Decision.UNDECIDED && notMine.contains(row.threadId())) {
                 letPast(owner, message, "Past Intake, since the thread is not for you: ");
             } else if (decision == Decision.UNDECIDED && past.takes(message)) {
                 letPast(
@@ -130,10 +133,13 @@ class IntakeGate {
         live.changed(owner, List.of(Topic.INTAKE, Topic.THREADS));
     }
 
-    private boolean isNotMine(UUID owner, UUID threadId) {
-        return threads.byId(owner, threadId)
-                .filter(thread -> thread.attention() == Attention.NOT_MINE)
-                .isPresent();
+    private Set<UUID> notMine(UUID owner, Set<UUID> threadIds) {
+        return threadIds.isEmpty()
+                ? Set.of()
+                : threads.byIds(owner, threadIds).stream()
+                        .filter(thread -> thread.attention() == Attention.NOT_MINE)
+                        .map(StoredThread::id)
+                        .collect(Collectors.toSet());
     }
 
     /** What the user wants to see nothing of is decided as it arrives; the history says so, and undo brings it back. */
@@ -151,9 +157,10 @@ class IntakeGate {
     }
 
     private Map<UUID, List<ThreadingRow>> rowsByThread(UUID owner, Collection<UUID> threadIds) {
-        Map<UUID, List<ThreadingRow>> rows = new HashMap<>();
-        threadIds.forEach(id -> rows.put(id, messages.threadingInThread(owner, id)));
-        return rows;
+        return threadIds.isEmpty()
+                ? Map.of()
+                : messages.threadingInThreads(owner, List.copyOf(threadIds)).stream()
+                        .collect(Collectors.groupingBy(ThreadingRow::threadId));
     }
 
     /** Takes out of Intake what this answer of mine answers; what I have only promised stays. */

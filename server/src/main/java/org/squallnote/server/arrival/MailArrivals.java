@@ -3,6 +3,7 @@ package org.squallnote.server.arrival;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +46,9 @@ import org.squallnote.store.message.RawMails;
  */
 @Component
 public class MailArrivals {
+
+    /** So many messages are looked for by one statement. */
+    private static final int MOST_AT_ONCE = 400;
 
     private final MessageStore messages;
     private final RawMails rawMails;
@@ -142,19 +146,21 @@ public class MailArrivals {
         AccountReader reader = readers.of(origin.owner());
         boolean holds = reader.version().equals(batch.version());
         Map<UUID, StoredMessage> fresh = new LinkedHashMap<>();
+        List<String> identities =
+                batch.mail().stream().map(MailArrivals::identityOf).toList();
+        Map<String, UUID> idOf = known(origin.owner(), identities);
         int known = 0;
         for (int i = 0; i < batch.mail().size(); i++) {
             ArrivedMail arrived = batch.mail().get(i);
             Optional<Reading> read = batch.readings().get(i).filter(reading -> holds);
-            String identity = identityOf(arrived);
-            Optional<UUID> before = messages.idOf(origin.owner(), identity);
-            UUID id = before.orElseGet(() -> {
+            String identity = identities.get(i);
+            known += idOf.containsKey(identity) ? 1 : 0;
+            UUID id = idOf.computeIfAbsent(identity, its -> {
                 StoredMessage message =
-                        store(origin, arrived, identity, reader, read.orElseGet(() -> read(origin, arrived, reader)));
+                        store(origin, arrived, its, reader, read.orElseGet(() -> read(origin, arrived, reader)));
                 fresh.put(message.id(), message);
                 return message.id();
             });
-            known += before.isPresent() ? 1 : 0;
             if (!origin.folder().isEmpty()) {
                 messages.savePlace(
                         origin.owner(),
@@ -180,6 +186,15 @@ public class MailArrivals {
                     origin.everythingToIntake());
         }
         return new Outcome(fresh.size(), known);
+    }
+
+    private Map<String, UUID> known(UUID owner, List<String> identities) {
+        Map<String, UUID> known = new HashMap<>();
+        for (int from = 0; from < identities.size(); from += MOST_AT_ONCE) {
+            int to = Math.min(identities.size(), from + MOST_AT_ONCE);
+            messages.known(owner, identities.subList(from, to)).forEach(each -> known.put(each.identity(), each.id()));
+        }
+        return known;
     }
 
     /** On a list, what answers me is meant for me; my mail may come in after its answers. */

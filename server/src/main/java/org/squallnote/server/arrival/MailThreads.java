@@ -1,13 +1,15 @@
 package org.squallnote.server.arrival;
 
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.LinkRow;
@@ -53,40 +55,42 @@ public class MailThreads {
 
     /** Where a new message belongs. */
     Likely likelyFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
-        UUID component = componentFor(owner, mail, baseSubject, sentAt);
-        return new Likely(component, messages.aThreadOf(owner, component).orElseGet(ids::next));
-    }
-
-    /** The component that a new message belongs to; joins those that it connects. */
-    private UUID componentFor(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
         Set<String> identifiers = new LinkedHashSet<>(mail.references());
         mail.messageId().ifPresent(identifiers::add);
+        Map<String, UUID> linked = linked(owner, identifiers);
         Set<UUID> found = new LinkedHashSet<>();
-        List<String> unknown = new ArrayList<>();
-        for (String identifier : identifiers) {
-            Optional<LinkRow> link = messages.link(owner, identifier);
-            link.map(LinkRow::component).ifPresentOrElse(found::add, () -> unknown.add(identifier));
+        identifiers.stream().map(linked::get).filter(Objects::nonNull).forEach(found::add);
+        found.addAll(bySubject(owner, mail, baseSubject, sentAt));
+        Optional<UUID> known = found.stream().findFirst();
+        UUID component = known.orElseGet(ids::next);
+        found.forEach(other -> connect(owner, component, other));
+        identifiers.stream()
+                .filter(identifier -> !linked.containsKey(identifier))
+                .forEach(identifier -> messages.insertLink(owner, identifier, component));
+        return new Likely(
+                component, known.flatMap(its -> messages.aThreadOf(owner, its)).orElseGet(ids::next));
+    }
+
+    private Map<String, UUID> linked(UUID owner, Set<String> identifiers) {
+        return identifiers.isEmpty()
+                ? Map.of()
+                : messages.links(owner, identifiers).stream()
+                        .collect(Collectors.toMap(LinkRow::identity, LinkRow::component));
+    }
+
+    /** The components with which a message goes by its subject, where no references say it. */
+    private Set<UUID> bySubject(UUID owner, ParsedMail mail, String baseSubject, Instant sentAt) {
+        if (baseSubject.isEmpty()) {
+            return Set.of();
         }
-        BaseSubject subject = BaseSubject.of(mail.subject());
-        if (mail.references().isEmpty() && subject.replyOrForward() && !baseSubject.isEmpty()) {
+        Set<UUID> found = new LinkedHashSet<>();
+        if (mail.references().isEmpty() && BaseSubject.of(mail.subject()).replyOrForward()) {
             found.addAll(messages.componentsBySubject(
                     owner, baseSubject, sentAt.minus(ReferencesThreading.SUBJECT_REACH), sentAt));
         }
-        if (!baseSubject.isEmpty()) {
-            found.addAll(messages.componentsOfUnlinkedReplies(
-                    owner, baseSubject, sentAt, sentAt.plus(ReferencesThreading.SUBJECT_REACH)));
-        }
-        UUID component = found.isEmpty() ? UUID.randomUUID() : found.iterator().next();
-        for (UUID other : found) {
-            if (!other.equals(component)) {
-                messages.moveLinks(owner, other, component);
-                messages.moveComponent(owner, other, component);
-            }
-        }
-        for (String identifier : unknown) {
-            messages.insertLink(owner, identifier, component);
-        }
-        return component;
+        found.addAll(messages.componentsOfUnlinkedReplies(
+                owner, baseSubject, sentAt, sentAt.plus(ReferencesThreading.SUBJECT_REACH)));
+        return found;
     }
 
     /** Lets two components be threaded as one from now on; alone that changes no thread. */

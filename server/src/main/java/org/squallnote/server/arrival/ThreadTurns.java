@@ -143,8 +143,14 @@ public class ThreadTurns {
             }
             return Optional.empty();
         }
-        ChaseDates.Days days = chaseDates.days(
-                owner, threadId, state.awaited(), before.flatMap(thread -> Optional.ofNullable(thread.chaseHand())));
+        // Where nobody is awaited, no day is asked for.
+        Optional<ChaseDates.Days> days = state.awaited().isEmpty()
+                ? Optional.empty()
+                : Optional.of(chaseDates.days(
+                        owner,
+                        threadId,
+                        state.awaited(),
+                        before.flatMap(thread -> Optional.ofNullable(thread.chaseHand()))));
         Map<String, String> names = new HashMap<>();
         rows.stream()
                 .filter(row -> !row.fromName().isEmpty())
@@ -156,9 +162,9 @@ public class ThreadTurns {
                         threadId,
                         state.debts(),
                         state.awaited(),
-                        one -> days.of(one).day(),
+                        one -> days.orElseThrow().of(one).day(),
                         names));
-        return days.first(state.awaited());
+        return days.flatMap(its -> its.first(state.awaited()));
     }
 
     /** All messages of a thread belong to another one now. */

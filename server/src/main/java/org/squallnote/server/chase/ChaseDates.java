@@ -215,15 +215,17 @@ public class ChaseDates {
                 .map(one ->
                         one.name().equals(one.party()) ? one.named(names.getOrDefault(one.party(), one.name())) : one)
                 .toList();
-        if (!named.equals(before)) {
-            threads.deleteOpenBetween(owner, threadId);
-            named.forEach(one -> threads.insertOpenBetween(owner, one));
+        before.stream().filter(one -> !named.contains(one)).forEach(one -> threads.deleteOpenBetween(owner, one));
+        List<OpenBetween> added =
+                named.stream().filter(one -> !before.contains(one)).toList();
+        if (!added.isEmpty()) {
+            threads.insertOpenBetween(owner, added);
         }
     }
 
     /** A thread is gone, since all of its messages belong to another one now; so do the reminders about it. */
     public void gone(UUID owner, UUID threadId, UUID other) {
-        threads.deleteOpenBetween(owner, threadId);
+        threads.deleteAllOpenBetween(owner, threadId);
         store.deleteAnswers(owner, threadId);
         store.moveChases(owner, threadId, other);
     }

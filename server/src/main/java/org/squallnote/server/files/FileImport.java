@@ -14,6 +14,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.TimeUnit;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.source.ArchiveRule;
@@ -39,7 +40,6 @@ import org.squallnote.store.source.SourceStore;
 @Component
 public class FileImport {
 
-    private static final int BATCH = 400;
     private static final long BYTES_OF_A_BATCH = 8L * 1024 * 1024;
     /** A file with no more messages than this is meant to be decided, however old they are. */
     private static final int FEW = 20;
@@ -51,6 +51,8 @@ public class FileImport {
     private final OwnerLocks locks;
     private final UuidV7 ids;
     private final Clock clock;
+    /** So many messages are stored by one transaction, for which everything else that is written waits. */
+    private final int batchSize;
 
     FileImport(
             SourceStore sources,
@@ -59,7 +61,9 @@ public class FileImport {
             CalendarFile calendars,
             OwnerLocks locks,
             UuidV7 ids,
-            Clock clock) {
+            Clock clock,
+            @Value("${import-batch}") int batchSize) {
+        this.batchSize = batchSize;
         this.sources = sources;
         this.spool = spool;
         this.arrivals = arrivals;
@@ -133,12 +137,12 @@ public class FileImport {
     private void readMbox(InputStream in, Intaker intaker) throws IOException {
         BlockingQueue<MailArrivals.ReadBatch> parsed = new SynchronousQueue<>();
         CompletableFuture<Void> storing = CompletableFuture.runAsync(() -> store(parsed, intaker));
-        List<ArrivedMail> batch = new ArrayList<>(BATCH);
+        List<ArrivedMail> batch = new ArrayList<>(batchSize);
         try {
             List<ArrivedMail> collecting = batch;
             long[] bytes = {0};
             MboxReader.forEach(in, spool, message -> {
-                boolean full = bytes[0] + inMemory(message) > BYTES_OF_A_BATCH || collecting.size() >= BATCH;
+                boolean full = bytes[0] + inMemory(message) > BYTES_OF_A_BATCH || collecting.size() >= batchSize;
                 if (full && !collecting.isEmpty()) {
                     hand(parsed, intaker.read(collecting), storing);
                     collecting.clear();

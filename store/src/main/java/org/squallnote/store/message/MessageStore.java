@@ -17,6 +17,7 @@ import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.ChatChange;
 import org.squallnote.core.message.Decision;
 import org.squallnote.core.message.Files;
+import org.squallnote.core.message.KnownMessage;
 import org.squallnote.core.message.LinkRow;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.message.Place;
@@ -88,7 +89,11 @@ public interface MessageStore {
             @Param("from") Instant from,
             @Param("to") Instant to);
 
-    Optional<LinkRow> link(@Param("owner") UUID owner, @Param("identity") String identity);
+    /** Those of some messages that are stored. */
+    List<KnownMessage> known(@Param("owner") UUID owner, @Param("identities") Collection<String> identities);
+
+    /** What is known of some identities of messages; nothing of those that nothing speaks of. */
+    List<LinkRow> links(@Param("owner") UUID owner, @Param("identities") Collection<String> identities);
 
     void insertLink(@Param("owner") UUID owner, @Param("identity") String identity, @Param("component") UUID component);
 

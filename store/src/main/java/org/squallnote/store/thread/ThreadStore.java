@@ -68,9 +68,12 @@ public interface ThreadStore {
     /** What is open with each person in a thread. */
     List<OpenBetween> openBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
-    void insertOpenBetween(@Param("owner") UUID owner, @Param("open") OpenBetween open);
+    void insertOpenBetween(@Param("owner") UUID owner, @Param("open") Collection<OpenBetween> open);
 
-    int deleteOpenBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
+    /** Forgets what is open with one person in a thread. */
+    int deleteOpenBetween(@Param("owner") UUID owner, @Param("open") OpenBetween open);
+
+    int deleteAllOpenBetween(@Param("owner") UUID owner, @Param("threadId") UUID threadId);
 
     List<UUID> allIds(UUID owner);
 
