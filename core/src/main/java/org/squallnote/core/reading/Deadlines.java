@@ -174,8 +174,8 @@ final class Deadlines {
         Optional<Deadline> last = Optional.empty();
         for (DatePhrase phrase : read.dates()) {
             if (phrase.fromInclusive() < word && isAhead(phrase)) {
-                last = Optional.of(
-                        deadline(read.sentence(), new Dated(phrase, Role.STATED, phrase.fromInclusive(), true), false));
+                Span words = read.sentence().spanOf(phrase.fromInclusive(), phrase.toExclusive());
+                last = Optional.of(new Deadline(phrase.day(), phrase.time(), true, words, false));
             }
         }
         return last;

@@ -1,7 +1,11 @@
 package org.squallnote.core.reading;
 
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseBook;
 import org.squallnote.core.text.WordSet;
 
@@ -23,6 +27,20 @@ final class Phrases {
     static final WordSet MODAL = BOOK.set("modal");
 
     private Phrases() {}
+
+    /** The classes of words that rules may speak of. */
+    static Map<String, Set<String>> classes() {
+        Map<String, Set<String>> classes = new HashMap<>();
+        for (String name : List.of("event", "happening", "usable", "object", "helpers", "modal", "imperative")) {
+            classes.put(name, BOOK.words(name));
+        }
+        classes.put("giving", GIVING.words());
+        Set<String> happens = new HashSet<>(HAPPENING.words());
+        HAPPENING.words().forEach(verb -> happens.add(verb + "s"));
+        classes.put("happens", happens);
+        classes.put("lead-in", Clauses.leadIns());
+        return classes;
+    }
 
     /** "phoning" sets a day as "phone" does. */
     private static Set<String> withGerunds(Set<String> verbs) {

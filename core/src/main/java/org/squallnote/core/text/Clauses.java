@@ -1,5 +1,7 @@
 package org.squallnote.core.text;
 
+import java.util.Set;
+
 /**
  * Where the parts of a sentence begin: at its start, after a mark, after a conjunction, each time behind the words that
  * only lead in ("ok but then", "sorry", "Hi").
@@ -22,6 +24,11 @@ public final class Clauses {
 
     private static boolean startsAfter(Word previous, boolean started) {
         return CONJUNCTIONS.has(previous) || (started && (LEAD_IN.has(previous) || previous.isMention()));
+    }
+
+    /** The words that only lead in. */
+    public static Set<String> leadIns() {
+        return LEAD_IN.words();
     }
 
     /** Whether the word at that place only leads in to what is said. */

@@ -1,0 +1,167 @@
+package org.squallnote.core.rule;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/**
+ * One element of a pattern.
+ *
+ * @param words those that may stand there (with {@code negated}: that may not)
+ * @param endings how such words may end
+ * @param most of a gap: so many words
+ * @param said what has to hold of a date, each with its alternatives
+ */
+record Element(
+        Sort sort,
+        WordSet words,
+        List<String> endings,
+        boolean negated,
+        boolean optional,
+        int most,
+        List<List<String>> said) {
+
+    enum Sort {
+        /** One word. */
+        WORD,
+        /** A word of a kind that no list tells. */
+        KIND,
+        /** Any number of words in the same part of the sentence. */
+        GAP,
+        /** Any number of words in the same clause. */
+        CLAUSE_GAP,
+        /** Words between "by" and its date: "by the very latest Friday". */
+        BETWEEN,
+        /** The date. */
+        DATE,
+        /** A part of the sentence begins here. */
+        OPENS,
+        /** The sentence begins here. */
+        FIRST,
+        /** A clause begins here. */
+        CLAUSE,
+        /** A mark stands here. */
+        MARK,
+        /** A mark or the end of the sentence stands here. */
+        CLOSES,
+        /** The sentence ends here. */
+        LAST,
+        /** Here the words begin that belong to what is found. */
+        BEGINS
+    }
+
+    /** A gap spans so many words at the most, so that a pattern looks at a bounded stretch. */
+    private static final int LONGEST_GAP = 40;
+
+    private static final WordSet NONE = WordSet.of();
+
+    static Element of(String piece, Lexicon lexicon) {
+        return switch (piece) {
+            case "^" -> mark(Sort.OPENS);
+            case "^^" -> mark(Sort.FIRST);
+            case "/" -> mark(Sort.CLAUSE);
+            case "," -> mark(Sort.MARK);
+            case "$" -> mark(Sort.CLOSES);
+            case "$$" -> mark(Sort.LAST);
+            case ">" -> mark(Sort.BEGINS);
+            case "~" -> gap(Sort.BETWEEN, "=<between>", lexicon);
+            default -> wordOrGap(piece, lexicon);
+        };
+    }
+
+    private static Element wordOrGap(String piece, Lexicon lexicon) {
+        if (piece.startsWith("{date")) {
+            return date(piece);
+        }
+        if (piece.startsWith("{")) {
+            return new Element(
+                    Sort.KIND, NONE, List.of(piece.substring(1, piece.length() - 1)), false, false, 1, List.of());
+        }
+        if (piece.startsWith("..")) {
+            return gap(Sort.GAP, piece.substring(2), lexicon);
+        }
+        if (piece.startsWith("::")) {
+            return gap(Sort.CLAUSE_GAP, piece.substring(2), lexicon);
+        }
+        boolean optional = piece.startsWith("[");
+        String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
+        return word(Sort.WORD, inner, optional, 1, lexicon);
+    }
+
+    private static Element mark(Sort sort) {
+        return new Element(sort, NONE, List.of(), false, false, 0, List.of());
+    }
+
+    /** {@code {date:day|end,timed}}: every part has to hold, of its alternatives one. */
+    private static Element date(String piece) {
+        int colon = piece.indexOf(':');
+        List<List<String>> said = new ArrayList<>();
+        if (colon > 0) {
+            for (String part : piece.substring(colon + 1, piece.length() - 1).split(",")) {
+                said.add(List.of(part.split("\\|")));
+            }
+        }
+        return new Element(Sort.DATE, NONE, List.of(), false, false, 0, said);
+    }
+
+    /** {@code ..}, {@code ..4}; {@code ..!the|a} for words that are none of these, {@code ..=the|a} for words that are. */
+    private static Element gap(Sort sort, String rest, Lexicon lexicon) {
+        int digits = 0;
+        while (digits < rest.length() && Character.isDigit(rest.charAt(digits))) {
+            digits++;
+        }
+        int most = digits == 0 ? LONGEST_GAP : Integer.parseInt(rest.substring(0, digits));
+        String of = rest.substring(digits);
+        return word(sort, of.isEmpty() ? "*" : of.startsWith("=") ? of.substring(1) : of, true, most, lexicon);
+    }
+
+    private static Element word(Sort sort, String piece, boolean optional, int most, Lexicon lexicon) {
+        boolean negated = piece.startsWith("!");
+        Set<String> words = new HashSet<>();
+        List<String> endings = new ArrayList<>();
+        for (String alternative : (negated ? piece.substring(1) : piece).split("\\|")) {
+            if (alternative.startsWith("<")) {
+                words.addAll(lexicon.words(alternative));
+            } else if (alternative.startsWith("*")) {
+                endings.add(alternative.substring(1));
+            } else {
+                words.add(alternative);
+            }
+        }
+        return new Element(sort, WordSet.of(words), List.copyOf(endings), negated, optional, most, List.of());
+    }
+
+    /** Whether it can stand for the word at that place. */
+    boolean takes(Setting setting, int place) {
+        Sentence sentence = setting.sentence();
+        if (place < 0 || place >= sentence.size()) {
+            return false;
+        }
+        return sort == Sort.KIND ? setting.isKind(endings.get(0), place) : isOne(sentence, place) != negated;
+    }
+
+    private boolean isOne(Sentence sentence, int place) {
+        if (words.has(sentence, place)) {
+            return true;
+        }
+        for (String ending : endings) {
+            if (sentence.norm(place).endsWith(ending)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether the date is one that it stands for. */
+    boolean takesDate(Setting setting) {
+        for (List<String> alternatives : said) {
+            if (alternatives.stream().noneMatch(setting::isDate)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}
