@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.util.List;
+import java.util.function.Predicate;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.rule.Rule;
@@ -44,6 +45,8 @@ final class DateRoles {
     /** What stands between "by" and its date. */
     static final WordSet SKIPPED = RULES.set("between");
 
+    private static final WordSet SMALL = RULES.set("small");
+
     static final WordSet PRONOUNS = RULES.set("it");
 
     private final Sentence sentence;
@@ -72,7 +75,8 @@ final class DateRoles {
      * @param needed whether the ask before the date is one of having something
      */
     Dated roleOf(DatePhrase phrase, int dates, boolean needed) {
-        DateSetting setting = new DateSetting(sentence, parts, acts, softness, phrase, needed);
+        DateSetting setting = new DateSetting(
+                sentence, parts, phrase, phrase.fromInclusive(), condition -> holds(condition, phrase, needed));
         RuleBook.Found found =
                 RULES.decide(setting).orElseThrow(() -> new IllegalStateException("No rule for a date without any"));
         Rule rule = found.rule();
@@ -81,6 +85,43 @@ final class DateRoles {
         Role role = roleIn(rule);
         boolean led = role == Role.STATED && found.begin() == phrase.fromInclusive();
         return new Dated(meant, role, led ? leadOf(phrase) : found.begin(), firm, rule);
+    }
+
+    private boolean holds(String condition, DatePhrase phrase, boolean needed) {
+        return switch (condition) {
+            case "question" -> sentence.isQuestion();
+            case "who" -> sentence.at(0).is("who", "who's");
+            case "hard" -> softness.isHard(phrase);
+            case "softened" -> isSoftenedPeriod(phrase);
+            case "needed" -> needed || isSoftenedPeriod(phrase);
+            case "asked" -> isDoneBefore(phrase, act -> SentenceAsks.isAsk(act.label()));
+            case "requested" -> isDoneBefore(phrase, act -> act.label().equals("request"));
+            case "said" -> isSaidBefore(phrase);
+            default -> throw new IllegalStateException("No rule can hold when " + condition);
+        };
+    }
+
+    /** "some time next week". */
+    private boolean isSoftenedPeriod(DatePhrase phrase) {
+        return phrase.form() == DatePhrase.Form.PERIOD && softness.isRightBehindSoftening(phrase);
+    }
+
+    /** Whether something of that kind is done before the date, in the same part of the sentence. */
+    private boolean isDoneBefore(DatePhrase phrase, Predicate<PhraseMatch> kind) {
+        int unit = parts.unitOf(phrase.fromInclusive());
+        return acts.stream()
+                .anyMatch(act -> act.fromInclusive() < phrase.fromInclusive()
+                        && parts.unitOf(act.fromInclusive()) == unit
+                        && kind.test(act));
+    }
+
+    /** Whether the clause of the date says something before it. */
+    private boolean isSaidBefore(DatePhrase phrase) {
+        int telling = 0;
+        for (int i = parts.firstOfClause(parts.clauseOf(phrase.fromInclusive())); i < phrase.fromInclusive(); i++) {
+            telling += SMALL.has(sentence, i) ? 0 : 1;
+        }
+        return telling > 1;
     }
 
     private static Role roleIn(Rule rule) {

@@ -1,45 +1,38 @@
 package org.squallnote.core.reading;
 
-import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.rule.Setting;
 import org.squallnote.core.text.Clauses;
-import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
-/** One date of a sentence, as the rules about what dates are for look at it. */
+/** One date of a sentence, as rules look at it. */
 final class DateSetting implements Setting {
 
     private static final WordSet ASKING_ALONG = WordSet.of("when", "what");
 
-    private static final WordSet SMALL =
-            WordSet.of("if", "possible", "on", "at", "for", "can", "you", "in", "some", "time");
-
     private final Sentence sentence;
     private final Parts parts;
-    private final List<PhraseMatch> acts;
-    private final Softness softness;
     private final DatePhrase phrase;
-    private final boolean needed;
+    private final int from;
     private final int unit;
+    private final Predicate<String> conditions;
 
-    /** @param needed whether the ask before the date is one of having something */
-    DateSetting(
-            Sentence sentence,
-            Parts parts,
-            List<PhraseMatch> acts,
-            Softness softness,
-            DatePhrase phrase,
-            boolean needed) {
+    /**
+     * A date of a sentence.
+     *
+     * @param from where it begins: at the date itself, or at what leads to it, as in "by Friday"
+     * @param conditions which conditions of rules hold
+     */
+    DateSetting(Sentence sentence, Parts parts, DatePhrase phrase, int from, Predicate<String> conditions) {
         this.sentence = sentence;
         this.parts = parts;
-        this.acts = acts;
-        this.softness = softness;
         this.phrase = phrase;
-        this.needed = needed;
+        this.from = from;
         this.unit = parts.unitOf(phrase.fromInclusive());
+        this.conditions = conditions;
     }
 
     @Override
@@ -49,7 +42,7 @@ final class DateSetting implements Setting {
 
     @Override
     public int from() {
-        return phrase.fromInclusive();
+        return from;
     }
 
     @Override
@@ -89,6 +82,10 @@ final class DateSetting implements Setting {
     public boolean isKind(String kind, int place) {
         return switch (kind) {
             case "name" -> sentence.at(place).capital() && !NotNames.isOne(sentence, place);
+            case "stranger" ->
+                sentence.at(place).capital()
+                        && !NotNames.isOne(sentence, place)
+                        && !Phrases.BOOK.holds(sentence.at(place));
             case "noun" -> sentence.norm(place).length() > 3 && !NotNames.isOne(sentence, place);
             default -> throw new IllegalStateException("No rule can speak of a {" + kind + "}");
         };
@@ -100,8 +97,8 @@ final class DateSetting implements Setting {
         if (equals > 0) {
             String word = said.substring(equals + 1);
             return switch (said.substring(0, equals)) {
-                case "first" -> sentence.norm(from()).equals(word);
-                case "second" -> sentence.norm(from() + 1).equals(word);
+                case "first" -> sentence.norm(phrase.fromInclusive()).equals(word);
+                case "second" -> sentence.norm(phrase.fromInclusive() + 1).equals(word);
                 case "last" -> sentence.norm(to() - 1).equals(word);
                 default -> throw new IllegalStateException("Of a date no rule can say " + said);
             };
@@ -115,38 +112,6 @@ final class DateSetting implements Setting {
 
     @Override
     public boolean holds(String condition) {
-        return switch (condition) {
-            case "question" -> sentence.isQuestion();
-            case "who" -> sentence.at(0).is("who", "who's");
-            case "hard" -> softness.isHard(phrase);
-            case "softened" -> isSoftenedPeriod();
-            case "needed" -> needed || isSoftenedPeriod();
-            case "asked" -> hasAct(act -> SentenceAsks.isAsk(act.label()));
-            case "requested" -> hasAct(act -> act.label().equals("request"));
-            case "said" -> isSaid();
-            default -> throw new IllegalStateException("No rule can hold when " + condition);
-        };
-    }
-
-    private boolean isSoftenedPeriod() {
-        return phrase.form() == DatePhrase.Form.PERIOD && softness.isRightBehindSoftening(phrase);
-    }
-
-    /** Whether something of that kind is done before the date, in the same part of the sentence. */
-    private boolean hasAct(java.util.function.Predicate<PhraseMatch> kind) {
-        return acts.stream()
-                .anyMatch(act ->
-                        act.fromInclusive() < from() && parts.unitOf(act.fromInclusive()) == unit && kind.test(act));
-    }
-
-    /** Whether the clause of the date says something before it. */
-    private boolean isSaid() {
-        int telling = 0;
-        for (int i = parts.firstOfClause(parts.clauseOf(from())); i < from(); i++) {
-            boolean small =
-                    Clauses.isLeadIn(sentence, i) || DateRoles.SKIPPED.has(sentence, i) || SMALL.has(sentence, i);
-            telling += small ? 0 : 1;
-        }
-        return telling > 1;
+        return conditions.test(condition);
     }
 }

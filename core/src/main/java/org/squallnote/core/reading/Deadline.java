@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Optional;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.Span;
 
 /**
@@ -14,12 +15,14 @@ import org.squallnote.core.text.Span;
  * @param firm whether it is stated and not softened
  * @param words where it stands in the text (or in the subject), the word that makes it a deadline included
  * @param inSubject whether it stands in the subject
+ * @param because the rule by which it counts
  */
-public record Deadline(LocalDate day, Optional<LocalTime> time, boolean firm, Span words, boolean inSubject) {
+public record Deadline(
+        LocalDate day, Optional<LocalTime> time, boolean firm, Span words, boolean inSubject, Reason because) {
 
     /** The same, flexible. */
     Deadline softened() {
-        return new Deadline(day, time, false, words, inSubject);
+        return new Deadline(day, time, false, words, inSubject, because);
     }
 
     /** The last moment in time. */

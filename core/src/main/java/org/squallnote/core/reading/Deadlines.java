@@ -11,6 +11,7 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.reading.DateRoles.Role;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
@@ -33,6 +34,8 @@ final class Deadlines {
 
     /** What is said behind "the" or "this" of a date named before. */
     private static final WordSet SAME = WordSet.of("same", "date", "deadline");
+
+    private static final Reason THEN = new Reason("stated.then", "We meet on Friday, please send it by then.");
 
     private final List<ReadSentence> sentences;
     private final DateContext context;
@@ -63,7 +66,7 @@ final class Deadlines {
                 inAsks.addAll(ofAskSentence(read));
             } else if (!read.dates().isEmpty() && read.asks().isEmpty() && !isForSomebodyElse(read)) {
                 boolean next = i + 1 < sentences.size() && asking[i + 1];
-                boolean before = next && (read.has("soft") || DatePurposes.isWhatItIsNeededFor(read));
+                boolean before = next && (read.has("soft") || isNeededFor(read));
                 elsewhere.addAll(ofOtherSentence(read, asked || before));
             }
             asked = mine || (asked && read.asks().isEmpty());
@@ -175,7 +178,7 @@ final class Deadlines {
         for (DatePhrase phrase : read.dates()) {
             if (phrase.fromInclusive() < word && isAhead(phrase)) {
                 Span words = read.sentence().spanOf(phrase.fromInclusive(), phrase.toExclusive());
-                last = Optional.of(new Deadline(phrase.day(), phrase.time(), true, words, false));
+                last = Optional.of(new Deadline(phrase.day(), phrase.time(), true, words, false, THEN));
             }
         }
         return last;
@@ -189,7 +192,8 @@ final class Deadlines {
                         named.time(),
                         named.firm(),
                         named.words(),
-                        named.inSubject());
+                        named.inSubject(),
+                        named.because());
     }
 
     private boolean isForSomebodyElse(ReadSentence read) {
@@ -290,6 +294,11 @@ final class Deadlines {
         return owner.filter(wanted).isPresent();
     }
 
+    /** "I have to tell them by Friday", in front of an ask. */
+    private boolean isNeededFor(ReadSentence read) {
+        return datesOf(read).stream().anyMatch(dated -> DatedSentences.saysWhatItIsNeededFor(read, dated));
+    }
+
     /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
     private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
         List<Deadline> found = new ArrayList<>();
@@ -299,24 +308,10 @@ final class Deadlines {
             if (stated && dated.role() != Role.STATED) {
                 continue; // "We see her on Saturday and have to tell her by the day before."
             }
-            boolean fragment = afterAsk && DatePurposes.isFragment(read, dated);
-            boolean says = (dated.role() == Role.STATED
-                            && (DatePurposes.saysWhatFor(read, dated)
-                                    || (afterAsk && DatePurposes.isWhenItShouldBe(read, dated)))
-                            && (read.has("closing") || !WriterPlans.isPlanOfWriter(read, dated)))
-                    || DatePurposes.isNeededThen(read, dated)
-                    || (afterAsk
-                            && (isDay(dated) || DatePurposes.isAtThatTime(read, dated))
-                            && (DatePurposes.isWhatItIsNeededFor(read) || DatePurposes.isWishedFor(read, dated)));
-            if (dated.role() != Role.MENTION && (fragment || (says && !OthersParts.isOne(read, dated)))) {
-                found.add(deadline(read.sentence(), dated, false));
-            }
+            DatedSentences.because(read, dated, afterAsk)
+                    .ifPresent(rule -> found.add(deadline(read.sentence(), dated, false, rule.reason())));
         }
         return found;
-    }
-
-    private static boolean isDay(Dated dated) {
-        return dated.role() == Role.STATED || dated.role() == Role.TIED;
     }
 
     private List<Deadline> ofSubject(String subject) {
@@ -339,7 +334,11 @@ final class Deadlines {
     }
 
     static Deadline deadline(Sentence sentence, Dated dated, boolean inSubject) {
+        return deadline(sentence, dated, inSubject, dated.because().reason());
+    }
+
+    private static Deadline deadline(Sentence sentence, Dated dated, boolean inSubject, Reason because) {
         Span words = sentence.spanOf(dated.lead(), dated.phrase().toExclusive());
-        return new Deadline(dated.phrase().day(), dated.phrase().time(), dated.firm(), words, inSubject);
+        return new Deadline(dated.phrase().day(), dated.phrase().time(), dated.firm(), words, inSubject, because);
     }
 }

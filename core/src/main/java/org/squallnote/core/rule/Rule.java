@@ -23,9 +23,9 @@ public record Rule(
         List<String> yes,
         List<String> no) {
 
-    /** Its name and an example, as they are shown to people. */
-    public String why() {
-        return id + ", as in “" + yes.get(0) + "”";
+    /** Its name and its first example. */
+    public Reason reason() {
+        return new Reason(id, yes.get(0));
     }
 
     /** Where the words begin that it speaks of, tried at a place; negative where it does not hold. */

@@ -12,7 +12,8 @@ import org.squallnote.core.text.WordSet;
 
 /**
  * The rules of one stage, in their order: the first that holds decides. They stand in groups; in one that goes by
- * nearness, the word nearest to the date decides, and only among rules that speak of the same word their order.
+ * nearness or by the first word, the nearest or first word decides of which a rule speaks, and only among rules that
+ * speak of the same word their order.
  */
 public final class RuleBook {
 
@@ -22,7 +23,9 @@ public final class RuleBook {
     private enum Way {
         IN_ORDER,
         NEAREST_BEFORE,
-        NEAREST_BEHIND
+        NEAREST_BEHIND,
+        FIRST_IN_PART,
+        FIRST_IN_SENTENCE
     }
 
     private record Group(String name, Way way, List<Rule> rules) {}
@@ -94,7 +97,9 @@ public final class RuleBook {
             case "in order" -> Way.IN_ORDER;
             case "nearest before" -> Way.NEAREST_BEFORE;
             case "nearest behind" -> Way.NEAREST_BEHIND;
-            default -> throw new IllegalStateException("A group goes in order or by the nearest before or behind");
+            case "first in part" -> Way.FIRST_IN_PART;
+            case "first in sentence" -> Way.FIRST_IN_SENTENCE;
+            default -> throw new IllegalStateException("No group goes " + words);
         };
     }
 
@@ -142,6 +147,11 @@ public final class RuleBook {
         throw new IllegalStateException("No group is called " + name);
     }
 
+    /** What the rules of one group say; nothing where none of them holds. */
+    public Optional<Found> in(String group, Setting setting) {
+        return in(groups.get(indexOf(group)), setting);
+    }
+
     private static Optional<Found> in(Group group, Setting setting) {
         return switch (group.way()) {
             case IN_ORDER -> first(group, setting, setting.from());
@@ -153,15 +163,20 @@ public final class RuleBook {
                 }
                 yield found;
             }
-            case NEAREST_BEHIND -> {
-                Optional<Found> found = Optional.empty();
-                int last = Math.min(setting.unitEnd(), setting.to() + REACH);
-                for (int i = setting.to(); i < last && found.isEmpty(); i++) {
-                    found = first(group, setting, i);
-                }
-                yield found;
-            }
+            case NEAREST_BEHIND ->
+                onward(group, setting, setting.to(), Math.min(setting.unitEnd(), setting.to() + REACH));
+            case FIRST_IN_PART -> onward(group, setting, setting.unitStart(), setting.unitEnd());
+            case FIRST_IN_SENTENCE ->
+                onward(group, setting, 0, setting.sentence().size());
         };
+    }
+
+    private static Optional<Found> onward(Group group, Setting setting, int from, int toExclusive) {
+        Optional<Found> found = Optional.empty();
+        for (int i = from; i < toExclusive && found.isEmpty(); i++) {
+            found = first(group, setting, i);
+        }
+        return found;
     }
 
     private static Optional<Found> first(Group group, Setting setting, int place) {

@@ -1,0 +1,66 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import java.util.Optional;
+import org.squallnote.core.reading.DateRoles.Dated;
+import org.squallnote.core.reading.DateRoles.Role;
+import org.squallnote.core.rule.Rule;
+import org.squallnote.core.rule.RuleBook;
+import org.squallnote.core.text.Sentence;
+
+/** Decides whether a sentence that asks nothing itself sets the day of an ask beside it. */
+final class DatedSentences {
+
+    private static final RuleBook RULES = RuleBook.of(DatedSentences.class, "dated-sentences.rules", Phrases.classes());
+
+    private DatedSentences() {}
+
+    /** The rules, in their order. */
+    static List<Rule> rules() {
+        return RULES.rules();
+    }
+
+    /** The rule by which a date counts; empty where it does not. */
+    static Optional<Rule> because(ReadSentence read, Dated dated, boolean afterAsk) {
+        return RULES.decide(setting(read, dated, afterAsk))
+                .map(RuleBook.Found::rule)
+                .filter(rule -> rule.gives().equals("sets"));
+    }
+
+    /** "I have to tell them by Friday", in front of an ask: what is asked has to be there by then. */
+    static boolean saysWhatItIsNeededFor(ReadSentence read, Dated dated) {
+        return RULES.in("needed-for", setting(read, dated, true)).isPresent();
+    }
+
+    private static DateSetting setting(ReadSentence read, Dated dated, boolean afterAsk) {
+        return new DateSetting(
+                read.sentence(),
+                read.parts(),
+                dated.phrase(),
+                dated.lead(),
+                condition -> holds(condition, read, dated, afterAsk));
+    }
+
+    private static boolean holds(String condition, ReadSentence read, Dated dated, boolean afterAsk) {
+        return switch (condition) {
+            case "after-ask" -> afterAsk;
+            case "mention" -> dated.role() == Role.MENTION;
+            case "stated" -> dated.role() == Role.STATED;
+            case "on-a-day" -> dated.role() == Role.STATED || dated.role() == Role.TIED || isAtThatTime(read, dated);
+            case "until" -> isUntil(read.sentence(), dated.lead());
+            case "plan" -> WriterPlans.isPlanOfWriter(read, dated);
+            case "closing", "promise", "holding" -> read.has(condition);
+            default -> throw new IllegalStateException("No rule can hold when " + condition);
+        };
+    }
+
+    /** "I have to tell him at lunch tomorrow". */
+    private static boolean isAtThatTime(ReadSentence read, Dated dated) {
+        return dated.phrase().time().isPresent()
+                && read.sentence().norm(dated.phrase().fromInclusive() - 1).equals("at");
+    }
+
+    private static boolean isUntil(Sentence sentence, int lead) {
+        return sentence.norm(lead).startsWith("until") || sentence.norm(lead).startsWith("till");
+    }
+}
