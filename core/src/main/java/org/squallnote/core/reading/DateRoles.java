@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
 import org.squallnote.core.dates.DateContext;
@@ -34,8 +35,9 @@ final class DateRoles {
      * @param lead index of the first word that belongs to it, such as "by"
      * @param firm whether it is not softened
      * @param because the rule that says so
+     * @param passed rules that held before it and sent on
      */
-    record Dated(DatePhrase phrase, Role role, int lead, boolean firm, Rule because) {}
+    record Dated(DatePhrase phrase, Role role, int lead, boolean firm, Rule because, List<Rule> passed) {}
 
     private static final RuleBook RULES = RuleBook.of(DateRoles.class, "date-purposes.rules", Phrases.classes());
 
@@ -54,8 +56,14 @@ final class DateRoles {
     private final List<PhraseMatch> acts;
     private final DateContext context;
     private final Softness softness;
+    private final RuleBook rules;
 
     DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context) {
+        this(sentence, parts, acts, context, RULES);
+    }
+
+    private DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context, RuleBook rules) {
+        this.rules = rules;
         this.sentence = sentence;
         this.parts = parts;
         this.acts = acts;
@@ -64,8 +72,42 @@ final class DateRoles {
     }
 
     /** The rules, in their order. */
-    static List<Rule> rules() {
-        return RULES.rules();
+    static RuleBook rules() {
+        return RULES;
+    }
+
+    /** The dates of a sentence that are not somebody else's words, each with what it is for. */
+    static List<Dated> in(ReadSentence read, DateContext context) {
+        return in(read, context, RULES);
+    }
+
+    static List<Dated> in(ReadSentence read, DateContext context, RuleBook rules) {
+        if (read.dates().isEmpty()) {
+            return List.of();
+        }
+        DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context, rules);
+        List<Dated> dated = new ArrayList<>();
+        for (DatePhrase phrase : read.dates()) {
+            if (!read.sentence().at(phrase.fromInclusive()).quoted()) {
+                dated.add(roles.roleOf(phrase, read.dates().size(), needs(read, phrase)));
+            }
+        }
+        return dated;
+    }
+
+    /** Whether the ask before the date is one of having something: "I need it", "we'd like the list". */
+    private static boolean needs(ReadSentence read, DatePhrase phrase) {
+        if (read.sentence().isQuestion() && !read.sentence().hasWord("you", "your", "from")) {
+            // "How many chairs do we need on Saturday?"
+            return false;
+        }
+        for (SentenceAsks.FoundAsk ask : read.found()) {
+            boolean having = ask.kind() == Ask.Kind.NEED || ask.kind() == Ask.Kind.WISH;
+            if (having && ask.from() < phrase.fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /**
@@ -78,13 +120,13 @@ final class DateRoles {
         DateSetting setting = new DateSetting(
                 sentence, parts, phrase, phrase.fromInclusive(), condition -> holds(condition, phrase, needed));
         RuleBook.Found found =
-                RULES.decide(setting).orElseThrow(() -> new IllegalStateException("No rule for a date without any"));
+                rules.decide(setting).orElseThrow(() -> new IllegalStateException("No rule for a date without any"));
         Rule rule = found.rule();
         boolean firm = softness.isHard(phrase) || !(isVague(phrase) || softness.isSoftened(phrase, dates));
         DatePhrase meant = rule.gives().equals("day before") ? phrase.before(context) : phrase;
         Role role = roleIn(rule);
         boolean led = role == Role.STATED && found.begin() == phrase.fromInclusive();
-        return new Dated(meant, role, led ? leadOf(phrase) : found.begin(), firm, rule);
+        return new Dated(meant, role, led ? leadOf(phrase) : found.begin(), firm, rule, found.passed());
     }
 
     private boolean holds(String condition, DatePhrase phrase, boolean needed) {

@@ -1,8 +1,8 @@
 package org.squallnote.core.reading;
 
-import java.util.Locale;
 import java.util.function.Predicate;
 import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.rule.Setting;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
@@ -17,7 +17,8 @@ final class DateSetting implements Setting {
     private final Parts parts;
     private final DatePhrase phrase;
     private final int from;
-    private final int unit;
+    private final int unitStart;
+    private final int unitEnd;
     private final Predicate<String> conditions;
 
     /**
@@ -31,7 +32,9 @@ final class DateSetting implements Setting {
         this.parts = parts;
         this.phrase = phrase;
         this.from = from;
-        this.unit = parts.unitOf(phrase.fromInclusive());
+        int unit = parts.unitOf(phrase.fromInclusive());
+        this.unitStart = parts.firstOfUnit(unit);
+        this.unitEnd = parts.endOfUnit(unit);
         this.conditions = conditions;
     }
 
@@ -52,12 +55,12 @@ final class DateSetting implements Setting {
 
     @Override
     public int unitStart() {
-        return parts.firstOfUnit(unit);
+        return unitStart;
     }
 
     @Override
     public int unitEnd() {
-        return parts.endOfUnit(unit);
+        return unitEnd;
     }
 
     @Override
@@ -67,10 +70,10 @@ final class DateSetting implements Setting {
 
     @Override
     public boolean opens(int place) {
-        if (place < unitStart() || place >= sentence.size()) {
+        if (place < unitStart || place >= sentence.size()) {
             return false;
         }
-        for (int i = unitStart(); i < place; i++) {
+        for (int i = unitStart; i < place; i++) {
             if (!Clauses.isLeadIn(sentence, i) && !ASKING_ALONG.has(sentence, i)) {
                 return false;
             }
@@ -92,21 +95,21 @@ final class DateSetting implements Setting {
     }
 
     @Override
-    public boolean isDate(String said) {
-        int equals = said.indexOf('=');
-        if (equals > 0) {
-            String word = said.substring(equals + 1);
-            return switch (said.substring(0, equals)) {
-                case "first" -> sentence.norm(phrase.fromInclusive()).equals(word);
-                case "second" -> sentence.norm(phrase.fromInclusive() + 1).equals(word);
-                case "last" -> sentence.norm(to() - 1).equals(word);
-                default -> throw new IllegalStateException("Of a date no rule can say " + said);
-            };
-        }
-        return switch (said) {
+    public boolean isDate(String what, String word) {
+        return switch (what) {
+            case "first" -> sentence.norm(phrase.fromInclusive()).equals(word);
+            case "second" -> sentence.norm(phrase.fromInclusive() + 1).equals(word);
+            case "last" -> sentence.norm(to() - 1).equals(word);
             case "timed" -> phrase.time().isPresent();
             case "untimed" -> phrase.time().isEmpty();
-            default -> phrase.form() == DatePhrase.Form.valueOf(said.toUpperCase(Locale.ROOT));
+            case "day" -> phrase.form() == Form.DAY;
+            case "time" -> phrase.form() == Form.TIME;
+            case "stretch" -> phrase.form() == Form.STRETCH;
+            case "end" -> phrase.form() == Form.END;
+            case "period" -> phrase.form() == Form.PERIOD;
+            case "range" -> phrase.form() == Form.RANGE;
+            case "past" -> phrase.form() == Form.PAST;
+            default -> throw new IllegalStateException("Of a date no rule can say " + what);
         };
     }
 

@@ -1,6 +1,5 @@
 package org.squallnote.core.reading;
 
-import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.reading.DateRoles.Role;
@@ -16,15 +15,18 @@ final class DatedSentences {
     private DatedSentences() {}
 
     /** The rules, in their order. */
-    static List<Rule> rules() {
-        return RULES.rules();
+    static RuleBook rules() {
+        return RULES;
     }
 
     /** The rule by which a date counts; empty where it does not. */
     static Optional<Rule> because(ReadSentence read, Dated dated, boolean afterAsk) {
-        return RULES.decide(setting(read, dated, afterAsk))
-                .map(RuleBook.Found::rule)
-                .filter(rule -> rule.gives().equals("sets"));
+        return decide(read, dated, afterAsk, RULES).filter(rule -> rule.gives().equals("sets"));
+    }
+
+    /** The rule that decides about a date, for or against it. */
+    static Optional<Rule> decide(ReadSentence read, Dated dated, boolean afterAsk, RuleBook rules) {
+        return rules.decide(setting(read, dated, afterAsk)).map(RuleBook.Found::rule);
     }
 
     /** "I have to tell them by Friday", in front of an ask: what is asked has to be there by then. */

@@ -87,7 +87,7 @@ final class Deadlines {
         for (int i = 0; i < asking.length; i++) {
             ReadSentence read = sentences.get(i);
             if (asking[i]) {
-                for (Dated dated : datesOf(read)) {
+                for (Dated dated : DateRoles.in(read, context)) {
                     if (dated.role() == Role.EVENT && isAhead(dated.phrase())) {
                         events.add(deadline(read.sentence(), dated, false));
                     }
@@ -238,39 +238,10 @@ final class Deadlines {
         return !phrase.end().isBefore(context.sentAt());
     }
 
-    private List<Dated> datesOf(ReadSentence read) {
-        if (read.dates().isEmpty()) {
-            return List.of();
-        }
-        DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context);
-        List<Dated> dated = new ArrayList<>();
-        for (DatePhrase phrase : read.dates()) {
-            if (!read.sentence().at(phrase.fromInclusive()).quoted()) {
-                dated.add(roles.roleOf(phrase, read.dates().size(), needs(read, phrase)));
-            }
-        }
-        return dated;
-    }
-
-    /** Whether the ask before the date is one of having something: "I need it", "we'd like the list". */
-    private static boolean needs(ReadSentence read, DatePhrase phrase) {
-        if (read.sentence().isQuestion() && !read.sentence().hasWord("you", "your", "from")) {
-            // "How many chairs do we need on Saturday?"
-            return false;
-        }
-        for (SentenceAsks.FoundAsk ask : read.found()) {
-            boolean having = ask.kind() == Ask.Kind.NEED || ask.kind() == Ask.Kind.WISH;
-            if (having && ask.from() < phrase.fromInclusive()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     private List<Deadline> ofAskSentence(ReadSentence read) {
         List<Deadline> found = new ArrayList<>();
         int from = read.dates().isEmpty() ? -1 : lastPointingBack(read);
-        for (Dated dated : datesOf(read)) {
+        for (Dated dated : DateRoles.in(read, context)) {
             if (dated.lead() > from && belongsToWanted(read, dated) && counts(read, dated)) {
                 found.add(deadline(read.sentence(), dated, false));
             }
@@ -296,13 +267,14 @@ final class Deadlines {
 
     /** "I have to tell them by Friday", in front of an ask. */
     private boolean isNeededFor(ReadSentence read) {
-        return datesOf(read).stream().anyMatch(dated -> DatedSentences.saysWhatItIsNeededFor(read, dated));
+        return DateRoles.in(read, context).stream()
+                .anyMatch(dated -> DatedSentences.saysWhatItIsNeededFor(read, dated));
     }
 
     /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
     private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
         List<Deadline> found = new ArrayList<>();
-        List<Dated> dates = datesOf(read);
+        List<Dated> dates = DateRoles.in(read, context);
         boolean stated = dates.stream().anyMatch(dated -> dated.role() == Role.STATED);
         for (Dated dated : dates) {
             if (stated && dated.role() != Role.STATED) {

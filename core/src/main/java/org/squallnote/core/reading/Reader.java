@@ -6,6 +6,7 @@ import java.util.List;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.NatureRules;
+import org.squallnote.core.rule.RuleBook;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
@@ -90,6 +91,20 @@ public final class Reader {
         return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
     }
 
+    /** What rules make of the dates in a message, one by one, for whoever asks why. */
+    public List<SeenDate> dates(MessageToRead message) {
+        return dates(message, DateRoles.rules(), DatedSentences.rules());
+    }
+
+    List<SeenDate> dates(MessageToRead message, RuleBook purposes, RuleBook besides) {
+        String text = bounded(message.text(), A_PAGE);
+        DateContext context = new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+        List<Span> lines = OwnWords.of(text, message.from().name()).ownLines();
+        List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
+        List<ReadSentence> read = new SentencesRead(message, me, onlyMe.and(message), context).all(sentences);
+        return SeenDates.of(read, context, purposes, besides);
+    }
+
     private static MessageToRead answering(MessageToRead m) {
         return MessageToReadBuilder.builder(m)
                 .subject(bounded(m.subject()))
@@ -98,6 +113,10 @@ public final class Reader {
     }
 
     static String bounded(String subject) {
-        return subject.length() > LONGEST_SUBJECT ? subject.substring(0, LONGEST_SUBJECT) : subject;
+        return bounded(subject, LONGEST_SUBJECT);
+    }
+
+    private static String bounded(String text, int most) {
+        return text.length() > most ? text.substring(0, most) : text;
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
@@ -22,7 +23,16 @@ record Element(
         boolean negated,
         boolean optional,
         int most,
-        List<List<String>> said) {
+        List<List<Said>> said) {
+
+    /** One thing that may be said of a date: {@code day}, or {@code first} with its word. */
+    record Said(String what, String word) {
+
+        static Said of(String piece) {
+            int equals = piece.indexOf('=');
+            return equals < 0 ? new Said(piece, "") : new Said(piece.substring(0, equals), piece.substring(equals + 1));
+        }
+    }
 
     enum Sort {
         /** One word. */
@@ -98,10 +108,10 @@ record Element(
     /** {@code {date:day|end,timed}}: every part has to hold, of its alternatives one. */
     private static Element date(String piece) {
         int colon = piece.indexOf(':');
-        List<List<String>> said = new ArrayList<>();
+        List<List<Said>> said = new ArrayList<>();
         if (colon > 0) {
             for (String part : piece.substring(colon + 1, piece.length() - 1).split(",")) {
-                said.add(List.of(part.split("\\|")));
+                said.add(Stream.of(part.split("\\|")).map(Said::of).toList());
             }
         }
         return new Element(Sort.DATE, NONE, List.of(), false, false, 0, said);
@@ -134,6 +144,11 @@ record Element(
         return new Element(sort, WordSet.of(words), List.copyOf(endings), negated, optional, most, List.of());
     }
 
+    /** Whether nothing but its listed words can stand for it. */
+    boolean needsItsWords() {
+        return sort == Sort.WORD && !optional && !negated && endings.isEmpty();
+    }
+
     /** Whether it can stand for the word at that place. */
     boolean takes(Setting setting, int place) {
         Sentence sentence = setting.sentence();
@@ -157,8 +172,14 @@ record Element(
 
     /** Whether the date is one that it stands for. */
     boolean takesDate(Setting setting) {
-        for (List<String> alternatives : said) {
-            if (alternatives.stream().noneMatch(setting::isDate)) {
+        for (int all = 0; all < said.size(); all++) {
+            List<Said> alternatives = said.get(all);
+            boolean one = false;
+            for (int i = 0; i < alternatives.size() && !one; i++) {
+                one = setting.isDate(
+                        alternatives.get(i).what(), alternatives.get(i).word());
+            }
+            if (!one) {
                 return false;
             }
         }

@@ -2,6 +2,8 @@ package org.squallnote.core.rule;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
 
 /**
  * A pattern over the words around a date. It is tried at one place: at its date, or where a word is marked with
@@ -11,8 +13,10 @@ final class Pattern {
 
     private static final int FAILED = -1;
 
-    private final List<Element> elements;
+    private final Element[] elements;
     private final int anchor;
+    /** Without one word of each of these it matches nowhere. */
+    private final WordSet[] needed;
 
     /** @param marked whether it is tried at the word marked with {@code @} and not at its date */
     Pattern(String line, boolean marked, Lexicon lexicon) {
@@ -28,12 +32,27 @@ final class Pattern {
         if (at == FAILED) {
             throw new IllegalStateException("A pattern without " + (marked ? "@" : "{date}") + ": " + line);
         }
-        elements = List.copyOf(all);
+        elements = all.toArray(Element[]::new);
         anchor = at;
+        needed = all.stream().filter(Element::needsItsWords).map(Element::words).toArray(WordSet[]::new);
+    }
+
+    /** Whether it may match in a sentence, as far as the words that stand there tell. */
+    boolean mayMatchIn(Sentence sentence) {
+        for (WordSet words : needed) {
+            if (!words.mayStandIn(sentence)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Where the words begin that belong to what is found there; negative where it does not match. */
     int at(Setting setting, int place) {
+        Element here = elements[anchor];
+        if (here.sort() == Element.Sort.DATE ? place != setting.from() : !here.takes(setting, place)) {
+            return FAILED;
+        }
         Match match = new Match(setting);
         return match.forward(anchor, place) && match.backward(anchor - 1, place) ? match.begin : FAILED;
     }
@@ -50,10 +69,10 @@ final class Pattern {
 
         /** Whether the elements from one on stand at a place and behind it. */
         boolean forward(int index, int place) {
-            if (index == elements.size()) {
+            if (index == elements.length) {
                 return true;
             }
-            Element element = elements.get(index);
+            Element element = elements[index];
             return switch (element.sort()) {
                 case WORD, KIND ->
                     (element.takes(setting, place) && forward(index + 1, place + 1))
@@ -84,7 +103,7 @@ final class Pattern {
             if (index < 0) {
                 return true;
             }
-            Element element = elements.get(index);
+            Element element = elements[index];
             return switch (element.sort()) {
                 case WORD, KIND ->
                     (element.takes(setting, place - 1) && backward(index - 1, place - 1))

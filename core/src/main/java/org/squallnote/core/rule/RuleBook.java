@@ -1,12 +1,15 @@
 package org.squallnote.core.rule;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordList;
 import org.squallnote.core.text.WordSet;
 
@@ -20,6 +23,8 @@ public final class RuleBook {
     /** Within which reach a group that goes by nearness looks for its words. */
     private static final int REACH = 40;
 
+    private static final String GO_ON = "go on with ";
+
     private enum Way {
         IN_ORDER,
         NEAREST_BEFORE,
@@ -28,18 +33,19 @@ public final class RuleBook {
         FIRST_IN_SENTENCE
     }
 
-    private record Group(String name, Way way, List<Rule> rules) {}
+    private record Group(String name, Way way, List<CompiledRule> rules) {}
 
     /**
      * What a rule has decided.
      *
      * @param begin index of the first word that it speaks of
+     * @param passed rules that held before it and sent on to another group
      */
-    public record Found(Rule rule, int begin) {}
+    public record Found(Rule rule, int begin, List<Rule> passed) {}
 
     private final List<Group> groups = new ArrayList<>();
     private final Lexicon lexicon;
-    private Rule.@Nullable Draft draft;
+    private @Nullable RuleDraft draft;
 
     private RuleBook(Lexicon lexicon) {
         this.lexicon = lexicon;
@@ -81,13 +87,13 @@ public final class RuleBook {
             }
             case "rule" -> {
                 close();
-                draft = new Rule.Draft(rest, last().way() != Way.IN_ORDER);
+                draft = new RuleDraft(rest);
             }
             default -> {
                 if (draft == null) {
                     throw new IllegalStateException("This line belongs to no rule: " + line);
                 }
-                draft.take(key, rest, lexicon);
+                draft.take(key, rest);
             }
         }
     }
@@ -109,14 +115,17 @@ public final class RuleBook {
 
     private void close() {
         if (draft != null) {
-            last().rules().add(draft.build());
+            last().rules().add(new CompiledRule(draft.build(), last().way() != Way.IN_ORDER, lexicon));
             draft = null;
         }
     }
 
     /** All rules, in their order. */
     public List<Rule> rules() {
-        return groups.stream().flatMap(group -> group.rules().stream()).toList();
+        return groups.stream()
+                .flatMap(group -> group.rules().stream())
+                .map(CompiledRule::rule)
+                .toList();
     }
 
     /** The words of a class that the file speaks of. */
@@ -124,16 +133,35 @@ public final class RuleBook {
         return WordSet.of(lexicon.words("<" + name + ">"));
     }
 
+    /** The same rules but one: what would be without it. */
+    public RuleBook without(String id) {
+        RuleBook book = new RuleBook(lexicon);
+        groups.forEach(group -> book.groups.add(new Group(
+                group.name(),
+                group.way(),
+                group.rules().stream()
+                        .filter(each -> !each.rule().id().equals(id))
+                        .toList())));
+        return book;
+    }
+
     /** What is decided about a date; nothing where no rule holds. */
     public Optional<Found> decide(Setting setting) {
+        List<Rule> passed = List.of();
         int next = 0;
         while (next < groups.size()) {
-            Group group = groups.get(next);
-            Optional<Found> found = in(group, setting);
-            if (found.isPresent() && !found.get().rule().gives().startsWith("go on with ")) {
-                return found;
+            Optional<Found> found = in(groups.get(next), setting);
+            next++;
+            if (found.isPresent()) {
+                Rule rule = found.get().rule();
+                if (!rule.gives().startsWith(GO_ON)) {
+                    return passed.isEmpty()
+                            ? found
+                            : Optional.of(new Found(rule, found.get().begin(), passed));
+                }
+                passed = Stream.concat(passed.stream(), Stream.of(rule)).toList();
+                next = indexOf(rule.gives().substring(GO_ON.length()));
             }
-            next = found.isPresent() ? indexOf(found.get().rule().gives().substring("go on with ".length())) : next + 1;
         }
         return Optional.empty();
     }
@@ -153,39 +181,54 @@ public final class RuleBook {
     }
 
     private static Optional<Found> in(Group group, Setting setting) {
+        CompiledRule[] rules = mayHold(group, setting.sentence());
+        if (rules.length == 0) {
+            return Optional.empty();
+        }
         return switch (group.way()) {
-            case IN_ORDER -> first(group, setting, setting.from());
+            case IN_ORDER -> Optional.ofNullable(first(rules, setting, setting.from()));
             case NEAREST_BEFORE -> {
-                Optional<Found> found = Optional.empty();
+                Found found = null;
                 int last = Math.max(setting.unitStart(), setting.from() - REACH);
-                for (int i = setting.from() - 1; i >= last && found.isEmpty(); i--) {
-                    found = first(group, setting, i);
+                for (int i = setting.from() - 1; i >= last && found == null; i--) {
+                    found = first(rules, setting, i);
                 }
-                yield found;
+                yield Optional.ofNullable(found);
             }
             case NEAREST_BEHIND ->
-                onward(group, setting, setting.to(), Math.min(setting.unitEnd(), setting.to() + REACH));
-            case FIRST_IN_PART -> onward(group, setting, setting.unitStart(), setting.unitEnd());
+                onward(rules, setting, setting.to(), Math.min(setting.unitEnd(), setting.to() + REACH));
+            case FIRST_IN_PART -> onward(rules, setting, setting.unitStart(), setting.unitEnd());
             case FIRST_IN_SENTENCE ->
-                onward(group, setting, 0, setting.sentence().size());
+                onward(rules, setting, 0, setting.sentence().size());
         };
     }
 
-    private static Optional<Found> onward(Group group, Setting setting, int from, int toExclusive) {
-        Optional<Found> found = Optional.empty();
-        for (int i = from; i < toExclusive && found.isEmpty(); i++) {
-            found = first(group, setting, i);
-        }
-        return found;
-    }
-
-    private static Optional<Found> first(Group group, Setting setting, int place) {
-        for (Rule rule : group.rules()) {
-            int begin = rule.at(setting, place);
-            if (begin >= 0) {
-                return Optional.of(new Found(rule, begin));
+    private static CompiledRule[] mayHold(Group group, Sentence sentence) {
+        CompiledRule[] some = new CompiledRule[group.rules().size()];
+        int count = 0;
+        for (CompiledRule rule : group.rules()) {
+            if (rule.mayHoldIn(sentence)) {
+                some[count++] = rule;
             }
         }
-        return Optional.empty();
+        return Arrays.copyOf(some, count);
+    }
+
+    private static Optional<Found> onward(CompiledRule[] rules, Setting setting, int from, int toExclusive) {
+        Found found = null;
+        for (int i = from; i < toExclusive && found == null; i++) {
+            found = first(rules, setting, i);
+        }
+        return Optional.ofNullable(found);
+    }
+
+    private static @Nullable Found first(CompiledRule[] rules, Setting setting, int place) {
+        for (CompiledRule rule : rules) {
+            int begin = rule.at(setting, place);
+            if (begin >= 0) {
+                return new Found(rule.rule(), begin, List.of());
+            }
+        }
+        return null;
     }
 }

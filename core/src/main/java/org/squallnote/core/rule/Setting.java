@@ -29,8 +29,13 @@ public interface Setting {
     /** Whether a word is of a kind that no list tells: a {@code name}, a {@code noun}. */
     boolean isKind(String kind, int place);
 
-    /** Whether what is said of the date holds: {@code day}, {@code timed}, {@code first=this}. */
-    boolean isDate(String said);
+    /**
+     * Whether what is said of the date holds.
+     *
+     * @param what a form such as {@code day}, {@code timed}, or which of its words: {@code first}
+     * @param word which word that is, empty for a form
+     */
+    boolean isDate(String what, String word);
 
     /** Whether a condition of a rule holds: {@code question}, {@code needed}. */
     boolean holds(String condition);

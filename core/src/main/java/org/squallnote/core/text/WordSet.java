@@ -67,6 +67,11 @@ public final class WordSet {
         return words.contains(norm);
     }
 
+    /** Whether one of them may stand in the sentence: quickly, and sometimes yes where none does. */
+    public boolean mayStandIn(Sentence sentence) {
+        return sentence.mayHold(mask, edition);
+    }
+
     /** Whether any word of the sentence is one of them. */
     public boolean hasAnyOf(Sentence sentence) {
         if (!sentence.mayHold(mask, edition)) {
