@@ -22,6 +22,7 @@ import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
+import org.squallnote.core.reading.SeenDates;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
 import org.squallnote.core.thread.Threadable;
@@ -44,9 +45,13 @@ public final class Explain {
                 what was found in .eml files, mbox files and JSON Lines, and why
             ./squallnote explain --jsonl FILE...
                 one prediction line for each line of JSON Lines
+            ./squallnote explain --rules [WORDS]
+                the rules about dates with their examples, or those in whose name these words stand
             ./squallnote explain --threads FILE...
                 the messages of .eml and mbox files, numbered in their order, threaded as RFC 5256 REFERENCES says
             """;
+
+    private static final String RULES = "--rules";
 
     private final PrintStream out;
     private final PrintStream problems;
@@ -69,6 +74,13 @@ public final class Explain {
     /** The same with its streams as arguments; answers the exit code. */
     public static int run(String[] arguments, PrintStream out, PrintStream problems) {
         Explain explain = new Explain(out, problems);
+        if (arguments.length > 0 && arguments[0].equals(RULES)) {
+            String words = arguments.length > 1 ? arguments[1] : "";
+            SeenDates.rules().stream()
+                    .filter(rule -> rule.id().contains(words))
+                    .forEach(rule -> out.println(Explanation.of(rule)));
+            return 0;
+        }
         try {
             Options options = Options.of(arguments);
             if (options.files().isEmpty()) {
@@ -175,10 +187,11 @@ public final class Explain {
         TurnFold fold = new TurnFold();
         for (JsonLines.Entry entry : line.messages()) {
             var reading = line.reader().read(entry.message());
+            var dates = line.reader().dates(entry.message());
             if (line.conversation()) {
                 words.append(entry.id()).append(' ');
             }
-            words.append(Explanation.of(entry.message(), reading)).append('\n');
+            words.append(Explanation.of(entry.message(), reading, dates)).append('\n');
             if (line.conversation()) {
                 fold.add(entry.event(reading));
                 words.append(Explanation.of(fold.state())).append('\n');
@@ -215,7 +228,7 @@ public final class Explain {
                 : options.me();
         Reader reader = new Reader(me, options.monthFirst(), WorkingTime.officeHours(options.zone()));
         MessageToRead message = toRead(mail);
-        out.println(Explanation.of(message, reader.read(message)));
+        out.println(Explanation.of(message, reader.read(message), reader.dates(message)));
     }
 
     private static MessageToRead toRead(ParsedMail mail) {

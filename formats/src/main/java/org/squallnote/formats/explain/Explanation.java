@@ -3,12 +3,16 @@ package org.squallnote.formats.explain;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Promise;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.reading.SeenDate;
 import org.squallnote.core.reading.Weight;
+import org.squallnote.core.rule.Reason;
+import org.squallnote.core.rule.Rule;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Debt;
@@ -22,12 +26,13 @@ final class Explanation {
 
     private Explanation() {}
 
-    /** The findings in a message, each with the words that led to it. */
-    static String of(MessageToRead message, Reading reading) {
+    /** The findings in a message, each with the words that led to it, and of each date the rules that decided about it. */
+    static String of(MessageToRead message, Reading reading, List<SeenDate> dates) {
         Explanation out = new Explanation();
         String title = message.subject().isBlank() ? "(chat)" : message.subject();
         out.lines.add(message.from().displayName() + ": " + title);
         out.reading(message, reading);
+        dates.forEach(date -> out.line("date", of(date, message.text())));
         return String.join("\n", out.lines);
     }
 
@@ -59,6 +64,37 @@ final class Explanation {
         state.asking().forEach(one -> out.line("asks back", one.party().displayName()));
         state.returns().forEach((who, day) -> out.line("away", who + " is back on " + day));
         return String.join("\n", out.lines);
+    }
+
+    /** One line for each rule: its name, what it says, the rule that it goes before, a sentence for it and one against. */
+    static String of(Rule rule) {
+        return String.format(
+                Locale.ROOT,
+                "%-32s %-12s %-24s %s%s",
+                rule.id(),
+                rule.gives(),
+                rule.over(),
+                quotation(rule.yes().get(0)),
+                rule.no().isEmpty() ? "" : " but not " + quotation(rule.no().get(0)));
+    }
+
+    private static String of(SeenDate date, String text) {
+        String passed = date.passed().stream()
+                .map(rule -> "by way of " + rule.id() + ", ")
+                .collect(Collectors.joining());
+        return quotation(date.words().foldedIn(text)) + " is " + date.purpose().gives() + ", " + passed
+                + since(date.purpose().reason())
+                + date.beside()
+                        .map(rule -> "; for an ask beside it it " + rule.gives() + ", " + since(rule.reason()))
+                        .orElse("");
+    }
+
+    private static String since(Reason reason) {
+        return "since " + reason.rule() + " " + reason.inWords();
+    }
+
+    private static String quotation(String words) {
+        return "\u201c" + words + "\u201d";
     }
 
     private static String by(String day) {
@@ -112,7 +148,8 @@ final class Explanation {
     private static String dated(Deadline deadline, MessageToRead message, String text) {
         String source = deadline.inSubject() ? message.subject() : text;
         return Predictions.written(deadline) + ", " + (deadline.firm() ? "firm" : "flexible") + ", from \u201c"
-                + deadline.words().foldedIn(source) + "\u201d" + (deadline.inSubject() ? " in the subject" : "");
+                + deadline.words().foldedIn(source) + "\u201d" + (deadline.inSubject() ? " in the subject" : "") + ", "
+                + since(deadline.because());
     }
 
     private void flag(boolean holds, String words) {

@@ -71,6 +71,24 @@ class ExplainTest {
     }
 
     @Test
+    void eachDateNamesTheRuleThatDecidedAboutIt() throws IOException {
+        Path mail = Files.writeString(folder.resolve("one.eml"), MAIL);
+        assertThat(run("--zone", "Europe/London", mail.toString())).isZero();
+        assertThat(said())
+                .contains(
+                        "reply by      2026-03-12, firm, from “by Thursday”, since stated.by as in “Please send it by Friday.”")
+                .contains("date          “by Thursday” is stated, since stated.by as in");
+    }
+
+    @Test
+    void theRulesAreListedWithTheirExamples() {
+        assertThat(run("--rules", "stated.by")).isZero();
+        assertThat(said().lines().findFirst().orElseThrow())
+                .startsWith("stated.by ")
+                .contains("“Please send it by Friday.” but not “Please send it on Friday.”");
+    }
+
+    @Test
     void aConversationStepByStep() throws IOException {
         String thread =
                 "{\"id\":\"t\",\"locale\":\"en-GB\",\"zone\":\"Europe/London\",\"me\":{\"name\":\"Ines\",\"addresses\":[\"ines@x.example\"],"
