@@ -41,7 +41,7 @@ class ReadingTest extends ServerTest {
         assertThat(ask.path("kind").asString("")).isEqualTo("ASK");
         assertThat(words(own, ask)).isEqualTo("could you send me the crane plan by Thursday?");
         assertThat(words(own, date)).isEqualTo("by Thursday");
-        assertThat(date.path("why").asString("")).isEqualTo("Thu 5 Mar, firm");
+        assertThat(date.path("why").asString("")).isEqualTo("Thu 5 Mar, firm, as in “Please send it by Friday.”");
         JsonNode proposal = view.path("proposal");
         assertThat(proposal.path("title").asString("")).isEqualTo("Send Tilda the crane plan");
         assertThat(proposal.path("replyBy").asString("")).isEqualTo("2026-03-05");

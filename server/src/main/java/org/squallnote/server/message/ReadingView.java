@@ -66,13 +66,13 @@ record ReadingView(
         }
         reading.replyBy()
                 .filter(deadline -> !deadline.inSubject())
-                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, written(deadline)));
+                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, explained(deadline)));
         for (Promise promise : reading.promises()) {
             marks.add(promise.words(), MarkKind.PROMISE, outgoing ? "you promise here" : "a promise");
         }
         reading.hintedReplyBy()
                 .filter(deadline -> !deadline.inSubject())
-                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, "perhaps " + written(deadline)));
+                .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, "perhaps " + explained(deadline)));
         for (Span hint : reading.hints()) {
             marks.add(hint, MarkKind.HINT, "perhaps asks you");
         }
@@ -83,7 +83,7 @@ record ReadingView(
                         deadline.words().fromInclusive(),
                         deadline.words().toExclusive(),
                         MarkKind.DATE,
-                        written(deadline)))
+                        explained(deadline)))
                 .orElse(null);
         return new ReadingView(
                 reading.why(),
@@ -101,7 +101,13 @@ record ReadingView(
     private static String replyByWhy(Deadline deadline, StoredMessage message, Reading reading) {
         String source =
                 deadline.inSubject() ? message.subject() : reading.words().text();
-        return written(deadline) + ", since \u201c" + shortened(deadline.words().foldedIn(source)) + "\u201d";
+        return written(deadline) + ", since \u201c" + shortened(deadline.words().foldedIn(source)) + "\u201d "
+                + deadline.because().inWords();
+    }
+
+    /** The day, and a sentence that is read in the same way. */
+    private static String explained(Deadline deadline) {
+        return written(deadline) + ", " + deadline.because().inWords();
     }
 
     private static String written(Deadline deadline) {
