@@ -79,7 +79,7 @@ public final class Reader {
                 message.deliveryAction(),
                 text.substring(0, Math.min(text.length(), 4_000))));
         OwnWords words = OwnWords.of(text, message.from().name());
-        DateContext context = new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+        DateContext context = contextOf(message);
         boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;
         List<Span> lines = words.ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
@@ -91,18 +91,32 @@ public final class Reader {
         return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
     }
 
-    /** What rules make of the dates in a message, one by one, for whoever asks why. */
+    /** What rules make of the dates in a message, one by one, for whoever asks why; of a long one the first page. */
     public List<SeenDate> dates(MessageToRead message) {
         return dates(message, DateRoles.rules(), DatedSentences.rules());
     }
 
+    /** What was seen in the sentences of a message's own words, for whoever asks why; of a long one the first page. */
+    public List<SeenSentence> sentences(MessageToRead message) {
+        return ownSentences(message, contextOf(message)).stream()
+                .map(SeenSentence::of)
+                .toList();
+    }
+
     List<SeenDate> dates(MessageToRead message, RuleBook purposes, RuleBook besides) {
+        DateContext context = contextOf(message);
+        return SeenDates.of(ownSentences(message, context), context, purposes, besides);
+    }
+
+    private DateContext contextOf(MessageToRead message) {
+        return new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+    }
+
+    private List<ReadSentence> ownSentences(MessageToRead message, DateContext context) {
         String text = bounded(message.text(), A_PAGE);
-        DateContext context = new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
         List<Span> lines = OwnWords.of(text, message.from().name()).ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
-        List<ReadSentence> read = new SentencesRead(message, me, onlyMe.and(message), context).all(sentences);
-        return SeenDates.of(read, context, purposes, besides);
+        return new SentencesRead(message, me, onlyMe.and(message), context).all(sentences);
     }
 
     private static MessageToRead answering(MessageToRead m) {

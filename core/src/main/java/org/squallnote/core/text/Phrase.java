@@ -56,6 +56,7 @@ final class Phrase {
     private static final long FAILED = -1;
 
     private final String label;
+    private final String written;
     private final Element[] elements;
     private final boolean startsPart;
     private int wantedAt = -1;
@@ -64,6 +65,7 @@ final class Phrase {
 
     Phrase(String label, String line, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
         this.label = label;
+        this.written = line;
         List<Element> all = new ArrayList<>();
         boolean anchored = false;
         for (String piece : line.split("\\s+")) {
@@ -183,7 +185,7 @@ final class Phrase {
         }
         int end = (int) found;
         int wanted = (int) (found >>> Integer.SIZE);
-        return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted);
+        return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted, written);
     }
 
     /** Matches the elements from one on; answers the end and, in the upper half, where that begins which is wanted. */

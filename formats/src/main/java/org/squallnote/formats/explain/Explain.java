@@ -43,6 +43,8 @@ public final class Explain {
     private static final String USAGE = """
             ./squallnote explain [--me ADDRESS[,ADDRESS...]] [--name NAME] [--zone ZONE] [--locale en-US] FILE...
                 what was found in .eml files, mbox files and JSON Lines, and why
+            ./squallnote explain --stages ... FILE...
+                the same, and of each sentence the phrases that stand there, also those that came to nothing
             ./squallnote explain --jsonl FILE...
                 one prediction line for each line of JSON Lines
             ./squallnote explain --rules [WORDS]
@@ -101,11 +103,18 @@ public final class Explain {
     }
 
     private record Options(
-            boolean predictions, boolean threads, Me me, ZoneId zone, boolean monthFirst, List<Path> files) {
+            boolean predictions,
+            boolean threads,
+            boolean stages,
+            Me me,
+            ZoneId zone,
+            boolean monthFirst,
+            List<Path> files) {
 
         static Options of(String[] arguments) {
             boolean predictions = false;
             boolean threads = false;
+            boolean stages = false;
             String name = "";
             Set<String> addresses = Set.of();
             ZoneId zone = ZoneId.systemDefault();
@@ -115,6 +124,7 @@ public final class Explain {
                 switch (arguments[i]) {
                     case "--jsonl" -> predictions = true;
                     case "--threads" -> threads = true;
+                    case "--stages" -> stages = true;
                     case "--me" -> addresses = Set.of(value(arguments, ++i).split(","));
                     case "--name" -> name = value(arguments, ++i);
                     case "--zone" -> zone = ZoneId.of(value(arguments, ++i));
@@ -127,7 +137,8 @@ public final class Explain {
                     }
                 }
             }
-            return new Options(predictions, threads, new Me(name, addresses, List.of()), zone, monthFirst, files);
+            return new Options(
+                    predictions, threads, stages, new Me(name, addresses, List.of()), zone, monthFirst, files);
         }
 
         private static String value(String[] arguments, int at) {
@@ -142,7 +153,7 @@ public final class Explain {
         try {
             String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
             if (options.predictions() || name.endsWith(".jsonl") || name.endsWith(".json")) {
-                lines(file, options.predictions());
+                lines(file, options);
             } else if (name.endsWith(".mbox") || isMbox(file)) {
                 mbox(file, options);
             } else {
@@ -166,7 +177,7 @@ public final class Explain {
         }
     }
 
-    private void lines(Path file, boolean predictions) throws IOException {
+    private void lines(Path file, Options options) throws IOException {
         int number = 0;
         for (String text : Files.readAllLines(file)) {
             number++;
@@ -175,14 +186,14 @@ public final class Explain {
             }
             try {
                 JsonLines.Line line = JsonLines.parse(text);
-                out.println(predictions ? Predictions.of(line) : inWords(line));
+                out.println(options.predictions() ? Predictions.of(line) : inWords(line, options.stages()));
             } catch (IllegalArgumentException | DateTimeException e) {
                 fail(file + " line " + number + ": " + e.getMessage());
             }
         }
     }
 
-    private static String inWords(JsonLines.Line line) {
+    private static String inWords(JsonLines.Line line, boolean stages) {
         StringBuilder words = new StringBuilder(line.id()).append('\n');
         TurnFold fold = new TurnFold();
         for (JsonLines.Entry entry : line.messages()) {
@@ -192,6 +203,10 @@ public final class Explain {
                 words.append(entry.id()).append(' ');
             }
             words.append(Explanation.of(entry.message(), reading, dates)).append('\n');
+            if (stages) {
+                var sentences = line.reader().sentences(entry.message());
+                words.append(Explanation.of(sentences, entry.message().text())).append('\n');
+            }
             if (line.conversation()) {
                 fold.add(entry.event(reading));
                 words.append(Explanation.of(fold.state())).append('\n');
@@ -229,6 +244,9 @@ public final class Explain {
         Reader reader = new Reader(me, options.monthFirst(), WorkingTime.officeHours(options.zone()));
         MessageToRead message = toRead(mail);
         out.println(Explanation.of(message, reader.read(message), reader.dates(message)));
+        if (options.stages()) {
+            out.println(Explanation.of(reader.sentences(message), message.text()));
+        }
     }
 
     private static MessageToRead toRead(ParsedMail mail) {

@@ -10,6 +10,7 @@ import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Promise;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.reading.SeenDate;
+import org.squallnote.core.reading.SeenSentence;
 import org.squallnote.core.reading.Weight;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.rule.Rule;
@@ -63,6 +64,24 @@ final class Explanation {
         }
         state.asking().forEach(one -> out.line("asks back", one.party().displayName()));
         state.returns().forEach((who, day) -> out.line("away", who + " is back on " + day));
+        return String.join("\n", out.lines);
+    }
+
+    /** What was seen sentence by sentence: the phrases that stand there, and what is asked in the end. */
+    static String of(List<SeenSentence> sentences, String text) {
+        Explanation out = new Explanation();
+        for (SeenSentence sentence : sentences) {
+            out.line("sentence", quotation(sentence.words().foldedIn(text)));
+            sentence.phrases()
+                    .forEach(each -> out.line(
+                            "  phrase",
+                            each.label() + " " + quotation(each.words().foldedIn(text)) + ", by “" + each.written()
+                                    + "”"));
+            sentence.asks()
+                    .forEach(each -> out.line(
+                            "  asks",
+                            each.label() + " " + quotation(each.words().foldedIn(text))));
+        }
         return String.join("\n", out.lines);
     }
 

@@ -81,6 +81,16 @@ class ExplainTest {
     }
 
     @Test
+    void eachSentenceShowsItsPhrasesAndWhatTheyAreWrittenAs() throws IOException {
+        Path mail = Files.writeString(folder.resolve("one.eml"), MAIL);
+        assertThat(run("--stages", mail.toString())).isZero();
+        assertThat(said())
+                .contains("sentence      “could you send me the plan by Thursday?”")
+                .contains("phrase      request “could you”, by “<modal> you >”")
+                .contains("asks        request “could you”");
+    }
+
+    @Test
     void theRulesAreListedWithTheirExamples() {
         assertThat(run("--rules", "stated.by")).isZero();
         assertThat(said().lines().findFirst().orElseThrow())
