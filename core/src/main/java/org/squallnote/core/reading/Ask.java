@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.util.Set;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.Span;
 
 /**
@@ -14,6 +15,7 @@ import org.squallnote.core.text.Span;
  * @param ofMe whether it is meant for me
  * @param openToAll whether anybody may answer it, so that the first answer settles it
  * @param named whether those asked are named in the sentence or above it
+ * @param because the phrase or shape of a sentence that makes it an ask
  */
 public record Ask(
         Span sentence,
@@ -23,7 +25,8 @@ public record Ask(
         Set<String> asked,
         boolean ofMe,
         boolean openToAll,
-        boolean named) {
+        boolean named,
+        Reason because) {
 
     /** How an ask asks. */
     public enum Kind {

@@ -173,7 +173,7 @@ final class Imperatives {
                 continue; // "Let me run it past the treasurer": what the writer will do.
             }
             if (isEmphatic(i) && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 2, i + 1));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 2, i + 1, AskShapes.EMPHATIC));
                 continue;
             }
             boolean verb = Phrases.IMPERATIVE.has(sentence, i);
@@ -186,7 +186,7 @@ final class Imperatives {
                     && (Phrases.OBJECT.has(sentence, i + 1)
                             || (verb && looksLikeObject(i + 1) && !isSubjectOfAStatement(i)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i, AskShapes.IMPERATIVE));
             }
         }
     }
@@ -222,7 +222,7 @@ final class Imperatives {
                     && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
                     && !sentence.norm(i - 1).endsWith("s");
             if (telling && !asks.isVoid(i, "request")) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i, AskShapes.BEHIND_A_CONDITION));
                 return;
             }
         }
@@ -354,7 +354,7 @@ final class Imperatives {
                 || first.equals("yep")
                 || first.equals("ok");
         if (!answer && !asks.isVoid(last, "request") && !asks.isVoid(0, "request")) {
-            found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, 0, sentence.size(), 0));
+            found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, 0, sentence.size(), 0, AskShapes.PLEASE_BEHIND));
         }
     }
 
@@ -369,7 +369,7 @@ final class Imperatives {
             }
             int first = parts.firstOfClause(parts.clauseOf(i));
             if (i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, first, i + 1, first));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, first, i + 1, first, AskShapes.TO_ME_BY_THEN));
                 return;
             }
         }
@@ -388,7 +388,7 @@ final class Imperatives {
                 && !NO_THING.has(sentence, at + 1);
         for (int i = at + 2; thing && i < sentence.size(); i++) {
             if ((BY_WHEN.has(sentence, i) || THING_ASKED.has(sentence, i)) && !asks.isVoid(at, "need")) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.NEED, at, at + 1, at + 1));
+                found.add(new SentenceAsks.FoundAsk(Ask.Kind.NEED, at, at + 1, at + 1, AskShapes.BARE_NEED));
                 return;
             }
         }

@@ -36,7 +36,7 @@ final class NamedTasks {
     Optional<SentenceAsks.FoundAsk> task(Sentence sentence) {
         int from = people.at(sentence, 0).toExclusive();
         return isAssigned(sentence) && from < sentence.size()
-                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, from, sentence.size(), from))
+                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, from, sentence.size(), from, AskShapes.TASK))
                 : Optional.empty();
     }
 
@@ -75,7 +75,7 @@ final class NamedTasks {
                     && !sentence.norm(to + 1).equals("the");
             if (said) {
                 Ask.Kind kind = needed ? Ask.Kind.NEED : Ask.Kind.REQUEST;
-                return Optional.of(new SentenceAsks.FoundAsk(kind, i, to + 1, to + 1));
+                return Optional.of(new SentenceAsks.FoundAsk(kind, i, to + 1, to + 1, AskShapes.NAMED_TASK));
             }
         }
         return Optional.empty();
@@ -87,7 +87,7 @@ final class NamedTasks {
             if (WAITING.has(sentence, i)
                     && sentence.at(i + 1).is("for", "on")
                     && people.at(sentence, i + 2).isSomebody()) {
-                return Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.NEED, i, i + 2, i + 2));
+                return Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.NEED, i, i + 2, i + 2, AskShapes.AWAITED_FROM));
             }
         }
         return Optional.empty();
@@ -111,7 +111,9 @@ final class NamedTasks {
                 && at < sentence.size()
                 && !sentence.startsClause(at)
                 && (tellsToDo(sentence, at) || isLetMe(sentence, at));
-        return told ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at)) : Optional.empty();
+        return told
+                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at, AskShapes.TOLD))
+                : Optional.empty();
     }
 
     /** "Ines needs to check the valve", not "Ines has to be in town". */

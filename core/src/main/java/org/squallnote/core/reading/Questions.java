@@ -120,7 +120,7 @@ final class Questions {
             return;
         }
         if (!isOnlyTalk(start)) {
-            found.add(new SentenceAsks.FoundAsk(Ask.Kind.QUESTION, start, sentence.size(), start));
+            found.add(new SentenceAsks.FoundAsk(Ask.Kind.QUESTION, start, sentence.size(), start, AskShapes.QUESTION));
         }
     }
 

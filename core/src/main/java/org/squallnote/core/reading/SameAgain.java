@@ -30,7 +30,7 @@ final class SameAgain {
         boolean same = at < sentence.size() && sentence.at(at).is("same", "likewise", "ditto");
         boolean toSomebody = opening.isOne() || trailing.isOne() || isForYou(sentence, at);
         return same && toSomebody && at < sentence.size()
-                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at))
+                ? Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, at, at + 1, at, AskShapes.SAME_AGAIN))
                 : Optional.empty();
     }
 
@@ -54,7 +54,8 @@ final class SameAgain {
             int thing = name.toExclusive();
             boolean few = name.isSomebody() && sentence.size() - thing <= LONGEST_THING;
             if (few && BEFORE_THINGS.contains(sentence.norm(thing)) && isOnlyAThing(sentence, thing + 1)) {
-                SentenceAsks.FoundAsk ask = new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i + 1, thing, thing);
+                SentenceAsks.FoundAsk ask =
+                        new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i + 1, thing, thing, AskShapes.VERB_LEFT_OUT);
                 return Optional.of(new Likewise(Addressees.of(name.addresses()), ask));
             }
         }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Predicate;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
@@ -26,8 +28,9 @@ final class SentenceAsks {
      * @param from index of the first word that makes it one
      * @param to index after the last of these
      * @param wanted index of the first word that says what is wanted
+     * @param because the phrase or shape that makes it one
      */
-    record FoundAsk(Ask.Kind kind, int from, int to, int wanted) {}
+    record FoundAsk(Ask.Kind kind, int from, int to, int wanted, Reason because) {}
 
     private final Sentence sentence;
     private final Parts parts;
@@ -37,12 +40,14 @@ final class SentenceAsks {
     /**
      * Looks at a sentence.
      *
+     * @param counting which phrases count
      * @param goesOn whether another sentence follows in the same paragraph that answers a question or goes on with it
      */
-    SentenceAsks(Sentence sentence, boolean goesOn) {
+    SentenceAsks(Sentence sentence, boolean goesOn, Predicate<PhraseMatch> counting) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
-        this.matches = Phrases.BOOK.in(sentence);
+        this.matches = new ArrayList<>(Phrases.BOOK.in(sentence));
+        matches.removeIf(counting.negate());
         this.goesOn = goesOn;
     }
 
@@ -64,7 +69,8 @@ final class SentenceAsks {
                         Ask.Kind.valueOf(match.label().toUpperCase(Locale.ROOT)),
                         match.fromInclusive(),
                         match.toExclusive(),
-                        match.wantedAt()));
+                        match.wantedAt(),
+                        new Reason(match.origin().name(), match.origin().example())));
             }
         }
         Imperatives imperatives = new Imperatives(sentence, parts, this);

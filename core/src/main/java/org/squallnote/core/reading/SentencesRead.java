@@ -6,9 +6,11 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.function.Predicate;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordSet;
@@ -28,6 +30,7 @@ final class SentencesRead {
     private final OthersDoings others;
     private final Asked asked;
     private final DateContext context;
+    private final Predicate<PhraseMatch> counting;
     private Addressees greeted = Addressees.UNSAID;
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
@@ -36,7 +39,8 @@ final class SentencesRead {
     /** How many lines give somebody who is known a task: "Tom: confirm the room". */
     private long assigned;
 
-    SentencesRead(MessageToRead message, Me me, People people, DateContext context) {
+    SentencesRead(MessageToRead message, Me me, People people, DateContext context, Predicate<PhraseMatch> counting) {
+        this.counting = counting;
         this.message = message;
         this.people = people;
         this.vocatives = new Vocatives(people);
@@ -76,7 +80,7 @@ final class SentencesRead {
     }
 
     private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered) {
-        SentenceAsks asks = new SentenceAsks(sentence, goesOn);
+        SentenceAsks asks = new SentenceAsks(sentence, goesOn, counting);
         if (sentence.paragraph() != paragraph) {
             paragraph = sentence.paragraph();
             if (message.channel() == Channel.MAIL) {
@@ -164,7 +168,8 @@ final class SentencesRead {
                 answer.asked(),
                 answer.ofMe(),
                 answer.openToAll(),
-                answer.named());
+                answer.named(),
+                ask.because());
     }
 
     /** The ask as it is shown: without the greeting or the name in front of it. */

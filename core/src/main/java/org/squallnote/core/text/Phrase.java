@@ -56,16 +56,17 @@ final class Phrase {
     private static final long FAILED = -1;
 
     private final String label;
-    private final String written;
+    private final PhraseOrigin origin;
     private final Element[] elements;
     private final boolean startsPart;
     private int wantedAt = -1;
     private final BitSet second;
     private final long[] needs;
 
-    Phrase(String label, String line, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
-        this.label = label;
-        this.written = line;
+    Phrase(PhraseOrigin origin, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
+        this.label = origin.label();
+        this.origin = origin;
+        String line = origin.written();
         List<Element> all = new ArrayList<>();
         boolean anchored = false;
         for (String piece : line.split("\\s+")) {
@@ -185,7 +186,7 @@ final class Phrase {
         }
         int end = (int) found;
         int wanted = (int) (found >>> Integer.SIZE);
-        return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted, written);
+        return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted, origin);
     }
 
     /** Matches the elements from one on; answers the end and, in the upper half, where that begins which is wanted. */

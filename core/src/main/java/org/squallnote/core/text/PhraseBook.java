@@ -8,12 +8,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Phrases by label, read from data files; finds all that stand in a sentence, looking only at those that begin with a
  * word that stands there.
  *
- * <p>A file has lines {@code set NAME: words} and {@code LABEL: phrase}; see {@link Phrase} for how a phrase is written.
+ * <p>A file has lines {@code set NAME: words} and {@code LABEL.NAME: phrase}, the latter with a line {@code e.g. sentence}
+ * behind it where the list gives examples, or {@code LABEL: phrase} where it gives no names; see {@link Phrase} for how a phrase is written.
  * Every word of a phrase has a number, so that matching compares numbers and looks each word of a sentence up once.
  */
 public final class PhraseBook {
@@ -48,6 +50,11 @@ public final class PhraseBook {
         }
     }
 
+    private static final String EXAMPLE = "e.g. ";
+
+    private final List<PhraseOrigin> origins = new ArrayList<>();
+    private @Nullable PhraseOrigin unfinished;
+
     private PhraseBook() {}
 
     /** Reads files that lie beside a class, in their order: sets have to come before their use. */
@@ -56,25 +63,50 @@ public final class PhraseBook {
         for (String file : files) {
             WordList.lines(beside, file).forEach(book::take);
         }
+        book.add("");
         book.index();
         return book;
     }
 
     private void take(String line) {
+        if (line.startsWith(EXAMPLE)) {
+            add(line.substring(EXAMPLE.length()));
+            return;
+        }
+        add("");
         int colon = line.indexOf(':');
         if (colon < 0) {
             throw new IllegalStateException("A phrase list needs a label before a colon: " + line);
         }
-        String label = line.substring(0, colon).strip();
+        String name = line.substring(0, colon).strip();
         String rest = line.substring(colon + 1).strip();
-        if (label.startsWith("set ")) {
-            takeSet(label.substring(4), rest);
+        if (name.startsWith("set ")) {
+            takeSet(name.substring(4), rest);
+        } else {
+            unfinished = new PhraseOrigin(name, rest, "");
+        }
+    }
+
+    /** Adds the phrase that was read last, now that it is known whether an example follows. */
+    private void add(String example) {
+        if (unfinished == null) {
+            if (!example.isEmpty()) {
+                throw new IllegalStateException("This example belongs to no phrase: " + example);
+            }
             return;
         }
-        Phrase phrase = new Phrase(label, rest, sets, this::numberOf);
+        PhraseOrigin origin = new PhraseOrigin(unfinished.name(), unfinished.written(), example);
+        unfinished = null;
+        origins.add(origin);
+        Phrase phrase = new Phrase(origin, sets, this::numberOf);
         for (String first : phrase.firstWords()) {
             byFirstWord.get(numberOf(first)).add(phrase);
         }
+    }
+
+    /** All phrases, in the order of the lists. */
+    public List<PhraseOrigin> origins() {
+        return List.copyOf(origins);
     }
 
     private void index() {

@@ -7,12 +7,12 @@ package org.squallnote.core.text;
  * @param fromInclusive index of its first word
  * @param toExclusive index after its last word
  * @param wantedAt index of the first word that says what is wanted
- * @param written the phrase, as it stands in its list
+ * @param origin the phrase, as it stands in its list
  */
-public record PhraseMatch(String label, int fromInclusive, int toExclusive, int wantedAt, String written) {
+public record PhraseMatch(String label, int fromInclusive, int toExclusive, int wantedAt, PhraseOrigin origin) {
 
     /** No match. */
-    static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0, "");
+    static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0, new PhraseOrigin("", "", ""));
 
     /** Whether the word at that place belongs to the match. */
     public boolean covers(int index) {

@@ -75,12 +75,11 @@ final class Explanation {
             sentence.phrases()
                     .forEach(each -> out.line(
                             "  phrase",
-                            each.label() + " " + quotation(each.words().foldedIn(text)) + ", by “" + each.written()
-                                    + "”"));
+                            each.origin().name() + " " + quotation(each.words().foldedIn(text)) + ", by “"
+                                    + each.origin().written() + "”"));
             sentence.asks()
-                    .forEach(each -> out.line(
-                            "  asks",
-                            each.label() + " " + quotation(each.words().foldedIn(text))));
+                    .forEach(each ->
+                            out.line("  asks", quotation(each.words().foldedIn(text)) + ", " + since(each.because())));
         }
         return String.join("\n", out.lines);
     }
@@ -135,7 +134,7 @@ final class Explanation {
                     "ask",
                     ask.kind().name().toLowerCase(Locale.ROOT) + " of " + whom + ": \u201c"
                             + ask.sentence().foldedIn(text) + "\u201d, by \u201c"
-                            + ask.words().foldedIn(text) + "\u201d");
+                            + ask.words().foldedIn(text) + "\u201d, " + since(ask.because()));
         }
         reading.replyBy().ifPresent(deadline -> line("reply by", dated(deadline, message, text)));
         reading.events().forEach(event -> line("event", dated(event, message, text)));

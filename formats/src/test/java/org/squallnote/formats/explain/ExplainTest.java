@@ -86,8 +86,8 @@ class ExplainTest {
         assertThat(run("--stages", mail.toString())).isZero();
         assertThat(said())
                 .contains("sentence      “could you send me the plan by Thursday?”")
-                .contains("phrase      request “could you”, by “<modal> you >”")
-                .contains("asks        request “could you”");
+                .contains("phrase      request.modal-you “could you”, by “<modal> you >”")
+                .contains("asks        “could you”, since request.modal-you as in “Could you send me the list?”");
     }
 
     @Test

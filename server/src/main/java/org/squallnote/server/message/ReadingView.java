@@ -61,7 +61,11 @@ record ReadingView(
         boolean outgoing = message.direction() == Direction.OUTGOING;
         for (Ask ask : reading.asks()) {
             if (outgoing || ask.ofMe()) {
-                marks.add(ask.sentence(), MarkKind.ASK, outgoing ? "you ask here" : "asks you");
+                marks.add(
+                        ask.sentence(),
+                        MarkKind.ASK,
+                        (outgoing ? "you ask here, " : "asks you, ")
+                                + ask.because().inWords());
             }
         }
         reading.replyBy()

@@ -1,0 +1,53 @@
+package org.squallnote.core.reading;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.squallnote.core.rule.Reason;
+import org.squallnote.core.text.PhraseOrigin;
+
+/** Each way to ask is known by its example, and is needed for it. */
+class AskExamplesTest {
+
+    private static final String TO_ME_AND_TOM = "mm";
+
+    static Stream<PhraseOrigin> phrases() {
+        return Phrases.BOOK.origins().stream().filter(phrase -> SentenceAsks.isAsk(phrase.label()));
+    }
+
+    static Stream<Reason> shapes() {
+        return AskShapes.all().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("phrases")
+    void aPhraseIsNeededForItsExample(PhraseOrigin phrase) {
+        Reader without =
+                OtherVoicesTest.READER.without(match -> match.origin().written().equals(phrase.written()));
+        assertThat(kinds(without, phrase.example()))
+                .as(phrase.example())
+                .isNotEqualTo(kinds(OtherVoicesTest.READER, phrase.example()));
+        assertThat(phrases().filter(each -> each.name().equals(phrase.name()))).hasSize(1);
+    }
+
+    @ParameterizedTest
+    @MethodSource("shapes")
+    void aShapeIsSeenInItsExample(Reason shape) {
+        assertThat(asks(OtherVoicesTest.READER, shape.example()).map(SeenSentence.SeenAsk::because))
+                .contains(shape);
+    }
+
+    private static List<String> kinds(Reader reader, String text) {
+        return asks(reader, text)
+                .map(ask -> ask.because().rule().replaceAll("[.].*", ""))
+                .toList();
+    }
+
+    private static Stream<SeenSentence.SeenAsk> asks(Reader reader, String text) {
+        return reader.sentences(OtherVoicesTest.message(TO_ME_AND_TOM, text)).stream()
+                .flatMap(sentence -> sentence.asks().stream());
+    }
+}
