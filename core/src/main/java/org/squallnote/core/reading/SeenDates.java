@@ -3,22 +3,15 @@ package org.squallnote.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.rule.Rule;
 import org.squallnote.core.rule.RuleBook;
 
-/** What rules make of the dates of a message, one by one, and all the rules that there are. */
-public final class SeenDates {
+/** What rules make of the dates of a message, one by one. */
+final class SeenDates {
 
     private SeenDates() {}
-
-    /** All rules that are told by files of rules, in the order of the stages. */
-    public static List<Rule> rules() {
-        return Stream.concat(DateRoles.rules().rules().stream(), DatedSentences.rules().rules().stream())
-                .toList();
-    }
 
     static List<SeenDate> of(List<ReadSentence> sentences, DateContext context, RuleBook purposes, RuleBook besides) {
         List<SeenDate> seen = new ArrayList<>();

@@ -15,11 +15,11 @@ class AskExamplesTest {
     private static final String TO_ME_AND_TOM = "mm";
 
     static Stream<PhraseOrigin> phrases() {
-        return Phrases.BOOK.origins().stream().filter(phrase -> SentenceAsks.isAsk(phrase.label()));
+        return ReadingRules.ofAsks().stream();
     }
 
     static Stream<Reason> shapes() {
-        return AskShapes.all().stream();
+        return ReadingRules.ofShapes().stream();
     }
 
     @ParameterizedTest

@@ -16,7 +16,7 @@ class RuleExamplesTest {
     private static final RuleBook BESIDES = DatedSentences.rules();
 
     static Stream<String> ids() {
-        return SeenDates.rules().stream().map(Rule::id);
+        return ReadingRules.ofDates().stream().map(Rule::id);
     }
 
     /** All but the one that takes whatever is left. */
@@ -67,7 +67,7 @@ class RuleExamplesTest {
     }
 
     private static Rule rule(String id) {
-        return SeenDates.rules().stream()
+        return ReadingRules.ofDates().stream()
                 .filter(each -> each.id().equals(id))
                 .findFirst()
                 .orElseThrow();

@@ -22,7 +22,6 @@ import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
-import org.squallnote.core.reading.SeenDates;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
 import org.squallnote.core.thread.Threadable;
@@ -48,7 +47,7 @@ public final class Explain {
             ./squallnote explain --jsonl FILE...
                 one prediction line for each line of JSON Lines
             ./squallnote explain --rules [WORDS]
-                the rules about dates with their examples, or those in whose name these words stand
+                the rules about dates and the ways to ask with their examples, or those in whose name these words stand
             ./squallnote explain --threads FILE...
                 the messages of .eml and mbox files, numbered in their order, threaded as RFC 5256 REFERENCES says
             """;
@@ -78,9 +77,7 @@ public final class Explain {
         Explain explain = new Explain(out, problems);
         if (arguments.length > 0 && arguments[0].equals(RULES)) {
             String words = arguments.length > 1 ? arguments[1] : "";
-            SeenDates.rules().stream()
-                    .filter(rule -> rule.id().contains(words))
-                    .forEach(rule -> out.println(Explanation.of(rule)));
+            Explanation.ofRules(words).forEach(out::println);
             return 0;
         }
         try {

@@ -9,6 +9,7 @@ import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.Promise;
 import org.squallnote.core.reading.Reading;
+import org.squallnote.core.reading.ReadingRules;
 import org.squallnote.core.reading.SeenDate;
 import org.squallnote.core.reading.SeenSentence;
 import org.squallnote.core.reading.Weight;
@@ -84,8 +85,33 @@ final class Explanation {
         return String.join("\n", out.lines);
     }
 
+    /**
+     * The rules about dates, the phrases that ask and the shapes of sentences that do, one in each line.
+     *
+     * @param words what stands in their names; empty for all
+     */
+    static List<String> ofRules(String words) {
+        List<String> lines = new ArrayList<>();
+        ReadingRules.ofDates().stream()
+                .filter(rule -> rule.id().contains(words))
+                .forEach(rule -> lines.add(of(rule)));
+        ReadingRules.ofAsks().stream()
+                .filter(phrase -> phrase.name().contains(words))
+                .forEach(phrase ->
+                        lines.add(ofAsk(phrase.name(), quotation(phrase.example()) + ", by " + phrase.written())));
+        ReadingRules.ofShapes().stream()
+                .filter(shape -> shape.rule().contains(words))
+                .forEach(shape -> lines.add(
+                        ofAsk(shape.rule(), quotation(shape.example().replace('\n', ' ')) + ", by its shape")));
+        return lines;
+    }
+
+    private static String ofAsk(String name, String example) {
+        return String.format(Locale.ROOT, "%-32s %-12s %-24s %s", name, "asks", "", example);
+    }
+
     /** One line for each rule: its name, what it says, the rule that it goes before, a sentence for it and one against. */
-    static String of(Rule rule) {
+    private static String of(Rule rule) {
         return String.format(
                 Locale.ROOT,
                 "%-32s %-12s %-24s %s%s",

@@ -99,6 +99,12 @@ class ExplainTest {
     }
 
     @Test
+    void theWaysToAskAreListedToo() {
+        assertThat(run("--rules", "request.modal-you")).isZero();
+        assertThat(said()).contains("“Could you send me the list?”, by <modal> you >");
+    }
+
+    @Test
     void aConversationStepByStep() throws IOException {
         String thread =
                 "{\"id\":\"t\",\"locale\":\"en-GB\",\"zone\":\"Europe/London\",\"me\":{\"name\":\"Ines\",\"addresses\":[\"ines@x.example\"],"
