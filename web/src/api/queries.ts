@@ -329,6 +329,14 @@ export function usePartyRules() {
   })
 }
 
+/** By which ways to ask messages were taken to ask that ask nothing. */
+export function useWaysToAsk() {
+  return useQuery({
+    queryKey: ['party-rules', 'ways'],
+    queryFn: () => unwrap(client.GET('/api/ways-to-ask')),
+  })
+}
+
 /** How far reading everything again has come. */
 export function useReadingProgress() {
   return useQuery({

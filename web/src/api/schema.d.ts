@@ -3172,6 +3172,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ways-to-ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/webhooks": {
         parameters: {
             query?: never;
@@ -5745,6 +5761,13 @@ export interface components {
             steps: components["schemas"]["WalkStep"][];
             /** Format: int32 */
             forgotten: number;
+        };
+        Way: {
+            way: string;
+            example: string;
+            /** Format: int32 */
+            overruled: number;
+            unheard: boolean;
         };
         WebLink: {
             /** Format: uuid */
@@ -11764,6 +11787,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Way"][];
+                };
             };
         };
     };

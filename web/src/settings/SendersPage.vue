@@ -5,11 +5,14 @@ import { run } from '@/api/commands'
 import { usePartyRules } from '@/api/queries'
 import Loading from '@/ui/Loading.vue'
 import Note from '@/ui/Note.vue'
+import WaysToAskSection from './WaysToAskSection.vue'
 
 const rules = usePartyRules()
 /** Before the pattern of a subject, with # for each number. */
 const SUBJECT = 'subject:'
-const lines = computed(() => rules.data.value ?? [])
+/** Before the name of a way to ask, which has a list of its own. */
+const WAY = 'way:'
+const lines = computed(() => (rules.data.value ?? []).filter((rule) => !rule.party.startsWith(WAY)))
 
 function change(rule: RuleView, changed: Partial<RuleView>): void {
   void run((header) =>
@@ -77,4 +80,5 @@ function change(rule: RuleView, changed: Partial<RuleView>): void {
       </span>
     </li>
   </ul>
+  <WaysToAskSection />
 </template>

@@ -164,6 +164,39 @@ class ReadingTest extends ServerTest {
         assertThat(decidedState(me)).isEqualTo(before);
     }
 
+    @Test
+    void aWayToAskThatMisledIsNamedAndCanBeTakenForNone() {
+        change(me, HttpMethod.POST, "/api/messages/" + message + "/asks?asks=NEVER&always=false", "");
+        JsonNode way = get(me, "/api/ways-to-ask").path(0);
+        assertThat(way.path("way").asString("")).isEqualTo("request.modal-you");
+        assertThat(way.path("example").asString("")).isEqualTo("Could you send me the list?");
+        assertThat(way.path("overruled").asInt()).isEqualTo(1);
+        assertThat(way.path("unheard").asBoolean()).isFalse();
+        assertThat(get(newAccount(), "/api/ways-to-ask")).isEmpty();
+
+        String command = change(
+                me,
+                HttpMethod.PUT,
+                "/api/party-rules",
+                "{\"party\":\"way:request.modal-you\",\"asks\":\"NEVER\",\"replyDays\":null,\"pastIntake\":false}");
+        assertThat(get(me, "/api/ways-to-ask").path(0).path("unheard").asBoolean())
+                .isTrue();
+        arrive(me, mail(7, "later@x.example", "Hoist", "", "Could you ring me today?"));
+        arrive(me, mail(8, "other@x.example", "Lift", "", "Please ring me today."));
+        assertThat(asksMe("later@x.example")).isFalse();
+        assertThat(asksMe("other@x.example")).isTrue();
+
+        change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
+        rebuild.run(me.accountId());
+        assertThat(asksMe("later@x.example")).isTrue();
+    }
+
+    private boolean asksMe(String identity) {
+        return get(me, "/api/messages/" + messageId(me, identity))
+                .path("asksMe")
+                .asBoolean();
+    }
+
     private String heap(int line) {
         return get(me, "/api/intake").path("lines").path(line).path("heap").asString("");
     }

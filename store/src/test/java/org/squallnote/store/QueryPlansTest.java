@@ -27,6 +27,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.TestPropertySource;
 import org.squallnote.core.intake.Heap;
+import org.squallnote.core.message.Asks;
 import org.squallnote.core.turn.Turn;
 import org.squallnote.store.access.AccessTokenStore;
 import org.squallnote.store.calendar.CalendarStore;
@@ -220,6 +221,8 @@ class QueryPlansTest extends StoreTest {
                 Arguments.of(FiguresStore.class, "worked", days),
                 Arguments.of(FiguresStore.class, "answers", days),
                 Arguments.of(AttachedStore.class, "files", Map.of("owner", ID, "followUpId", ID)),
+                Arguments.of(
+                        MessageStore.class, "corrected", Map.of("owner", ID, "correction", Asks.NEVER, "most", 200)),
                 Arguments.of(MessageStore.class, "known", Map.of("owner", ID, "identities", List.of("m", "n"))),
                 Arguments.of(MessageStore.class, "idOf", Map.of("owner", ID, "identity", "m")),
                 Arguments.of(MessageStore.class, "countMine", Map.of("owner", ID, "messageId", "m")),

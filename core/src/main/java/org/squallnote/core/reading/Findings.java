@@ -209,7 +209,7 @@ final class Findings {
             return new Hints(List.of(), Optional.empty());
         }
         List<Sentence> inside = SentenceSplitter.split(words.text(), forwarded, 200);
-        List<ReadSentence> read = new SentencesRead(message, me, people, context, match -> true).all(inside);
+        List<ReadSentence> read = new SentencesRead(message, me, people, context, Hearing.ALL).all(inside);
         return new Hints(asking(read), new Deadlines(read, context, ask -> true).explicit(""));
     }
 

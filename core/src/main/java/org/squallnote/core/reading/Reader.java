@@ -3,12 +3,11 @@ package org.squallnote.core.reading;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.function.Predicate;
+import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.message.Nature;
 import org.squallnote.core.message.NatureRules;
 import org.squallnote.core.rule.RuleBook;
-import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 import org.squallnote.core.text.Span;
@@ -39,7 +38,7 @@ public final class Reader {
     private final boolean monthFirst;
     private final WorkingTime workingTime;
     private final People onlyMe;
-    private final Predicate<PhraseMatch> counting;
+    private final Hearing hearing;
 
     /**
      * A reader for somebody.
@@ -49,22 +48,25 @@ public final class Reader {
      * @param workingTime the working days and hours, by which "end of the week" is known; its zone is the reader's
      */
     public Reader(Me me, boolean monthFirst, WorkingTime workingTime) {
-        this(me, monthFirst, workingTime, match -> true);
+        this(me, monthFirst, workingTime, Hearing.ALL);
     }
 
-    /** @param counting which phrases count */
-    private Reader(Me me, boolean monthFirst, WorkingTime workingTime, Predicate<PhraseMatch> counting) {
-        this.counting = counting;
+    /**
+     * A reader to whom some ways of asking say nothing.
+     *
+     * @param unheard their names, as in {@link ReadingRules}
+     */
+    public Reader(Me me, boolean monthFirst, WorkingTime workingTime, Set<String> unheard) {
+        this(me, monthFirst, workingTime, new Hearing(Set.of(), Set.copyOf(unheard)));
+    }
+
+    Reader(Me me, boolean monthFirst, WorkingTime workingTime, Hearing hearing) {
+        this.hearing = hearing;
         this.me = me;
         this.zone = workingTime.zone();
         this.monthFirst = monthFirst;
         this.workingTime = workingTime;
         this.onlyMe = new People(me);
-    }
-
-    /** The same, for which some phrases are as if they stood in no list. */
-    Reader without(Predicate<PhraseMatch> phrases) {
-        return new Reader(me, monthFirst, workingTime, phrases.negate());
     }
 
     /** Reads a message, incoming or outgoing: one is outgoing when it is from me. */
@@ -101,7 +103,7 @@ public final class Reader {
         People people = onlyMe.and(message);
         boolean answersMe = message.answersMe() || Attributions.quotesMe(words, me);
         MessageToRead known = answersMe && !message.answersMe() ? answering(message) : message;
-        List<ReadSentence> read = new SentencesRead(known, me, people, context, counting).all(sentences);
+        List<ReadSentence> read = new SentencesRead(known, me, people, context, hearing).all(sentences);
         return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
     }
 
@@ -130,7 +132,7 @@ public final class Reader {
         String text = bounded(message.text(), A_PAGE);
         List<Span> lines = OwnWords.of(text, message.from().name()).ownLines();
         List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
-        return new SentencesRead(message, me, onlyMe.and(message), context, counting).all(sentences);
+        return new SentencesRead(message, me, onlyMe.and(message), context, hearing).all(sentences);
     }
 
     private static MessageToRead answering(MessageToRead m) {

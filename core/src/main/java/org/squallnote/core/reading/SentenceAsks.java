@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Predicate;
+import java.util.Set;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
@@ -40,15 +40,22 @@ final class SentenceAsks {
     /**
      * Looks at a sentence.
      *
-     * @param counting which phrases count
+     * @param lacking names of phrases that are as if they stood in no list
      * @param goesOn whether another sentence follows in the same paragraph that answers a question or goes on with it
      */
-    SentenceAsks(Sentence sentence, boolean goesOn, Predicate<PhraseMatch> counting) {
+    SentenceAsks(Sentence sentence, boolean goesOn, Set<String> lacking) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
-        this.matches = new ArrayList<>(Phrases.BOOK.in(sentence));
-        matches.removeIf(counting.negate());
+        this.matches = heard(Phrases.BOOK.in(sentence), lacking);
         this.goesOn = goesOn;
+    }
+
+    private static List<PhraseMatch> heard(List<PhraseMatch> matches, Set<String> lacking) {
+        return lacking.isEmpty()
+                ? matches
+                : matches.stream()
+                        .filter(match -> !lacking.contains(match.origin().name()))
+                        .toList();
     }
 
     Parts parts() {

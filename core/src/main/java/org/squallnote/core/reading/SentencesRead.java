@@ -6,11 +6,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CancellationException;
-import java.util.function.Predicate;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
-import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordSet;
@@ -30,7 +28,7 @@ final class SentencesRead {
     private final OthersDoings others;
     private final Asked asked;
     private final DateContext context;
-    private final Predicate<PhraseMatch> counting;
+    private final Hearing hearing;
     private Addressees greeted = Addressees.UNSAID;
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
@@ -39,8 +37,8 @@ final class SentencesRead {
     /** How many lines give somebody who is known a task: "Tom: confirm the room". */
     private long assigned;
 
-    SentencesRead(MessageToRead message, Me me, People people, DateContext context, Predicate<PhraseMatch> counting) {
-        this.counting = counting;
+    SentencesRead(MessageToRead message, Me me, People people, DateContext context, Hearing hearing) {
+        this.hearing = hearing;
         this.message = message;
         this.people = people;
         this.vocatives = new Vocatives(people);
@@ -80,7 +78,7 @@ final class SentencesRead {
     }
 
     private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered) {
-        SentenceAsks asks = new SentenceAsks(sentence, goesOn, counting);
+        SentenceAsks asks = new SentenceAsks(sentence, goesOn, hearing.lacking());
         if (sentence.paragraph() != paragraph) {
             paragraph = sentence.paragraph();
             if (message.channel() == Channel.MAIL) {
@@ -123,6 +121,7 @@ final class SentencesRead {
         if (found.isEmpty() && hasAsked) {
             SameAgain.of(sentence, opening, vocatives.trailing(sentence)).ifPresent(found::add);
         }
+        dropUnheard(found);
         hasAsked |= !found.isEmpty();
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(SentenceAsks.FoundAsk::from));
@@ -135,8 +134,18 @@ final class SentencesRead {
             SameAgain.withoutVerb(sentence, people)
                     .ifPresent(other -> told.add(told(sentence, other.ask(), Vocatives.Call.NONE, other.who())));
         }
+        told.removeIf(ask -> hearing.unheard().contains(ask.because().rule()));
         return new ReadSentence(
                 sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
+    }
+
+    /** What is asked in a way that says nothing to the reader is no ask, nor is the question that it makes as well. */
+    private void dropUnheard(List<SentenceAsks.FoundAsk> found) {
+        List<SentenceAsks.FoundAsk> dropped = found.stream()
+                .filter(ask -> hearing.unheard().contains(ask.because().rule()))
+                .toList();
+        found.removeIf(ask -> dropped.stream().anyMatch(other -> ask.from() < other.to() && other.from() < ask.to()));
+        found.removeAll(dropped);
     }
 
     private Ask toldTo(

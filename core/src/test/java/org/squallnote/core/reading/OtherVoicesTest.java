@@ -28,10 +28,15 @@ class OtherVoicesTest {
     private static final Party ME = new Party("Ines Calloway", "ines@merrowquay.example");
     private static final Party TOM = new Party("Tom Baxter", "tom@merrowquay.example");
     private static final Party LIST = new Party("", "quays@lists.harbours.example");
-    static final Reader READER = new Reader(
-            new Me("Ines Calloway", Set.of(ME.address(), "@ines"), List.of("Nes")),
-            false,
-            WorkingTime.officeHours(ZoneId.of("Europe/London")));
+    static final Reader READER = reader(Hearing.ALL);
+
+    static Reader reader(Hearing hearing) {
+        return new Reader(
+                new Me("Ines Calloway", Set.of(ME.address(), "@ines"), List.of("Nes")),
+                false,
+                WorkingTime.officeHours(ZoneId.of("Europe/London")),
+                hearing);
+    }
 
     static Stream<String> lines() throws IOException {
         List<String> lines = new ArrayList<>();

@@ -34,9 +34,11 @@ class CorrectionController {
 
     private final PartyRules rules;
     private final ReadAgain readAgain;
+    private final WaysToAsk ways;
     private final Commands commands;
 
-    CorrectionController(PartyRules rules, ReadAgain readAgain, Commands commands) {
+    CorrectionController(PartyRules rules, ReadAgain readAgain, WaysToAsk ways, Commands commands) {
+        this.ways = ways;
         this.rules = rules;
         this.readAgain = readAgain;
         this.commands = commands;
@@ -100,6 +102,12 @@ class CorrectionController {
     @GetMapping("/api/party-rules")
     List<RuleView> all(@CurrentAccount SignedIn me) {
         return rules.all(me.accountId()).stream().map(RuleView::of).toList();
+    }
+
+    /** By which ways to ask messages were taken to ask that ask nothing, and which are taken for no ask any more. */
+    @GetMapping("/api/ways-to-ask")
+    List<WaysToAsk.Way> ways(@CurrentAccount SignedIn me) {
+        return ways.of(me.accountId());
     }
 
     /** Changes what a rule says; one that says nothing is gone. */

@@ -55,6 +55,13 @@ public class PartyRules implements Restorer {
             return all.isEmpty() ? "nothing special any more" : all;
         }
 
+        String label() {
+            return party.startsWith(PartyRule.WAY)
+                    ? (asks == Asks.NEVER ? "No ask for you any more: " : "An ask again: ")
+                            + party.substring(PartyRule.WAY.length())
+                    : "What holds for " + party + ": " + inWords();
+        }
+
         boolean saysNothing() {
             return asks == null && replyDays == null && !pastIntake;
         }
@@ -93,7 +100,7 @@ public class PartyRules implements Restorer {
             @Nullable Integer replyDays,
             boolean pastIntake) {
         RuleState rule = new RuleState(party, asks, replyDays, pastIntake);
-        return change(me, commandId, rule, "What holds for " + party + ": " + rule.inWords());
+        return change(me, commandId, rule, rule.label());
     }
 
     private Done change(SignedIn me, UUID commandId, RuleState rule, String label) {

@@ -21,6 +21,7 @@ import org.squallnote.core.time.WorkingTime;
  * @param workingTime when its user works
  * @param replyDays how many working days an answer usually may take
  * @param rules what its user has said about senders and lists, by address
+ * @param unheard names of ways to ask that say nothing to its user
  * @param version changes whenever a reading could come out differently
  */
 public record AccountReader(
@@ -29,6 +30,7 @@ public record AccountReader(
         WorkingTime workingTime,
         int replyDays,
         Map<String, PartyRule> rules,
+        Set<String> unheard,
         String version) {
 
     /** A text of up to so many characters takes milliseconds, whatever it says. */
@@ -39,11 +41,17 @@ public record AccountReader(
     /** Copies the rules. */
     public AccountReader {
         rules = Map.copyOf(rules);
+        unheard = Set.copyOf(unheard);
+    }
+
+    /** The same, to whom every way to ask says something. */
+    public AccountReader hearingAll() {
+        return new AccountReader(me, monthFirst, workingTime, replyDays, rules, Set.of(), version);
     }
 
     /** Reads a message. One from a sent folder is mine, from whatever address it went out. */
     public Reading read(MessageToRead message, Direction direction) {
-        Reader reader = new Reader(meIn(message.from(), direction), monthFirst, workingTime);
+        Reader reader = new Reader(meIn(message.from(), direction), monthFirst, workingTime, unheard);
         return message.text().length() <= QUICKLY_READ
                 ? reader.read(message)
                 : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message));

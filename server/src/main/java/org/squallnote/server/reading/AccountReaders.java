@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
@@ -43,20 +44,25 @@ public class AccountReaders {
         List<String> addresses = sources.addresses(owner);
         Map<String, PartyRule> rules =
                 settings.rules(owner).stream().collect(Collectors.toMap(PartyRule::party, Function.identity()));
+        Set<String> unheard = rules.values().stream()
+                .flatMap(rule -> rule.unheardWay().stream())
+                .collect(Collectors.toSet());
         return new AccountReader(
                 new Me(account.name(), new HashSet<>(addresses), its.nicknames()),
                 its.monthFirst(),
                 workingTimes.of(owner),
                 its.replyDays(),
                 rules,
-                version(account, its, addresses));
+                unheard,
+                version(account, its, addresses, unheard));
     }
 
     /** The engine's version, and a digest of everything else that a reading depends on. */
-    private static String version(Account account, AccountSettings its, List<String> addresses) {
+    private static String version(Account account, AccountSettings its, List<String> addresses, Set<String> unheard) {
         String calendar = account.name() + "\n" + account.zone() + "\n" + new TreeSet<>(addresses) + "\n"
                 + its.nicknames() + "\n" + its.monthFirst() + "\n" + new TreeMap<>(its.week()) + "\n" + its.region()
-                + "\n" + new TreeSet<>(its.daysOff()) + "\n" + its.replyDays();
+                + "\n" + new TreeSet<>(its.daysOff()) + "\n" + its.replyDays()
+                + (unheard.isEmpty() ? "" : "\n" + new TreeSet<>(unheard));
         return Reader.VERSION + "-" + UUID.nameUUIDFromBytes(calendar.getBytes(StandardCharsets.UTF_8));
     }
 }

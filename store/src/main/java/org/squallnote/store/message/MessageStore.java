@@ -135,6 +135,10 @@ public interface MessageStore {
             @Param("heap") Heap heap);
 
     /** Whether a message asks me, as the user has corrected it; null takes the correction back. */
+    /** The last messages of which was said whether they ask, newest first. */
+    List<StoredMessage> corrected(
+            @Param("owner") UUID owner, @Param("correction") Asks correction, @Param("most") int most);
+
     int correct(@Param("owner") UUID owner, @Param("id") UUID id, @Param("correction") @Nullable Asks correction);
 
     /** Incoming mail of a group of connected mail that came through a list. */
