@@ -28,8 +28,9 @@ function hear(way: string, heard: boolean): void {
 <template>
   <h2 class="mt-6 font-semibold">What misled</h2>
   <p class="text-ink-soft mb-3">
-    By what you said were no asks, newest two hundred. A way to ask that you take for none is not
-    heard any more, whoever writes; your messages are then read again.
+    Why messages were taken to ask you something of which you said that they ask nothing: a sentence
+    that is read in the same way. What you take for no ask is not heard any more, whoever writes;
+    your messages are then read again.
   </p>
   <Loading v-if="ways.isPending.value" />
   <Note v-else-if="ways.isError.value" title="What misled could not be loaded" problem>
