@@ -11,7 +11,8 @@ import org.squallnote.core.text.Span;
  * @param words where it stands in the text
  * @param purpose the rule that says what it is for
  * @param passed rules that held before that one and sent on to others
+ * @param otherwise the rule that would say it without that one; absent where it takes whatever is left
  * @param beside the rule that says whether it sets the day of an ask in another sentence; absent in a sentence that
  *     asks itself, and where no rule speaks of it
  */
-public record SeenDate(Span words, Rule purpose, List<Rule> passed, Optional<Rule> beside) {}
+public record SeenDate(Span words, Rule purpose, List<Rule> passed, Optional<Rule> otherwise, Optional<Rule> beside) {}

@@ -28,10 +28,23 @@ final class SeenDates {
                         read.sentence().spanOf(dated.lead(), dated.phrase().toExclusive()),
                         dated.because(),
                         dated.passed(),
+                        otherwise(read, dated, context, purposes),
                         beside));
             }
             asked |= asks;
         }
         return seen;
+    }
+
+    private static Optional<Rule> otherwise(ReadSentence read, Dated dated, DateContext context, RuleBook purposes) {
+        String last = purposes.rules().get(purposes.rules().size() - 1).id();
+        String id = dated.because().id();
+        return id.equals(last)
+                ? Optional.empty()
+                : DateRoles.in(read, context, purposes.without(id)).stream()
+                        .filter(other ->
+                                other.phrase().fromInclusive() == dated.phrase().fromInclusive())
+                        .map(Dated::because)
+                        .findFirst();
     }
 }

@@ -58,8 +58,13 @@ public final class RuleBook {
      * @throws IllegalStateException when it is not written as it should be
      */
     public static RuleBook of(Class<?> beside, String file, Map<String, Set<String>> classes) {
+        return of(WordList.lines(beside, file), classes);
+    }
+
+    /** The same from its lines, without remarks and white space at their ends. */
+    static RuleBook of(List<String> lines, Map<String, Set<String>> classes) {
         RuleBook book = new RuleBook(new Lexicon(classes));
-        WordList.lines(beside, file).forEach(book::take);
+        lines.forEach(book::take);
         book.close();
         Set<String> ids = new HashSet<>();
         book.rules().forEach(rule -> {

@@ -128,6 +128,9 @@ final class Explanation {
                 .collect(Collectors.joining());
         return quotation(date.words().foldedIn(text)) + " is " + date.purpose().gives() + ", " + passed
                 + since(date.purpose().reason())
+                + date.otherwise()
+                        .map(rule -> ", else " + rule.gives() + " by " + rule.id())
+                        .orElse("")
                 + date.beside()
                         .map(rule -> "; for an ask beside it it " + rule.gives() + ", " + since(rule.reason()))
                         .orElse("");
