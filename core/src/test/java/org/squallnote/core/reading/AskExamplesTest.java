@@ -23,6 +23,13 @@ class AskExamplesTest {
         return ReadingRules.ofShapes().stream();
     }
 
+    /** People read them. */
+    @ParameterizedTest
+    @MethodSource("phrases")
+    void anExampleIsAShortSentence(PhraseOrigin phrase) {
+        assertThat(phrase.example()).matches("[A-Z][^=]*[.?!]").hasSizeLessThan(80);
+    }
+
     @ParameterizedTest
     @MethodSource("phrases")
     void aPhraseIsNeededForItsExample(PhraseOrigin phrase) {
