@@ -2,8 +2,9 @@ package org.squallnote.core.reading;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -34,9 +35,9 @@ class AskExamplesTest {
     @MethodSource("phrases")
     void aPhraseIsNeededForItsExample(PhraseOrigin phrase) {
         Reader without = OtherVoicesTest.reader(new Hearing(Set.of(phrase.name()), Set.of()));
-        assertThat(kinds(without, phrase.example()))
+        assertThat(read(without, phrase.example()))
                 .as(phrase.example())
-                .isNotEqualTo(kinds(OtherVoicesTest.READER, phrase.example()));
+                .isNotEqualTo(read(OtherVoicesTest.READER, phrase.example()));
         assertThat(phrases().filter(each -> each.name().equals(phrase.name()))).hasSize(1);
     }
 
@@ -50,10 +51,12 @@ class AskExamplesTest {
                 .doesNotContain(shape);
     }
 
-    private static List<String> kinds(Reader reader, String text) {
-        return asks(reader, text)
-                .map(ask -> ask.because().rule().replaceAll("[.].*", ""))
-                .toList();
+    /** What people see of a message: which kinds of asks, what is asked first, by when and how strictly. */
+    private static String read(Reader reader, String text) {
+        Reading reading = reader.read(OtherVoicesTest.message(TO_ME_AND_TOM, text));
+        return reading.asks().stream().map(Ask::kind).collect(Collectors.toCollection(TreeSet::new)) + " "
+                + reading.askOfMe().map(ask -> ask.kind() + " " + ask.wanted()) + " "
+                + reading.replyBy().map(day -> day.end() + " " + day.firm());
     }
 
     private static Stream<SeenSentence.SeenAsk> asks(Reader reader, String text) {
