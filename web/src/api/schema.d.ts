@@ -3180,7 +3180,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["ways"];
-        put?: never;
+        put: operations["hear"];
         post?: never;
         delete?: never;
         options?: never;
@@ -5768,6 +5768,10 @@ export interface components {
             /** Format: int32 */
             overruled: number;
             unheard: boolean;
+        };
+        WayChange: {
+            way: string;
+            heard: boolean;
         };
         WebLink: {
             /** Format: uuid */
@@ -11806,6 +11810,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Way"][];
+                };
+            };
+        };
+    };
+    hear: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description A UUID made by the client; the same one again changes nothing twice */
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WayChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Done"];
                 };
             };
         };

@@ -10,9 +10,7 @@ import WaysToAskSection from './WaysToAskSection.vue'
 const rules = usePartyRules()
 /** Before the pattern of a subject, with # for each number. */
 const SUBJECT = 'subject:'
-/** Before the name of a way to ask, which has a list of its own. */
-const WAY = 'way:'
-const lines = computed(() => (rules.data.value ?? []).filter((rule) => !rule.party.startsWith(WAY)))
+const lines = computed(() => rules.data.value ?? [])
 
 function change(rule: RuleView, changed: Partial<RuleView>): void {
   void run((header) =>

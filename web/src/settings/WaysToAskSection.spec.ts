@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import WaysToAskSection from '@/settings/WaysToAskSection.vue'
-import { fakeServer, opened } from '@/testing/fakeServer'
+import { fakeServer, opened, pressed } from '@/testing/fakeServer'
 
 const WAY = {
   way: 'request.modal-you',
@@ -22,7 +22,7 @@ beforeEach(() => {
       unheard: true,
     },
   ])
-  server.answers('PUT', '/api/party-rules', { commandId: 'c', label: 'done', topics: [] })
+  server.answers('PUT', '/api/ways-to-ask', { commandId: 'c', label: 'done', topics: [] })
 })
 afterEach(() => {
   vi.restoreAllMocks()
@@ -44,11 +44,25 @@ describe('ways to ask that misled', () => {
     await first?.trigger('click')
     await second?.trigger('click')
     await vi.waitFor(() => {
-      expect(server.sentTo('PUT', '/api/party-rules')).toHaveLength(2)
+      expect(server.sentTo('PUT', '/api/ways-to-ask')).toHaveLength(2)
     })
-    expect(server.sentTo('PUT', '/api/party-rules').map((one) => one.body)).toEqual([
-      { party: 'way:request.modal-you', asks: 'NEVER', replyDays: null, pastIntake: false },
-      { party: 'way:request.imperative', asks: null, replyDays: null, pastIntake: false },
+    expect(server.sentTo('PUT', '/api/ways-to-ask').map((one) => one.body)).toEqual([
+      { way: 'request.modal-you', heard: false },
+      { way: 'request.imperative', heard: true },
     ])
+  })
+
+  it('say how there come to be some', async () => {
+    server.answers('GET', '/api/ways-to-ask', [])
+    expect((await opened(WaysToAskSection)).text()).toContain('Nothing yet. In Intake')
+  })
+
+  it('say when they cannot be loaded, and are loaded again', async () => {
+    server.refuses('GET', '/api/ways-to-ask', 'The application does not answer.')
+    const page = await opened(WaysToAskSection)
+    expect(page.text()).toContain('The application does not answer.')
+    server.answers('GET', '/api/ways-to-ask', [WAY])
+    await pressed(page, 'Try again')
+    expect(page.findAll('[data-test=way]')).toHaveLength(1)
   })
 })

@@ -11,17 +11,7 @@ const ways = useWaysToAsk()
 const lines = computed(() => ways.data.value ?? [])
 
 function hear(way: string, heard: boolean): void {
-  void run((header) =>
-    client.PUT('/api/party-rules', {
-      params: { header },
-      body: {
-        party: `way:${way}`,
-        asks: heard ? null : 'NEVER',
-        replyDays: null,
-        pastIntake: false,
-      },
-    }),
-  )
+  void run((header) => client.PUT('/api/ways-to-ask', { params: { header }, body: { way, heard } }))
 }
 </script>
 

@@ -173,14 +173,13 @@ class ReadingTest extends ServerTest {
         assertThat(way.path("overruled").asInt()).isEqualTo(1);
         assertThat(way.path("unheard").asBoolean()).isFalse();
         assertThat(get(newAccount(), "/api/ways-to-ask")).isEmpty();
+        assertThat(get(me, "/api/history/" + message).path(0).path("label").asString(""))
+                .endsWith("; it was read as in “Could you send me the list?”");
 
-        String command = change(
-                me,
-                HttpMethod.PUT,
-                "/api/party-rules",
-                "{\"party\":\"way:request.modal-you\",\"asks\":\"NEVER\",\"replyDays\":null,\"pastIntake\":false}");
+        String command = hear("request.modal-you", false);
         assertThat(get(me, "/api/ways-to-ask").path(0).path("unheard").asBoolean())
                 .isTrue();
+        assertThat(get(me, "/api/party-rules")).isEmpty();
         arrive(me, mail(7, "later@x.example", "Hoist", "", "Could you ring me today?"));
         arrive(me, mail(8, "other@x.example", "Lift", "", "Please ring me today."));
         assertThat(asksMe("later@x.example")).isFalse();
@@ -189,6 +188,21 @@ class ReadingTest extends ServerTest {
         change(me, HttpMethod.POST, "/api/commands/" + command + "/undo", "");
         rebuild.run(me.accountId());
         assertThat(asksMe("later@x.example")).isTrue();
+    }
+
+    @Test
+    void aQuestionTakenForNoneLeavesTheRequestInIt() {
+        hear("question.question", false);
+        arrive(me, mail(7, "request@x.example", "Hoist", "", "Could you ring me today?"));
+        arrive(me, mail(8, "question@x.example", "Lift", "", "Which day suits you?"));
+        assertThat(asksMe("request@x.example")).isTrue();
+        assertThat(asksMe("question@x.example")).isFalse();
+        hear("question.question", true);
+        assertThat(get(me, "/api/ways-to-ask")).isEmpty();
+    }
+
+    private String hear(String way, boolean heard) {
+        return change(me, HttpMethod.PUT, "/api/ways-to-ask", "{\"way\":\"" + way + "\",\"heard\":" + heard + "}");
     }
 
     private boolean asksMe(String identity) {

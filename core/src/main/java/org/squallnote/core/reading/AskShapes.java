@@ -12,7 +12,7 @@ final class AskShapes {
     static final Reason PLEASE_BEHIND = new Reason("request.please-behind", "Two coffees, please.");
     static final Reason TO_ME_BY_THEN = new Reason("request.to-me-by-then", "Counts to me by Friday night.");
     static final Reason BARE_NEED = new Reason("need.bare", "need bill number before 1");
-    static final Reason TASK = new Reason("request.task", "Ines: raffle prizes\nTom: tables");
+    static final Reason TASK = new Reason("request.task", "Ines: raffle prizes. Tom: tables.");
     static final Reason NAMED_TASK = new Reason("request.named-task", "Ines to bring the keys.");
     static final Reason AWAITED_FROM = new Reason("need.awaited-from", "still waiting for Ines on the valve");
     static final Reason TOLD = new Reason("request.told", "Ines check the valve");

@@ -9,7 +9,6 @@ import org.squallnote.core.rule.Rule;
 import org.squallnote.core.rule.RuleBook;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.Word;
 import org.squallnote.core.text.WordSet;
 
 /** Decides what the dates of a sentence are for: a deadline that is stated, a day tied to giving something, an event. */
@@ -179,23 +178,20 @@ final class DateRoles {
     /** "Deadline: Friday", "due on Friday": the word that leads to a date, whatever it is. */
     private int leadOf(DatePhrase phrase) {
         int i = phrase.fromInclusive() - 1;
-        while (i >= 0 && SKIPPED.has(sentence, i) && !isCutOff(i + 1)) {
+        while (i >= 0 && SKIPPED.has(sentence, i) && !sentence.at(i + 1).isCutOff()) {
             i--;
         }
-        return i < 0 || isCutOff(i + 1) ? phrase.fromInclusive() : i;
+        return i < 0 || sentence.at(i + 1).isCutOff() ? phrase.fromInclusive() : i;
     }
 
     /** "by about Friday", "say, Friday". */
     private boolean isVague(DatePhrase phrase) {
         boolean vague = false;
-        for (int i = phrase.fromInclusive() - 1; i >= 0 && SKIPPED.has(sentence, i) && !isCutOff(i + 1); i--) {
+        for (int i = phrase.fromInclusive() - 1;
+                i >= 0 && SKIPPED.has(sentence, i) && !sentence.at(i + 1).isCutOff();
+                i--) {
             vague |= VAGUE.has(sentence, i) || (sentence.norm(i).equals("say") && sentence.startsPart(i));
         }
         return vague;
-    }
-
-    private boolean isCutOff(int at) {
-        char mark = sentence.at(at).before();
-        return mark != Word.NOTHING && mark != '"' && mark != ':';
     }
 }

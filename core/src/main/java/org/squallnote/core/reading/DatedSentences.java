@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.reading.DateRoles.Role;
@@ -29,9 +30,12 @@ final class DatedSentences {
         return rules.decide(setting(read, dated, afterAsk)).map(RuleBook.Found::rule);
     }
 
-    /** "I have to tell them by Friday", in front of an ask: what is asked has to be there by then. */
-    static boolean saysWhatItIsNeededFor(ReadSentence read, Dated dated) {
-        return RULES.in("needed-for", setting(read, dated, true)).isPresent();
+    /** Whether a sentence in front of an ask goes with it: "if possible by Friday", "I have to tell them by Friday". */
+    static boolean leadsUp(ReadSentence read, List<Dated> dates) {
+        return read.has("soft")
+                || dates.stream()
+                        .anyMatch(dated -> RULES.in("needed-for", setting(read, dated, true))
+                                .isPresent());
     }
 
     private static DateSetting setting(ReadSentence read, Dated dated, boolean afterAsk) {

@@ -35,7 +35,7 @@ final class Deadlines {
     /** What is said behind "the" or "this" of a date named before. */
     private static final WordSet SAME = WordSet.of("same", "date", "deadline");
 
-    private static final Reason THEN = new Reason("stated.then", "We meet on Friday, please send it by then.");
+    static final Reason THEN = new Reason("stated.then", "We meet on Friday, please send it by then.");
 
     private final List<ReadSentence> sentences;
     private final DateContext context;
@@ -65,9 +65,9 @@ final class Deadlines {
             if (mine) {
                 inAsks.addAll(ofAskSentence(read));
             } else if (!read.dates().isEmpty() && read.asks().isEmpty() && !isForSomebodyElse(read)) {
+                List<Dated> dates = DateRoles.in(read, context);
                 boolean next = i + 1 < sentences.size() && asking[i + 1];
-                boolean before = next && (read.has("soft") || isNeededFor(read));
-                elsewhere.addAll(ofOtherSentence(read, asked || before));
+                elsewhere.addAll(ofOtherSentence(read, dates, asked || (next && DatedSentences.leadsUp(read, dates))));
             }
             asked = mine || (asked && read.asks().isEmpty());
         }
@@ -265,16 +265,9 @@ final class Deadlines {
         return owner.filter(wanted).isPresent();
     }
 
-    /** "I have to tell them by Friday", in front of an ask. */
-    private boolean isNeededFor(ReadSentence read) {
-        return DateRoles.in(read, context).stream()
-                .anyMatch(dated -> DatedSentences.saysWhatItIsNeededFor(read, dated));
-    }
-
     /** A sentence without an ask counts when it says what its date is for, or is only a date after an ask. */
-    private List<Deadline> ofOtherSentence(ReadSentence read, boolean afterAsk) {
+    private List<Deadline> ofOtherSentence(ReadSentence read, List<Dated> dates, boolean afterAsk) {
         List<Deadline> found = new ArrayList<>();
-        List<Dated> dates = DateRoles.in(read, context);
         boolean stated = dates.stream().anyMatch(dated -> dated.role() == Role.STATED);
         for (Dated dated : dates) {
             if (stated && dated.role() != Role.STATED) {

@@ -24,6 +24,19 @@ public final class ReadingRules {
                 .toList();
     }
 
+    /** All ways to ask, by phrases or by shapes, each by its name and an example. */
+    public static List<Reason> waysToAsk() {
+        return Stream.concat(
+                        ofAsks().stream().map(phrase -> new Reason(phrase.name(), phrase.example())),
+                        ofShapes().stream())
+                .toList();
+    }
+
+    /** What sets a day that was named before it: "by then". */
+    public static Reason ofDatesNamedBefore() {
+        return Deadlines.THEN;
+    }
+
     /** The shapes of sentences that ask without any such phrase. */
     public static List<Reason> ofShapes() {
         return AskShapes.all();

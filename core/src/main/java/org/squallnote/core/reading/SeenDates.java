@@ -21,15 +21,16 @@ final class SeenDates {
             boolean asks = !read.asks().isEmpty();
             boolean next =
                     i + 1 < sentences.size() && !sentences.get(i + 1).asks().isEmpty();
-            for (Dated dated : DateRoles.in(read, context, purposes)) {
-                Optional<Rule> beside =
-                        asks ? Optional.empty() : DatedSentences.decide(read, dated, asked || next, besides);
+            List<Dated> dates = DateRoles.in(read, context, purposes);
+            boolean beside = asked || (next && DatedSentences.leadsUp(read, dates));
+            for (Dated dated : dates) {
+                Optional<Rule> sets = asks ? Optional.empty() : DatedSentences.decide(read, dated, beside, besides);
                 seen.add(new SeenDate(
                         read.sentence().spanOf(dated.lead(), dated.phrase().toExclusive()),
                         dated.because(),
                         dated.passed(),
                         otherwise(read, dated, context, purposes),
-                        beside));
+                        sets));
             }
             asked |= asks;
         }

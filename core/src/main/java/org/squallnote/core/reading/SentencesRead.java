@@ -132,20 +132,25 @@ final class SentencesRead {
         }
         if (told.stream().anyMatch(Ask::named)) {
             SameAgain.withoutVerb(sentence, people)
+                    .filter(other -> isHeard(other.ask()))
                     .ifPresent(other -> told.add(told(sentence, other.ask(), Vocatives.Call.NONE, other.who())));
         }
-        told.removeIf(ask -> hearing.unheard().contains(ask.because().rule()));
         return new ReadSentence(
                 sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
     }
 
     /** What is asked in a way that says nothing to the reader is no ask, nor is the question that it makes as well. */
     private void dropUnheard(List<SentenceAsks.FoundAsk> found) {
-        List<SentenceAsks.FoundAsk> dropped = found.stream()
-                .filter(ask -> hearing.unheard().contains(ask.because().rule()))
-                .toList();
-        found.removeIf(ask -> dropped.stream().anyMatch(other -> ask.from() < other.to() && other.from() < ask.to()));
-        found.removeAll(dropped);
+        if (!hearing.unheard().isEmpty()) {
+            List<SentenceAsks.FoundAsk> dropped =
+                    found.stream().filter(ask -> !isHeard(ask)).toList();
+            found.removeIf(
+                    ask -> dropped.stream().anyMatch(other -> ask.from() <= other.from() && other.to() <= ask.to()));
+        }
+    }
+
+    private boolean isHeard(SentenceAsks.FoundAsk ask) {
+        return !hearing.unheard().contains(ask.because().rule());
     }
 
     private Ask toldTo(

@@ -6,12 +6,12 @@ import java.util.Map;
 import java.util.Set;
 
 /** Classes of words by name. */
-public final class Lexicon {
+final class Lexicon {
 
     private final Map<String, Set<String>> classes = new HashMap<>();
 
     /** A lexicon that begins with these classes. */
-    public Lexicon(Map<String, Set<String>> classes) {
+    Lexicon(Map<String, Set<String>> classes) {
         classes.forEach((name, words) -> this.classes.put(name, Set.copyOf(words)));
     }
 

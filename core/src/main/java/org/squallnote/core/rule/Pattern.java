@@ -134,12 +134,9 @@ final class Pattern {
             return false;
         }
 
-        /** Whether a mark stands before a word, other than one that opens what is quoted or listed. */
         private boolean isCutOff(int place) {
-            char mark = place > 0 && place < setting.sentence().size()
-                    ? setting.sentence().at(place).before()
-                    : ' ';
-            return mark != ' ' && mark != '"' && mark != ':';
+            Sentence sentence = setting.sentence();
+            return place > 0 && place < sentence.size() && sentence.at(place).isCutOff();
         }
 
         private boolean isOtherClause(int place, int other) {

@@ -21,6 +21,11 @@ public record Word(String norm, int number, Span span, char before, boolean capi
         return before != NOTHING;
     }
 
+    /** Whether a mark cuts it off from the word before it; one that only opens what is quoted or listed does not. */
+    public boolean isCutOff() {
+        return before != NOTHING && before != '"' && before != ':';
+    }
+
     /** Whether it begins with a digit. */
     public boolean isNumber() {
         return Letters.isDigit(norm.charAt(0));

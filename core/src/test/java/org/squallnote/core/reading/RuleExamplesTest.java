@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.rule.Rule;
 import org.squallnote.core.rule.RuleBook;
 
@@ -58,6 +60,16 @@ class RuleExamplesTest {
                 : without.purpose().id();
         assertThat(instead).as("over").isEqualTo(rule.over());
         assertThat(gives(without, beside)).as("what it says without").isNotEqualTo(gives(with, beside));
+    }
+
+    @Test
+    void aDayThatWasNamedBeforeIsSetByThen() {
+        Reason then = ReadingRules.ofDatesNamedBefore();
+        assertThat(OtherVoicesTest.READER
+                        .read(OtherVoicesTest.message("m", then.example()))
+                        .replyBy()
+                        .map(Deadline::because))
+                .contains(then);
     }
 
     private static String gives(SeenDate date, boolean beside) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.Deadline;
 import org.squallnote.core.reading.MessageToRead;
@@ -95,31 +96,28 @@ final class Explanation {
         ReadingRules.ofDates().stream()
                 .filter(rule -> rule.id().contains(words))
                 .forEach(rule -> lines.add(of(rule)));
+        Stream.of(ReadingRules.ofDatesNamedBefore())
+                .filter(then -> then.rule().contains(words))
+                .forEach(then -> lines.add(row(then.rule(), "stated", "", quotation(then.example()))));
         ReadingRules.ofAsks().stream()
                 .filter(phrase -> phrase.name().contains(words))
-                .forEach(phrase ->
-                        lines.add(ofAsk(phrase.name(), quotation(phrase.example()) + ", by " + phrase.written())));
+                .forEach(phrase -> lines.add(
+                        row(phrase.name(), "asks", "", quotation(phrase.example()) + ", by " + phrase.written())));
         ReadingRules.ofShapes().stream()
                 .filter(shape -> shape.rule().contains(words))
-                .forEach(shape -> lines.add(
-                        ofAsk(shape.rule(), quotation(shape.example().replace('\n', ' ')) + ", by its shape")));
+                .forEach(shape ->
+                        lines.add(row(shape.rule(), "asks", "", quotation(shape.example()) + ", by its shape")));
         return lines;
     }
 
-    private static String ofAsk(String name, String example) {
-        return String.format(Locale.ROOT, "%-32s %-12s %-24s %s", name, "asks", "", example);
+    private static String row(String name, String gives, String over, String example) {
+        return String.format(Locale.ROOT, "%-32s %-12s %-24s %s", name, gives, over, example);
     }
 
     /** One line for each rule: its name, what it says, the rule that it goes before, a sentence for it and one against. */
     private static String of(Rule rule) {
-        return String.format(
-                Locale.ROOT,
-                "%-32s %-12s %-24s %s%s",
-                rule.id(),
-                rule.gives(),
-                rule.over(),
-                quotation(rule.yes().get(0)),
-                rule.no().isEmpty() ? "" : " but not " + quotation(rule.no().get(0)));
+        String no = rule.no().isEmpty() ? "" : " but not " + quotation(rule.no().get(0));
+        return row(rule.id(), rule.gives(), rule.over(), quotation(rule.yes().get(0)) + no);
     }
 
     private static String of(SeenDate date, String text) {

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -215,9 +216,11 @@ public class ChaseDates {
                 .map(one ->
                         one.name().equals(one.party()) ? one.named(names.getOrDefault(one.party(), one.name())) : one)
                 .toList();
-        before.stream().filter(one -> !named.contains(one)).forEach(one -> threads.deleteOpenBetween(owner, one));
+        Set<OpenBetween> stays = new HashSet<>(before);
+        stays.retainAll(Set.copyOf(named));
+        before.stream().filter(one -> !stays.contains(one)).forEach(one -> threads.deleteOpenBetween(owner, one));
         List<OpenBetween> added =
-                named.stream().filter(one -> !before.contains(one)).toList();
+                named.stream().filter(one -> !stays.contains(one)).toList();
         if (!added.isEmpty()) {
             threads.insertOpenBetween(owner, added);
         }

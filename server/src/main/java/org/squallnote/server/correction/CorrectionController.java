@@ -7,6 +7,7 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -19,6 +20,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Asks;
 import org.squallnote.core.message.StoredMessage;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.settings.PartyRule;
 import org.squallnote.server.account.CurrentAccount;
 import org.squallnote.server.account.SignedIn;
@@ -27,6 +29,7 @@ import org.squallnote.server.command.CommandId;
 import org.squallnote.server.command.Commands;
 import org.squallnote.server.command.Done;
 import org.squallnote.server.live.Topic;
+import org.squallnote.server.problem.Refusal;
 
 /** Corrections of what was read, and the rules that come of them. */
 @RestController
@@ -71,6 +74,7 @@ class CorrectionController {
         if (always) {
             return rules.asks(me, commandId, message.party(), nameOf(message), asks);
         }
+        Optional<Reason> misled = asks == Asks.NEVER ? ways.askedBy(message) : Optional.empty();
         return commands.run(me, commandId, "asks-corrected", changes -> {
             readAgain.correct(me.accountId(), id, asks);
             changes.record(
@@ -79,8 +83,10 @@ class CorrectionController {
                             DecisionState.of(message),
                             new DecisionState(message.decision(), message.decidedAt(), asks, message.putOffUntil()))
                     .label((asks == Asks.NEVER ? "Asks you nothing: " : "Asks you: ")
-                            + message.from().displayName() + ", " + message.subject())
-                    .touch(Topic.INTAKE, Topic.THREADS);
+                            + message.from().displayName() + ", " + message.subject()
+                            + misled.map(way -> "; it was read " + way.inWords())
+                                    .orElse(""))
+                    .touch(Topic.INTAKE, Topic.THREADS, Topic.READING);
         });
     }
 
@@ -110,10 +116,21 @@ class CorrectionController {
         return ways.of(me.accountId());
     }
 
+    record WayChange(@NotBlank @Size(max = 200) String way, boolean heard) {}
+
+    /** Takes a way to ask for no ask, or for one again. */
+    @PutMapping("/api/ways-to-ask")
+    Done hear(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody WayChange body) {
+        return rules.hear(me, commandId, WaysToAsk.named(body.way()), body.heard());
+    }
+
     /** Changes what a rule says; one that says nothing is gone. */
     @PutMapping("/api/party-rules")
     Done change(@CurrentAccount SignedIn me, @CommandId UUID commandId, @Valid @RequestBody RuleChange body) {
         String party = body.party().strip().toLowerCase(Locale.ROOT);
+        if (party.startsWith(PartyRule.WAY)) {
+            throw Refusal.invalid("This is a way to ask and neither a sender nor a list. Nothing was changed.");
+        }
         return rules.change(me, commandId, party, body.asks(), body.replyDays(), body.pastIntake());
     }
 }

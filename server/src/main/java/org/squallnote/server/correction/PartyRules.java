@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.squallnote.core.history.HistoryEntry;
 import org.squallnote.core.history.SubjectType;
 import org.squallnote.core.message.Asks;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.settings.PartyRule;
 import org.squallnote.server.account.SignedIn;
 import org.squallnote.server.command.Changes;
@@ -55,20 +56,22 @@ public class PartyRules implements Restorer {
             return all.isEmpty() ? "nothing special any more" : all;
         }
 
-        String label() {
-            return party.startsWith(PartyRule.WAY)
-                    ? (asks == Asks.NEVER ? "No ask for you any more: " : "An ask again: ")
-                            + party.substring(PartyRule.WAY.length())
-                    : "What holds for " + party + ": " + inWords();
-        }
-
         boolean saysNothing() {
             return asks == null && replyDays == null && !pastIntake;
         }
     }
 
+    /** Those about senders, lists and subjects. */
     List<PartyRule> all(UUID owner) {
-        return store.rules(owner);
+        return store.rules(owner).stream()
+                .filter(rule -> !rule.party().startsWith(PartyRule.WAY))
+                .toList();
+    }
+
+    /** Says whether what is asked in some way is an ask for me. */
+    Done hear(SignedIn me, UUID commandId, Reason way, boolean heard) {
+        RuleState rule = new RuleState(PartyRule.WAY + way.rule(), heard ? null : Asks.NEVER, null, false);
+        return change(me, commandId, rule, (heard ? "An ask again, " : "No ask for you any more, ") + way.inWords());
     }
 
     /** Says whether everything from there asks me. */
@@ -100,7 +103,7 @@ public class PartyRules implements Restorer {
             @Nullable Integer replyDays,
             boolean pastIntake) {
         RuleState rule = new RuleState(party, asks, replyDays, pastIntake);
-        return change(me, commandId, rule, rule.label());
+        return change(me, commandId, rule, "What holds for " + party + ": " + rule.inWords());
     }
 
     private Done change(SignedIn me, UUID commandId, RuleState rule, String label) {

@@ -1,17 +1,18 @@
 package org.squallnote.server.correction;
 
-import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import org.squallnote.core.message.Asks;
+import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.Ask;
 import org.squallnote.core.reading.ReadingRules;
 import org.squallnote.core.rule.Reason;
+import org.squallnote.server.problem.Refusal;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.Readings;
@@ -47,28 +48,34 @@ class WaysToAsk {
     /** Those that misled, and those that are unheard; the most misleading first. */
     List<Way> of(UUID owner) {
         AccountReader reader = readers.of(owner);
-        Map<String, Integer> overruled = new HashMap<>();
-        messages.corrected(owner, Asks.NEVER, MOST).stream()
-                .flatMap(message -> readings.read(reader.hearingAll(), message).askOfMe().stream())
-                .map(Ask::because)
-                .forEach(reason -> overruled.merge(reason.rule(), 1, Integer::sum));
-        Map<String, String> examples = new HashMap<>();
-        ReadingRules.ofAsks().forEach(phrase -> examples.put(phrase.name(), phrase.example()));
-        ReadingRules.ofShapes().stream().forEach(shape -> examples.put(shape.rule(), exampleOf(shape)));
-        return Stream.of(overruled.keySet(), reader.unheard())
-                .flatMap(Collection::stream)
-                .distinct()
-                .filter(examples::containsKey)
+        Map<String, Long> overruled = messages.corrected(owner, Asks.NEVER, MOST).stream()
+                .flatMap(message -> askedBy(reader, message).stream())
+                .collect(Collectors.groupingBy(Reason::rule, Collectors.counting()));
+        return ReadingRules.waysToAsk().stream()
                 .map(way -> new Way(
-                        way,
-                        examples.getOrDefault(way, ""),
-                        overruled.getOrDefault(way, 0),
-                        reader.unheard().contains(way)))
+                        way.rule(),
+                        way.example(),
+                        overruled.getOrDefault(way.rule(), 0L).intValue(),
+                        reader.unheard().contains(way.rule())))
+                .filter(way -> way.overruled() > 0 || way.unheard())
                 .sorted(Comparator.comparingInt(Way::overruled).reversed().thenComparing(Way::way))
                 .toList();
     }
 
-    private static String exampleOf(Reason shape) {
-        return shape.example().replace('\n', ' ');
+    /** The way in which a message was taken to ask its reader; absent where it was not. */
+    Optional<Reason> askedBy(StoredMessage message) {
+        return askedBy(readers.of(message.owner()), message);
+    }
+
+    private Optional<Reason> askedBy(AccountReader reader, StoredMessage message) {
+        return readings.readForProposal(reader.hearingAll(), message).askOfMe().map(Ask::because);
+    }
+
+    /** The way of that name. */
+    static Reason named(String way) {
+        return ReadingRules.waysToAsk().stream()
+                .filter(each -> each.rule().equals(way))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("way to ask"));
     }
 }

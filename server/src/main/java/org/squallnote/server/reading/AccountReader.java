@@ -49,9 +49,13 @@ public record AccountReader(
         return new AccountReader(me, monthFirst, workingTime, replyDays, rules, Set.of(), version);
     }
 
-    /** Reads a message. One from a sent folder is mine, from whatever address it went out. */
+    /** Reads a message. One from a sent folder is mine, from whatever address it went out; what I ask, I ask in any way. */
     public Reading read(MessageToRead message, Direction direction) {
-        Reader reader = new Reader(meIn(message.from(), direction), monthFirst, workingTime, unheard);
+        Reader reader = new Reader(
+                meIn(message.from(), direction),
+                monthFirst,
+                workingTime,
+                direction == Direction.OUTGOING ? Set.of() : unheard);
         return message.text().length() <= QUICKLY_READ
                 ? reader.read(message)
                 : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message));
