@@ -1,7 +1,9 @@
 package org.squallnote.core.rule;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
@@ -17,6 +19,12 @@ final class Pattern {
     private final int anchor;
     /** Without one word of each of these it matches nowhere. */
     private final WordSet[] needed;
+    /** Whether another gap stands between an element and the place where the pattern is tried. */
+    private final boolean[] isBehindGap;
+    /** Where its date stands among the elements. */
+    private final int date;
+    /** How many words away its date may stand. */
+    private final int reach;
 
     /** @param marked whether it is tried at the word marked with {@code @} and not at its date */
     Pattern(String line, boolean marked, Lexicon lexicon) {
@@ -34,7 +42,32 @@ final class Pattern {
         }
         elements = all.toArray(Element[]::new);
         anchor = at;
+        date = indexOfDate(all);
+        reach = all.subList(Math.min(at, date + 1), Math.max(at + 1, date)).stream()
+                .mapToInt(Element::most)
+                .sum();
+        isBehindGap = new boolean[elements.length];
+        for (int i = 0; i < elements.length; i++) {
+            isBehindGap[i] =
+                    all.subList(Math.min(i + 1, at), Math.max(i, at)).stream().anyMatch(Pattern::isGap);
+        }
         needed = all.stream().filter(Element::needsItsWords).map(Element::words).toArray(WordSet[]::new);
+    }
+
+    private static int indexOfDate(List<Element> elements) {
+        for (int i = 0; i < elements.size(); i++) {
+            if (elements.get(i).sort() == Element.Sort.DATE) {
+                return i;
+            }
+        }
+        return FAILED;
+    }
+
+    private static boolean isGap(Element element) {
+        return switch (element.sort()) {
+            case GAP, CLAUSE_GAP, BETWEEN -> true;
+            default -> false;
+        };
     }
 
     /** Whether it may match in a sentence, as far as the words that stand there tell. */
@@ -53,17 +86,32 @@ final class Pattern {
         if (here.sort() == Element.Sort.DATE ? place != setting.from() : !here.takes(setting, place)) {
             return FAILED;
         }
-        Match match = new Match(setting);
+        if (isOutOfReach(setting, place)) {
+            return FAILED;
+        }
+        Match match = new Match(setting, place);
         return match.forward(anchor, place) && match.backward(anchor - 1, place) ? match.begin : FAILED;
+    }
+
+    private boolean isOutOfReach(Setting setting, int place) {
+        if (date == FAILED || date == anchor) {
+            return false;
+        }
+        int apart = anchor < date ? setting.from() - place : place - setting.to() + 1;
+        return apart < 0 || apart > reach;
     }
 
     private final class Match {
 
         private final Setting setting;
+        private final int tried;
         private int begin;
+        /** Which gaps have failed where, so that gaps behind gaps do not try the same words over and over. */
+        private @Nullable BitSet failed;
 
-        Match(Setting setting) {
+        Match(Setting setting, int tried) {
             this.setting = setting;
+            this.tried = tried;
             this.begin = setting.from();
         }
 
@@ -77,10 +125,30 @@ final class Pattern {
                 case WORD, KIND ->
                     (element.takes(setting, place) && forward(index + 1, place + 1))
                             || (element.optional() && forward(index + 1, place));
-                case GAP, CLAUSE_GAP, BETWEEN -> gapForward(element, index, place);
+                case GAP, CLAUSE_GAP, BETWEEN ->
+                    !hasFailed(index, place) && (gapForward(element, index, place) || fails(index, place));
                 case DATE -> place == setting.from() && element.takesDate(setting) && forward(index + 1, setting.to());
                 default -> stands(element.sort(), place) && forward(index + 1, place);
             };
+        }
+
+        private boolean hasFailed(int index, int place) {
+            return failed != null && failed.get(keyOf(index, place));
+        }
+
+        /** Keeps in mind that a gap fails there; of the first gap there is only one try. */
+        private boolean fails(int index, int place) {
+            if (isBehindGap[index]) {
+                if (failed == null) {
+                    failed = new BitSet();
+                }
+                failed.set(keyOf(index, place));
+            }
+            return false;
+        }
+
+        private int keyOf(int index, int place) {
+            return Math.abs(place - tried) * elements.length + index;
         }
 
         private boolean gapForward(Element gap, int index, int place) {
@@ -91,7 +159,8 @@ final class Pattern {
                 if (forward(index + 1, place + i)) {
                     return true;
                 }
-                if (place + i >= setting.unitEnd() || !gap.takes(setting, place + i)) {
+                boolean passed = index < date && place + i >= setting.from();
+                if (passed || place + i >= setting.unitEnd() || !gap.takes(setting, place + i)) {
                     return false;
                 }
             }
@@ -108,7 +177,8 @@ final class Pattern {
                 case WORD, KIND ->
                     (element.takes(setting, place - 1) && backward(index - 1, place - 1))
                             || (element.optional() && backward(index - 1, place));
-                case GAP, CLAUSE_GAP, BETWEEN -> gapBackward(element, index, place);
+                case GAP, CLAUSE_GAP, BETWEEN ->
+                    !hasFailed(index, place) && (gapBackward(element, index, place) || fails(index, place));
                 case DATE -> place == setting.to() && element.takesDate(setting) && backward(index - 1, setting.from());
                 case BEGINS -> {
                     begin = place;

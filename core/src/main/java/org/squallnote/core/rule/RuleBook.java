@@ -23,6 +23,9 @@ public final class RuleBook {
     /** Within which reach a group that goes by nearness looks for its words. */
     private static final int REACH = 40;
 
+    /** How many words of a sentence a group looks at that goes by the first word. */
+    private static final int LONGEST = 400;
+
     private static final String GO_ON = "go on with ";
 
     private enum Way {
@@ -221,7 +224,8 @@ public final class RuleBook {
 
     private static Optional<Found> onward(CompiledRule[] rules, Setting setting, int from, int toExclusive) {
         Found found = null;
-        for (int i = from; i < toExclusive && found == null; i++) {
+        int last = Math.min(toExclusive, from + LONGEST);
+        for (int i = from; i < last && found == null; i++) {
             found = first(rules, setting, i);
         }
         return Optional.ofNullable(found);
