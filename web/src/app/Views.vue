@@ -22,11 +22,11 @@ const inBar = computed(() =>
 
 <template>
   <nav
-    class="flex min-w-0 gap-1"
+    class="flex min-w-0"
     :class="
       narrow
         ? 'border-line bg-surface h-13 shrink-0 overflow-x-auto border-t'
-        : 'h-full flex-1 overflow-x-auto'
+        : 'h-full flex-1 gap-1 overflow-x-auto'
     "
     aria-label="Views"
   >
@@ -36,7 +36,7 @@ const inBar = computed(() =>
       :to="view.to"
       class="flex h-full items-center justify-center gap-1.5 whitespace-nowrap"
       :class="[
-        narrow ? 'min-w-16 flex-1 border-t-2 px-2' : 'border-b-2 px-2.5',
+        narrow ? 'min-w-12 shrink-0 grow border-t-2 px-1.5' : 'border-b-2 px-2.5',
         $route.path.startsWith(view.to)
           ? 'border-kelp text-kelp font-semibold'
           : 'hover:text-kelp border-transparent',

@@ -39,7 +39,7 @@ function closed(toast: Toast, open: boolean): void {
     >
       <ToastDescription
         class="min-w-0 wrap-anywhere"
-        :class="toast.kind === 'problem' ? '' : 'line-clamp-2'"
+        :class="toast.kind === 'problem' ? '' : 'line-clamp-4'"
       >
         {{ toast.text }}
       </ToastDescription>
