@@ -65,6 +65,10 @@ final class People {
         message.cc().forEach(all::add);
         message.known().forEach(all::add);
         all.add(message.from());
+        // Who was never heard of is somebody all the same when the protocol says that they are meant.
+        message.mentions().stream()
+                .filter(mention -> !mention.equals("@room"))
+                .forEach(mention -> all.add(new Party("", mention)));
         return all;
     }
 

@@ -59,6 +59,18 @@ final class SelfAnswers {
         };
     }
 
+    /**
+     * Whether a sentence says what its writer waits for before they do what they promise next: "I'm waiting for the
+     * contract. As soon as it's here I'll do the sum."
+     */
+    static boolean saysWhatHoldsUp(Sentence waiting, List<Sentence> following) {
+        return waiting.hasWord("waiting", "wait")
+                && !waiting.isQuestion()
+                && !waiting.hasWord("you", "your", "yours")
+                && following.get(0).hasWord("i'll", "we'll")
+                && !following.get(0).hasWord("you", "your", "please");
+    }
+
     /** "Where is it? Ah, found it": nobody needs to tell them. */
     private static boolean isFound(Sentence next) {
         for (int i = 0; i < Math.min(3, next.size()); i++) {

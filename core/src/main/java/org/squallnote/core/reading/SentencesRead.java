@@ -60,14 +60,15 @@ final class SentencesRead {
             }
             Sentence sentence = sentences.get(i);
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
-            boolean answered = goesOn
-                    && SelfAnswers.answers(sentence, sentences.subList(i + 1, Math.min(sentences.size(), i + 4)));
+            List<Sentence> following = sentences.subList(i + 1, goesOn ? Math.min(sentences.size(), i + 4) : i + 1);
+            boolean answered = goesOn && SelfAnswers.answers(sentence, following);
+            boolean heldUp = goesOn && SelfAnswers.saysWhatHoldsUp(sentence, following);
             if (i + 1 < sentences.size()) {
                 // "Pizza or curry? @Nell @Roy": those who are called behind it are asked.
                 Vocatives.Call behind = vocatives.mentionsAlone(sentences.get(i + 1));
                 called = behind.isOne() ? behind.who() : called;
             }
-            ReadSentence one = read(sentence, goesOn, !said, answered);
+            ReadSentence one = read(sentence, goesOn, !said, answered, heldUp);
             read.add(one);
             for (DatePhrase phrase : one.dates()) {
                 named = phrase.form() == DatePhrase.Form.DAY ? Optional.of(phrase.day()) : named;
@@ -77,7 +78,7 @@ final class SentencesRead {
         return read;
     }
 
-    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered) {
+    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered, boolean heldUp) {
         SentenceAsks asks = new SentenceAsks(sentence, goesOn, hearing.lacking());
         if (sentence.paragraph() != paragraph) {
             paragraph = sentence.paragraph();
@@ -106,6 +107,9 @@ final class SentencesRead {
         found.removeIf(ask -> others.isOne(sentence, asks.parts(), ask));
         if (answered) {
             found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
+        }
+        if (heldUp) {
+            found.removeIf(ask -> ask.kind() == Ask.Kind.NEED);
         }
         Addressees before = called.areSaid() ? called : greeted;
         Addressees spokenTo = before;

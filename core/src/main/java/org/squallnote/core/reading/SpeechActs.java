@@ -19,6 +19,8 @@ final class SpeechActs {
     /** A condition says so early that it is about something that does not happen. */
     private static final int NEAR_IF = 7;
 
+    private static final int LONGEST_BEFORE_THANKS = 8;
+
     /** How a sentence begins that says why the question before it is asked, not what was done. */
     private static final WordSet REASON_STARTS =
             WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
@@ -52,20 +54,21 @@ final class SpeechActs {
         return !said.isEmpty() && promises().isEmpty();
     }
 
-    /** Whether the first thing said thanks or confirms. */
+    /** Whether the first thing said thanks or confirms, or thanks stand behind a few words: "That's what I was after. Thanks!" */
     boolean opensWithThanks() {
         if (said.isEmpty()) {
             return false;
         }
         ReadSentence first = said.get(0);
-        // "Ah, of course. Thank you!"
-        if (first.sentence().size() <= 3
-                && said.size() > 1
-                && first.asks().isEmpty()
-                && said.get(1).has("thanks")) {
-            return true;
+        ReadSentence last = said.get(said.size() - 1);
+        if (said.size() == 2 && first.sentence().size() <= LONGEST_BEFORE_THANKS && isShortThanks(last)) {
+            return first.asks().isEmpty();
         }
         return first.has("thanks") || first.has("praise") || first.consistsOf("confirm");
+    }
+
+    private static boolean isShortThanks(ReadSentence read) {
+        return read.has("thanks") && read.asks().isEmpty() && read.sentence().size() <= LONGEST_BEFORE_THANKS;
     }
 
     boolean holds() {

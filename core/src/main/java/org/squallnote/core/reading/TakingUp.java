@@ -191,6 +191,10 @@ public record TakingUp(
             // "They'll be ready by Wednesday"; what "will be with you" is on its way.
             return !sentence.norm(at + 1).equals("with");
         }
+        // "Nils will bring it tomorrow"; "I will" promises, and what you will do is up to you.
+        if (will && at >= 2 && Phrases.GIVING.has(sentence, at) && !SUBJECT.has(sentence, at - 2)) {
+            return true;
+        }
         if (SAID_BY_IT.has(sentence, at)) {
             return false;
         }
@@ -234,7 +238,10 @@ public record TakingUp(
             People.FoundName name = other(sentence, i, people);
             if (name.isSomebody()) {
                 named = name.addresses();
-                boolean subject = i == 0 || sentence.startsClause(i) || LEADING.has(sentence, i - 1);
+                boolean subject = i == 0
+                        || sentence.startsClause(i)
+                        || sentence.at(i).followsMark()
+                        || LEADING.has(sentence, i - 1);
                 subjectEnd = subject ? name.toExclusive() : subjectEnd;
             } else if (PERSON.has(sentence, i) || isUnknownName(sentence, i)) {
                 subjectEnd = i + 1;

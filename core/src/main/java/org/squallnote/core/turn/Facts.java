@@ -123,9 +123,13 @@ public record Facts(
                 .what(asks.stream()
                         // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
                         .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
-                        .findFirst()
-                        .or(() -> asks.stream().findFirst())
                         .map(ask -> bounded(ask.sentence().foldedIn(text)))
+                        // "Please do book it. When may we arrive?" wants something back.
+                        .filter(words -> !Wanted.isInstruction(words))
+                        .findFirst()
+                        .or(() -> asks.stream()
+                                .findFirst()
+                                .map(ask -> bounded(ask.sentence().foldedIn(text))))
                         .orElse(""))
                 .asks(outgoing ? asksOf(asks, text) : Map.of())
                 .askBy(reading.replyBy().map(Deadline::end))

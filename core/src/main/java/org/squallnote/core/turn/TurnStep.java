@@ -281,11 +281,17 @@ final class TurnStep {
         Debt debt = debts.get(at);
         Facts facts = event.facts();
         boolean answers = saysSomething(facts) && !facts.putsOff(debt.what());
+        // "Who of you will meet them?" "I will."
+        boolean takesItOver = !facts.answersLater()
+                && (facts.promises() || facts.holding())
+                && earlier.message(debt.messageId())
+                        .filter(ask -> ask.isAddressedTo(event.from().address()))
+                        .isPresent();
         if (debt.openToAll() || isAskedOfAHouse(debt, event)) {
             if (answers || (saysSomething(facts) && facts.promises())) {
                 debts.remove(at);
             }
-        } else if (answers && answersItOrMyWord(event, debt)) {
+        } else if ((answers || takesItOver) && answersItOrWhatFollowed(event, debt)) {
             if (asking.stream().anyMatch(one -> one.party().isSameAs(debt.to()))) {
                 // What they asked back is answered, whoever did: they are awaited for the first ask again.
                 debts.remove(at);
@@ -387,15 +393,21 @@ final class TurnStep {
                 || (event.channel() == Channel.MAIL && event.answers().isEmpty());
     }
 
-    /** A mail that answers the ask, or what I wrote that I would do about it. */
-    private static boolean answersItOrMyWord(TurnEvent event, Debt debt) {
+    /** A mail that answers the ask, or what the asker and I have written to each other since without asking others. */
+    private boolean answersItOrWhatFollowed(TurnEvent event, Debt debt) {
         return answersIt(event, debt.messageId())
                 || (event.channel() == Channel.MAIL
-                        && debt.promise()
-                                .filter(word -> event.answers()
-                                        .filter(word.in()::equals)
-                                        .isPresent())
+                        && event.answers()
+                                .flatMap(earlier::message)
+                                .filter(one -> !one.sentAt().isBefore(debt.since()))
+                                .filter(one -> isBetweenUs(one, debt.to()))
                                 .isPresent());
+    }
+
+    private static boolean isBetweenUs(TurnEvent event, Party other) {
+        return event.direction() == Direction.OUTGOING
+                ? event.isAddressedTo(other.address())
+                : event.from().isSameAs(other) && event.facts().asked().isEmpty();
     }
 
     /** A mail that answers what I wrote later about the same ask: a reminder, or a mail to the one asked. */
@@ -406,6 +418,7 @@ final class TurnStep {
                         .filter(mine -> mine.direction() == Direction.OUTGOING
                                 && !mine.sentAt().isBefore(one.since()))
                         .filter(mine -> mine.reminder()
+                                || mine.facts().asked().isEmpty()
                                 || (mine.isAddressedTo(one.party().address())
                                         && !mine.facts()
                                                 .asked()

@@ -77,8 +77,17 @@ public final class Stories {
         if (state.iOwe()) {
             said.add("owe");
         }
-        state.awaited().forEach(one -> said.add(one.party().name()));
+        state.awaited().forEach(one -> said.add(nameOf(one.party())));
         return sorted(String.join(",", said));
+    }
+
+    /** Who was mentioned and has not written yet has no name. */
+    private static String nameOf(Party party) {
+        String name = party.name();
+        return name.isEmpty()
+                ? party.address().substring(1, 2).toUpperCase(Locale.ROOT)
+                        + party.address().substring(2)
+                : name;
     }
 
     /** The state after each message of a story, as {@link #told} says it. */
