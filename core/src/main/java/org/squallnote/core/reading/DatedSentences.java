@@ -38,6 +38,11 @@ final class DatedSentences {
                                 .isPresent());
     }
 
+    /** The rule by which others need something on a date, in a part of a sentence beside an ask. */
+    static Optional<Rule> neededByOthers(ReadSentence read, Dated dated) {
+        return RULES.in("needed", setting(read, dated, true)).map(RuleBook.Found::rule);
+    }
+
     private static DateSetting setting(ReadSentence read, Dated dated, boolean afterAsk) {
         return new DateSetting(
                 read.sentence(),

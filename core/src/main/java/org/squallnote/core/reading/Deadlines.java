@@ -240,13 +240,26 @@ final class Deadlines {
 
     private List<Deadline> ofAskSentence(ReadSentence read) {
         List<Deadline> found = new ArrayList<>();
+        List<Deadline> beside = new ArrayList<>();
         int from = read.dates().isEmpty() ? -1 : lastPointingBack(read);
         for (Dated dated : DateRoles.in(read, context)) {
-            if (dated.lead() > from && belongsToWanted(read, dated) && counts(read, dated)) {
+            if (dated.lead() <= from || !belongsToWanted(read, dated)) {
+                continue;
+            }
+            if (counts(read, dated)) {
                 found.add(deadline(read.sentence(), dated, false));
+            } else if (isBesideTheAsk(read, dated)) {
+                DatedSentences.neededByOthers(read, dated)
+                        .ifPresent(rule -> beside.add(deadline(read.sentence(), dated, false, rule.reason())));
             }
         }
-        return found;
+        return found.isEmpty() ? beside : found;
+    }
+
+    /** "The boss wants it today, can you send it over?": in a part of the sentence that asks nothing itself. */
+    private static boolean isBesideTheAsk(ReadSentence read, Dated dated) {
+        int clause = read.parts().clauseOf(dated.phrase().fromInclusive());
+        return read.found().stream().noneMatch(ask -> read.parts().clauseOf(ask.from()) == clause);
     }
 
     private static boolean counts(ReadSentence read, Dated dated) {
