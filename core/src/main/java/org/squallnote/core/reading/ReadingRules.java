@@ -17,9 +17,14 @@ public final class ReadingRules {
                 .toList();
     }
 
-    /** The phrases that ask, in the order of their list. */
+    /** The forms of all rules about words, in the order of their lists. */
+    public static List<PhraseOrigin> ofWords() {
+        return Phrases.BOOK.origins();
+    }
+
+    /** Those that ask. */
     public static List<PhraseOrigin> ofAsks() {
-        return Phrases.BOOK.origins().stream()
+        return ofWords().stream()
                 .filter(phrase -> SentenceAsks.isAsk(phrase.label()))
                 .toList();
     }

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Set;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.PhraseOrigin;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
@@ -40,21 +41,21 @@ final class SentenceAsks {
     /**
      * Looks at a sentence.
      *
-     * @param lacking names of phrases that are as if they stood in no list
+     * @param lacking forms of rules that are as if they stood in no list
      * @param goesOn whether another sentence follows in the same paragraph that answers a question or goes on with it
      */
-    SentenceAsks(Sentence sentence, boolean goesOn, Set<String> lacking) {
+    SentenceAsks(Sentence sentence, boolean goesOn, Set<PhraseOrigin> lacking) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
         this.matches = heard(Phrases.BOOK.in(sentence), lacking);
         this.goesOn = goesOn;
     }
 
-    private static List<PhraseMatch> heard(List<PhraseMatch> matches, Set<String> lacking) {
+    private static List<PhraseMatch> heard(List<PhraseMatch> matches, Set<PhraseOrigin> lacking) {
         return lacking.isEmpty()
                 ? matches
                 : matches.stream()
-                        .filter(match -> !lacking.contains(match.origin().name()))
+                        .filter(match -> !lacking.contains(match.origin()))
                         .toList();
     }
 

@@ -8,15 +8,13 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Phrases by label, read from data files; finds all that stand in a sentence, looking only at those that begin with a
  * word that stands there.
  *
- * <p>A file has lines {@code set NAME: words} and {@code LABEL.NAME: phrase}, the latter with a line {@code e.g. sentence}
- * behind it where the list gives examples, or {@code LABEL: phrase} where it gives no names; see {@link Phrase} for how a phrase is written.
- * Every word of a phrase has a number, so that matching compares numbers and looks each word of a sentence up once.
+ * <p>A file has lines {@code words NAME: words} and rules: {@code rule LABEL.NAME}, and for each of its forms {@code takes}
+ * with a phrase and {@code yes} with a sentence in which it stands; see {@link Phrase} for how a phrase is written. Every word of a phrase has a number, so that matching compares numbers and looks each word of a sentence up once.
  */
 public final class PhraseBook {
 
@@ -50,61 +48,57 @@ public final class PhraseBook {
         }
     }
 
-    private static final String EXAMPLE = "e.g. ";
-
     private final List<PhraseOrigin> origins = new ArrayList<>();
-    private @Nullable PhraseOrigin unfinished;
+    private final Set<String> rules = new HashSet<>();
+    private String rule = "";
+    private String form = "";
 
     private PhraseBook() {}
 
-    /** Reads files that lie beside a class, in their order: sets have to come before their use. */
+    /** Reads files that lie beside a class, in their order: classes of words have to come before their use. */
     public static PhraseBook of(Class<?> beside, String... files) {
         PhraseBook book = new PhraseBook();
         for (String file : files) {
             WordList.lines(beside, file).forEach(book::take);
         }
-        book.add("");
         book.index();
         return book;
     }
 
     private void take(String line) {
-        if (line.startsWith(EXAMPLE)) {
-            add(line.substring(EXAMPLE.length()));
-            return;
-        }
-        add("");
-        int colon = line.indexOf(':');
-        if (colon < 0) {
-            throw new IllegalStateException("A phrase list needs a label before a colon: " + line);
-        }
-        String name = line.substring(0, colon).strip();
-        String rest = line.substring(colon + 1).strip();
-        if (name.startsWith("set ")) {
-            takeSet(name.substring(4), rest);
-        } else {
-            unfinished = new PhraseOrigin(name, rest, "");
+        int space = line.indexOf(' ');
+        String key = line.substring(0, Math.max(space, 0));
+        String rest = line.substring(space + 1).strip();
+        switch (key) {
+            case "words" -> {
+                int colon = rest.indexOf(':');
+                takeSet(rest.substring(0, colon), rest.substring(colon + 1).strip());
+            }
+            case "rule" -> {
+                if (!rules.add(rest)) {
+                    throw new IllegalStateException("Two rules are called " + rest);
+                }
+                rule = rest;
+            }
+            case "takes" -> form = rest;
+            case "yes" -> add(new PhraseOrigin(rule, form, rest));
+            default -> throw new IllegalStateException("No list of phrases has such a line: " + line);
         }
     }
 
-    /** Adds the phrase that was read last, now that it is known whether an example follows. */
-    private void add(String example) {
-        if (unfinished == null) {
-            if (!example.isEmpty()) {
-                throw new IllegalStateException("This example belongs to no phrase: " + example);
-            }
-            return;
+    private void add(PhraseOrigin origin) {
+        if (!origin.name().contains(".") || origin.written().isEmpty()) {
+            throw new IllegalStateException("This example belongs to no form of a rule: " + origin.example());
         }
-        PhraseOrigin origin = new PhraseOrigin(unfinished.name(), unfinished.written(), example);
-        unfinished = null;
         origins.add(origin);
         Phrase phrase = new Phrase(origin, sets, this::numberOf);
         for (String first : phrase.firstWords()) {
             byFirstWord.get(numberOf(first)).add(phrase);
         }
+        form = "";
     }
 
-    /** All phrases, in the order of the lists. */
+    /** All forms of all rules, in the order of the lists. */
     public List<PhraseOrigin> origins() {
         return List.copyOf(origins);
     }

@@ -12,7 +12,7 @@ package org.squallnote.core.text;
 public record PhraseMatch(String label, int fromInclusive, int toExclusive, int wantedAt, PhraseOrigin origin) {
 
     /** No match. */
-    static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0, new PhraseOrigin("", "", ""));
+    static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0, new PhraseOrigin(".", "", ""));
 
     /** Whether the word at that place belongs to the match. */
     public boolean covers(int index) {
