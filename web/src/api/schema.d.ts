@@ -5766,6 +5766,8 @@ export interface components {
             way: string;
             example: string;
             /** Format: int32 */
+            forms: number;
+            /** Format: int32 */
             overruled: number;
             unheard: boolean;
         };

@@ -5,6 +5,7 @@ import { fakeServer, opened, pressed } from '@/testing/fakeServer'
 const WAY = {
   way: 'request.modal-you',
   example: 'Could you send me the list?',
+  forms: 4,
   overruled: 3,
   unheard: false,
 }
@@ -18,6 +19,7 @@ beforeEach(() => {
       ...WAY,
       way: 'request.imperative',
       example: 'Send me the list.',
+      forms: 1,
       overruled: 1,
       unheard: true,
     },
@@ -34,7 +36,9 @@ describe('ways to ask that misled', () => {
     const page = await opened(WaysToAskSection)
     const [first, second] = page.findAll('[data-test=way]')
     expect(first?.text()).toContain('as in “Could you send me the list?”')
+    expect(first?.text()).toContain('and 3 more forms of request.modal-you')
     expect(first?.text()).toContain('wrong 3 times')
+    expect(second?.text()).not.toContain('more forms')
     expect(second?.text()).toContain('wrong once')
   })
 

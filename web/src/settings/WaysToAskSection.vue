@@ -19,8 +19,8 @@ function hear(way: string, heard: boolean): void {
   <h2 class="mt-6 font-semibold">What misled</h2>
   <p class="text-ink-soft mb-3">
     Why messages were taken to ask you something of which you said that they ask nothing: a sentence
-    that is read in the same way. What you take for no ask is not heard any more, whoever writes;
-    your messages are then read again.
+    that is read in the same way. What you take for no ask, in all its forms, is not heard any more,
+    whoever writes; your messages are then read again.
   </p>
   <Loading v-if="ways.isPending.value" />
   <Note v-else-if="ways.isError.value" title="What misled could not be loaded" problem>
@@ -38,7 +38,10 @@ function hear(way: string, heard: boolean): void {
       data-test="way"
     >
       <span class="min-w-0 flex-1 wrap-anywhere"
-        >as in “{{ line.example }}” <span class="text-ink-soft text-sm">{{ line.way }}</span></span
+        >as in “{{ line.example }}”
+        <span class="text-ink-soft text-sm"
+          >{{ line.forms > 1 ? `and ${line.forms - 1} more forms of ` : '' }}{{ line.way }}</span
+        ></span
       >
       <span class="text-ink-soft">{{
         line.overruled === 1 ? 'wrong once' : `wrong ${line.overruled} times`

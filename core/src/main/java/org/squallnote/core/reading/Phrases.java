@@ -13,7 +13,8 @@ import org.squallnote.core.text.WordSet;
 final class Phrases {
 
     /** How asks begin, what looks like one and is none, and what a writer does besides asking; each by its label. */
-    static final PhraseBook BOOK = PhraseBook.of(Phrases.class, "words.txt", "asks.rules", "no-asks.rules", "acts.rules");
+    static final PhraseBook BOOK =
+            PhraseBook.of(Phrases.class, "words.txt", "asks.rules", "no-asks.rules", "acts.rules");
 
     static final WordSet GIVING = WordSet.of(withGerunds(BOOK.words("giving")));
     static final WordSet HAPPENING = BOOK.set("happening");

@@ -1,6 +1,9 @@
 package org.squallnote.core.reading;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.rule.Rule;
@@ -22,19 +25,19 @@ public final class ReadingRules {
         return Phrases.BOOK.origins();
     }
 
-    /** Those that ask. */
-    public static List<PhraseOrigin> ofAsks() {
-        return ofWords().stream()
-                .filter(phrase -> SentenceAsks.isAsk(phrase.label()))
-                .toList();
-    }
-
-    /** All ways to ask, by phrases or by shapes, each by its name and an example. */
-    public static List<Reason> waysToAsk() {
-        return Stream.concat(
-                        ofAsks().stream().map(phrase -> new Reason(phrase.name(), phrase.example())),
-                        ofShapes().stream())
-                .toList();
+    /**
+     * All ways to ask, by words or by the shape of a sentence, each by its name and the first of its examples.
+     *
+     * @return by their names, in the order of their list; how many forms each has
+     */
+    public static Map<Reason, Integer> waysToAsk() {
+        Map<String, List<PhraseOrigin>> byRule = ofWords().stream()
+                .filter(form -> SentenceAsks.isAsk(form.label()))
+                .collect(Collectors.groupingBy(PhraseOrigin::name, LinkedHashMap::new, Collectors.toList()));
+        Map<Reason, Integer> ways = new LinkedHashMap<>();
+        byRule.forEach((name, forms) -> ways.put(new Reason(name, forms.get(0).example()), forms.size()));
+        ofShapes().forEach(shape -> ways.put(shape, 1));
+        return ways;
     }
 
     /** What sets a day that was named before it: "by then". */

@@ -9,8 +9,8 @@
  *   <li>{@link org.squallnote.core.reading.OwnWords} leaves out quotations, forwarded blocks and the signature.
  *   <li>The rest is cut into sentences, a sentence into clauses (between any marks or conjunctions) and units (between
  *       strong marks or conjunctions).
- *   <li>Asks are found by phrases ({@code asks.txt}), by the form of a question and by bare imperatives; courtesies,
- *       small talk, rhetorical questions and reported speech ({@code no-asks.txt}) take them back, each within its clause.
+ *   <li>Asks are found by rules ({@code asks.rules}), by the form of a question and by bare imperatives; courtesies,
+ *       small talk, rhetorical questions and reported speech ({@code no-asks.rules}) take them back, each within its clause.
  *   <li>Whom an ask is for follows from the name called in its sentence, else the last one called in the paragraph, else
  *       the one greeted above, else from how the message was delivered.
  *   <li>A date is a deadline when a word says so, or when a word of giving governs it; the nearest verb or event noun

@@ -87,7 +87,7 @@ final class Explanation {
     }
 
     /**
-     * The rules about dates, the phrases that ask and the shapes of sentences that do, one in each line.
+     * The rules about dates, the forms of the rules about words, and the shapes of sentences that ask, one in each line.
      *
      * @param words what stands in their names; empty for all
      */
@@ -99,10 +99,10 @@ final class Explanation {
         Stream.of(ReadingRules.ofDatesNamedBefore())
                 .filter(then -> then.rule().contains(words))
                 .forEach(then -> lines.add(row(then.rule(), "stated", "", quotation(then.example()))));
-        ReadingRules.ofAsks().stream()
-                .filter(phrase -> phrase.name().contains(words))
-                .forEach(phrase -> lines.add(
-                        row(phrase.name(), "asks", "", quotation(phrase.example()) + ", by " + phrase.written())));
+        ReadingRules.ofWords().stream()
+                .filter(form -> form.name().contains(words))
+                .forEach(form -> lines.add(
+                        row(form.name(), form.label(), "", quotation(form.example()) + ", by " + form.written())));
         ReadingRules.ofShapes().stream()
                 .filter(shape -> shape.rule().contains(words))
                 .forEach(shape ->

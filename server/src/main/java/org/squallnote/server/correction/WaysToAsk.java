@@ -1,5 +1,6 @@
 package org.squallnote.server.correction;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -39,27 +40,31 @@ class WaysToAsk {
      * A way to ask.
      *
      * @param way its name
-     * @param example a sentence that asks in this way
+     * @param example a sentence that asks in this way, alike to what misled
+     * @param forms how many forms it has, among them that one
      * @param overruled of how many messages it was said that they ask nothing
      * @param unheard whether it says nothing to this user any more
      */
-    record Way(String way, String example, int overruled, boolean unheard) {}
+    record Way(String way, String example, int forms, int overruled, boolean unheard) {}
 
     /** Those that misled, and those that are unheard; the most misleading first. */
     List<Way> of(UUID owner) {
         AccountReader reader = readers.of(owner);
-        Map<String, Long> overruled = messages.corrected(owner, Asks.NEVER, MOST).stream()
+        Map<String, List<Reason>> overruled = messages.corrected(owner, Asks.NEVER, MOST).stream()
                 .flatMap(message -> askedBy(reader, message).stream())
-                .collect(Collectors.groupingBy(Reason::rule, Collectors.counting()));
-        return ReadingRules.waysToAsk().stream()
-                .map(way -> new Way(
-                        way.rule(),
-                        way.example(),
-                        overruled.getOrDefault(way.rule(), 0L).intValue(),
-                        reader.unheard().contains(way.rule())))
-                .filter(way -> way.overruled() > 0 || way.unheard())
-                .sorted(Comparator.comparingInt(Way::overruled).reversed().thenComparing(Way::way))
-                .toList();
+                .collect(Collectors.groupingBy(Reason::rule));
+        List<Way> ways = new ArrayList<>();
+        ReadingRules.waysToAsk().forEach((way, forms) -> {
+            List<Reason> misled = overruled.getOrDefault(way.rule(), List.of());
+            boolean unheard = reader.unheard().contains(way.rule());
+            if (unheard || !misled.isEmpty()) {
+                String example =
+                        misled.isEmpty() ? way.example() : misled.get(0).example();
+                ways.add(new Way(way.rule(), example, forms, misled.size(), unheard));
+            }
+        });
+        ways.sort(Comparator.comparingInt(Way::overruled).reversed().thenComparing(Way::way));
+        return ways;
     }
 
     /** The way in which a message was taken to ask its reader; absent where it was not. */
@@ -73,7 +78,7 @@ class WaysToAsk {
 
     /** The way of that name. */
     static Reason named(String way) {
-        return ReadingRules.waysToAsk().stream()
+        return ReadingRules.waysToAsk().keySet().stream()
                 .filter(each -> each.rule().equals(way))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("way to ask"));
