@@ -32,7 +32,10 @@ final class DatedSentences {
 
     /** Whether a sentence in front of an ask goes with it: "if possible by Friday", "I have to tell them by Friday". */
     static boolean leadsUp(ReadSentence read, List<Dated> dates) {
-        return read.has("soft")
+        return read.acts().stream()
+                        // "Tuesday is fine. But please come in by the back door": an appointment.
+                        .anyMatch(act -> act.label().equals("soft")
+                                && !act.origin().name().equals("soft.fine"))
                 || dates.stream()
                         .anyMatch(dated -> RULES.in("needed-for", setting(read, dated, true))
                                 .isPresent());

@@ -1,10 +1,14 @@
 package org.squallnote.core.reading;
 
 import java.util.List;
+import java.util.Set;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
-/** Knows a question that its writer answers at once: "Why was it cold? Because somebody …", "Does it work? No." */
+/**
+ * Knows what a writer settles in the next words: a question answered ("Does it work? No."), an ask taken back ("Could you
+ * look? Ah, forget it"), what is waited for before a promise.
+ */
 final class SelfAnswers {
 
     private static final WordSet ALONE = WordSet.of(
@@ -17,14 +21,27 @@ final class SelfAnswers {
     private static final WordSet PLACED =
             WordSet.of("in", "on", "under", "behind", "at", "here", "there", "beside", "right", "found");
 
+    private static final Set<Ask.Kind> ALL = Set.of(Ask.Kind.values());
+
     private SelfAnswers() {}
 
     /**
-     * Whether what follows answers the question.
+     * The kinds of asks in a sentence that come to nothing by what follows.
      *
      * @param following the next sentences, at least one
      */
-    static boolean answers(Sentence question, List<Sentence> following) {
+    static Set<Ask.Kind> settles(Sentence sentence, List<Sentence> following) {
+        if (takesBack(following)) {
+            return ALL;
+        }
+        if (saysWhatHoldsUp(sentence, following)) {
+            return Set.of(Ask.Kind.NEED);
+        }
+        return answers(sentence, following) ? Set.of(Ask.Kind.QUESTION) : Set.of();
+    }
+
+    /** Whether what follows answers the question. */
+    private static boolean answers(Sentence question, List<Sentence> following) {
         Sentence next = following.get(0);
         if (!question.isQuestion() || next.isQuestion()) {
             return false;
@@ -59,11 +76,24 @@ final class SelfAnswers {
         };
     }
 
+    /** Whether what follows takes it back: "Could you look at it? Ah, forget it, Gus has just done it." */
+    private static boolean takesBack(List<Sentence> following) {
+        Sentence next = following.get(0);
+        int at = EXCLAIMED.has(next, 0) || next.at(0).is("no", "ok", "actually", "sorry") ? 1 : 0;
+        return switch (next.norm(at)) {
+            case "forget", "scrap", "scratch", "ignore" ->
+                next.size() > at + 1 && next.at(at + 1).is("it", "that");
+            case "never" -> next.norm(at + 1).equals("mind");
+            case "nevermind", "nvm" -> true;
+            default -> false;
+        };
+    }
+
     /**
      * Whether a sentence says what its writer waits for before they do what they promise next: "I'm waiting for the
      * contract. As soon as it's here I'll do the sum."
      */
-    static boolean saysWhatHoldsUp(Sentence waiting, List<Sentence> following) {
+    private static boolean saysWhatHoldsUp(Sentence waiting, List<Sentence> following) {
         return waiting.hasWord("waiting", "wait")
                 && !waiting.isQuestion()
                 && !waiting.hasWord("you", "your", "yours")

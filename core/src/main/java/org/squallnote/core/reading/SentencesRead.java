@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
@@ -61,14 +62,13 @@ final class SentencesRead {
             Sentence sentence = sentences.get(i);
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
             List<Sentence> following = sentences.subList(i + 1, goesOn ? Math.min(sentences.size(), i + 4) : i + 1);
-            boolean answered = goesOn && SelfAnswers.answers(sentence, following);
-            boolean heldUp = goesOn && SelfAnswers.saysWhatHoldsUp(sentence, following);
+            Set<Ask.Kind> settled = goesOn ? SelfAnswers.settles(sentence, following) : Set.of();
             if (i + 1 < sentences.size()) {
                 // "Pizza or curry? @Nell @Roy": those who are called behind it are asked.
                 Vocatives.Call behind = vocatives.mentionsAlone(sentences.get(i + 1));
                 called = behind.isOne() ? behind.who() : called;
             }
-            ReadSentence one = read(sentence, goesOn, !said, answered, heldUp);
+            ReadSentence one = read(sentence, goesOn, !said, settled);
             read.add(one);
             for (DatePhrase phrase : one.dates()) {
                 named = phrase.form() == DatePhrase.Form.DAY ? Optional.of(phrase.day()) : named;
@@ -78,7 +78,7 @@ final class SentencesRead {
         return read;
     }
 
-    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, boolean answered, boolean heldUp) {
+    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, Set<Ask.Kind> settled) {
         SentenceAsks asks = new SentenceAsks(sentence, goesOn, hearing.lacking());
         if (sentence.paragraph() != paragraph) {
             paragraph = sentence.paragraph();
@@ -105,12 +105,7 @@ final class SentencesRead {
         Optional<SentenceAsks.FoundAsk> toBeDone = tasks.toBeDoneBy(sentence);
         toBeDone.ifPresent(found::add);
         found.removeIf(ask -> others.isOne(sentence, asks.parts(), ask));
-        if (answered) {
-            found.removeIf(ask -> ask.kind() == Ask.Kind.QUESTION);
-        }
-        if (heldUp) {
-            found.removeIf(ask -> ask.kind() == Ask.Kind.NEED);
-        }
+        found.removeIf(ask -> settled.contains(ask.kind()));
         Addressees before = called.areSaid() ? called : greeted;
         Addressees spokenTo = before;
         Vocatives.Call opening = vocatives.leading(sentence, 0);

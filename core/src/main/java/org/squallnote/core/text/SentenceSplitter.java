@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Cuts lines of text into sentences.
@@ -377,6 +378,17 @@ public final class SentenceSplitter {
             endSentenceAt(from, Word.NOTHING);
         }
         Vocabulary.Known known = amountFollows ? null : Vocabulary.at(folded, from, lettersTo);
+        if (known != null && known.isTwo()) {
+            // "lem|me", "gon|na": the second word is written with two letters.
+            int space = known.norm().indexOf(' ');
+            add(Vocabulary.of(known.norm().substring(0, space)), from, lettersTo - 2, lettersTo - 2);
+            add(Vocabulary.of(known.norm().substring(space + 1)), lettersTo - 2, lettersTo, to);
+            return;
+        }
+        add(known, from, lettersTo, to);
+    }
+
+    private void add(Vocabulary.@Nullable Known known, int from, int lettersTo, int to) {
         String norm = known == null ? unknown(from, lettersTo) : known.norm();
         amountFollows = false;
         wordsSoFar++;

@@ -18,12 +18,17 @@ final class Vocabulary {
      * @param hash the hash of how it is written
      * @param letters how it is written, in lower case, with straight apostrophes
      * @param norm how it is written right
-     * @param number the number of {@code norm}, from 1
+     * @param number the number of {@code norm}, from 1; 0 where that is two words: "lemme" is "let me"
      */
     record Known(int hash, char[] letters, String norm, int number) {
 
         Known(String written, String norm, int number) {
             this(written.hashCode(), written.toCharArray(), norm, number);
+        }
+
+        /** Whether it is two words in one. */
+        boolean isTwo() {
+            return number == 0;
         }
     }
 
@@ -81,8 +86,11 @@ final class Vocabulary {
         Table spellings = new Table(1 << 14);
         for (String line : WordList.lines(Vocabulary.class, "spellings.txt")) {
             String[] sides = line.split("\\s*=\\s*", 2);
-            spellings = spellings.with(sides[0]);
-            int number = spellings.numbers();
+            for (String word : sides[0].split(" ")) {
+                spellings = spellings.get(word) == null ? spellings.with(word) : spellings;
+            }
+            Known right = spellings.get(sides[0]);
+            int number = right == null ? 0 : right.number();
             for (String variant : sides[1].split("\\s+")) {
                 spellings = spellings.with(new Known(variant, sides[0], number));
             }
@@ -111,6 +119,11 @@ final class Vocabulary {
             throw new IllegalStateException("Not in the vocabulary: " + word);
         }
         return known.number();
+    }
+
+    /** A word as it is written right, or nothing. */
+    static @Nullable Known of(String word) {
+        return table.get(word);
     }
 
     /** How many words there are: grows when one is added. */
