@@ -21,6 +21,8 @@ final class SpeechActs {
 
     private static final int LONGEST_BEFORE_THANKS = 8;
 
+    private static final int MOST_BEFORE_THANKS = 4;
+
     /** How a sentence begins that says why the question before it is asked, not what was done. */
     private static final WordSet REASON_STARTS =
             WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
@@ -61,8 +63,12 @@ final class SpeechActs {
         }
         ReadSentence first = said.get(0);
         ReadSentence last = said.get(said.size() - 1);
-        if (said.size() == 2 && first.sentence().size() <= LONGEST_BEFORE_THANKS && isShortThanks(last)) {
-            return first.asks().isEmpty();
+        if (said.size() <= MOST_BEFORE_THANKS
+                && isShortThanks(last)
+                && said.stream()
+                        .allMatch(
+                                read -> read.asks().isEmpty() && read.sentence().size() <= LONGEST_BEFORE_THANKS)) {
+            return true;
         }
         return first.has("thanks") || first.has("praise") || first.consistsOf("confirm");
     }

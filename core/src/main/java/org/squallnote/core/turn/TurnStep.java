@@ -23,7 +23,7 @@ final class TurnStep {
 
     private static final int SHORTEST_TELLING_WORD = 4;
 
-    /** Thanks in a room are for something that was written not longer ago than so many messages. */
+    /** Thanks in a room, and promises for a mailbox, are about something that was written not longer ago than so many messages. */
     private static final int FARTHEST_ANSWER = 50;
 
     private final Earlier earlier;
@@ -129,7 +129,7 @@ final class TurnStep {
         }
         if (!wasAwaited && facts.promises() && !isAwaited(event.from()) && !isForAnother(event)) {
             awaited.add(new Awaited(
-                    event.from(),
+                    askedHouse(event).orElse(event.from()),
                     event.messageId(),
                     event.sentAt(),
                     facts.promisedBy(),
@@ -141,6 +141,18 @@ final class TurnStep {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
         }
+    }
+
+    /** The shared mailbox that I wrote to and for which somebody writes: another of its readers may keep the promise. */
+    private Optional<Party> askedHouse(TurnEvent event) {
+        return before.subList(Math.max(0, before.size() - FARTHEST_ANSWER), before.size()).stream()
+                .filter(one -> one.direction() == Direction.OUTGOING)
+                .flatMap(one -> one.to().stream()
+                        .filter(party -> SharedMailboxes.isShared(party.address(), one.throughList()))
+                        .filter(party -> !party.isSameAs(event.from()))
+                        .filter(party -> SharedMailboxes.areOfOneHouse(
+                                party.address(), event.from().address())))
+                .findFirst();
     }
 
     /** Tom answers what Will asked us both: what he promises there is for Will. */
@@ -271,7 +283,7 @@ final class TurnStep {
                     debts.remove(i);
                 }
             } else if (event.isAddressedTo(debt.to().address())
-                    && !debt.others().contains(event.from().address())) {
+                    && (!debt.others().contains(event.from().address()) || Wanted.isToldByAnyone(debt.what()))) {
                 answeredByAnother(i, event);
             }
         }
@@ -509,7 +521,8 @@ final class TurnStep {
         for (int i = before.size() - 1; i >= 0; i--) {
             TurnEvent message = before.get(i);
             boolean asked = message.direction() == Direction.OUTGOING
-                    && message.facts().asked().contains(one.party().address());
+                    && message.facts().asked().contains(one.party().address())
+                    && !Wanted.reminds(message.facts().asked(one.party()));
             if (asked || message.messageId().equals(one.messageId())) {
                 return asked ? message.facts().asked(one.party()) : one.what();
             }
@@ -569,6 +582,7 @@ final class TurnStep {
                 ? one.writtenTo(
                         event.sentAt(), facts.asked().contains(one.party().address()))
                 : one);
+        boolean refersElsewhere = refersElsewhere(event);
         if (!facts.thanksOnly()) {
             answerDebts(event);
             if (!facts.holding()) {
@@ -579,7 +593,17 @@ final class TurnStep {
                 asking.removeIf(one -> event.isAddressedTo(one.party().address()));
             }
         }
-        ask(event);
+        if (!refersElsewhere) {
+            ask(event);
+        }
+    }
+
+    /** "That isn't ours; please write to its chairman": an answer to who asked me, of whom nothing is wanted. */
+    private boolean refersElsewhere(TurnEvent event) {
+        return Wanted.refersElsewhere(event.facts().what())
+                && debts.stream()
+                        .anyMatch(debt -> event.isAddressedTo(debt.to().address())
+                                && event.facts().asked().equals(Set.of(debt.to().address())));
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */

@@ -33,7 +33,22 @@ final class Wanted {
     /** "How do I open it?", "Shall we keep it?" */
     private static final Pattern WHAT_TO_DO = Pattern.compile(
             "\\b(how|what|where|which|when) [\\p{L}\\d' ]{0,40}\\b(do|can|could|should|shall|must|may) (i|we)\\b"
-                    + "|(^|[,:;.!] ?|\\b(and|or|so) )(shall|should) (i|we)\\b|\\bwhat to do\\b");
+                    + "|(^|[,:;.!] ?|\\b(and|or|so) )(shall|should|may|can|could) (i|we)\\b|\\bwhat to do\\b");
+
+    /** "Please write to its chairman", "ask Tom". */
+    private static final Pattern ELSEWHERE = Pattern.compile(
+            "\\b((write|turn|talk|speak|apply|go) to|ask|contact|call|ring|phone|mail|email) (?!(me|us|back|you|if|whether|for)\\b)[\\p{L}']");
+
+    /** "Could you answer my question about the scaffolding?", "any news?": about what was asked before. */
+    private static final Pattern REMINDS = Pattern.compile(
+            "\\b(answer|reply to|respond to) my (question|mail|email|message|letter)\\b|^(any|is there any) (news|word|update|progress)\\b"
+                    + "|\\bdid (you|my \\w+) (get|receive|reach|arrive)\\b|\\breminder\\b");
+
+    /** What comes before a thing that anybody may know. */
+    private static final Pattern DO_YOU_KNOW = Pattern.compile(
+            "\\b((do|would|might) (either of |any of |one of )?you( both| two)? (happen to )?know|(can|could) (either of |any of |one of )?you (tell|say)( me| us)?)\\b");
+
+    private static final Pattern YOURS = Pattern.compile("\\b(you|your|yours|you're|you've|you'll|you'd)\\b");
 
     /** Whoever wants something back asks, however it is put. */
     private static final Pattern WANTED_BACK =
@@ -79,6 +94,23 @@ final class Wanted {
     /** Whether it tells somebody what to do and wants nothing back. */
     static boolean isInstruction(String ask) {
         return !ask.isBlank() && !WANTED_BACK.matcher(inSmall(ask)).find();
+    }
+
+    /** Whether it tells somebody to turn to somebody else, and wants nothing back. */
+    static boolean refersElsewhere(String ask) {
+        return isInstruction(ask) && ELSEWHERE.matcher(inSmall(ask)).find();
+    }
+
+    /** "Do you know where the maps are?", asked of several: once one has told, nobody needs to. */
+    static boolean isToldByAnyone(String ask) {
+        return !isToBeDone(ask)
+                && !YOURS.matcher(DO_YOU_KNOW.matcher(inSmall(ask)).replaceAll(""))
+                        .find();
+    }
+
+    /** Whether it only comes back to what was asked before. */
+    static boolean reminds(String ask) {
+        return REMINDS.matcher(inSmall(ask)).find();
     }
 
     private static String inSmall(String words) {
