@@ -42,7 +42,7 @@ public final class ReadingRules {
 
     /** What sets a day that was named before it: "by then". */
     public static Reason ofDatesNamedBefore() {
-        return Deadlines.THEN;
+        return DaysNamedBefore.THEN;
     }
 
     /** The shapes of sentences that ask without any such phrase. */

@@ -12,15 +12,12 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
-import org.squallnote.core.text.WordSet;
 
 /**
  * Goes through the sentences of a message in order and keeps in mind whom they speak to: the one greeted above, until
  * somebody else is called; in a mail a call holds for its paragraph.
  */
 final class SentencesRead {
-
-    private static final WordSet EVERYBODY = WordSet.of("all", "each", "both", "you", "everybody");
 
     private final MessageToRead message;
     private final People people;
@@ -214,10 +211,10 @@ final class SentencesRead {
         boolean who = sentence.at(ask.from()).is("who", "who's")
                 && !sentence.norm(ask.from() + 1).equals("of")
                 && !before.addresses().isEmpty();
-        if (!calledByName && !who && asksAnybody(sentence, ask)) {
+        if (!calledByName && !who && AskedOfAll.isOfAnybody(sentence, ask)) {
             return Addressees.ANYBODY;
         }
-        if (asksEverybody(sentence, ask)) {
+        if (AskedOfAll.isOfEverybody(sentence, ask)) {
             return opening.isOne() && !opening.who().addresses().isEmpty() ? opening.who() : Addressees.EVERYBODY;
         }
         // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.
@@ -254,69 +251,5 @@ final class SentencesRead {
                 && !message.mentions().contains("@room")
                 && sentence.isQuestion()
                 && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everybody");
-    }
-
-    private static boolean asksAnybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
-            String norm = sentence.norm(i);
-            boolean ofYou =
-                    sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you");
-            if (ofYou && sentence.at(i).is("who", "which", "one", "either")) {
-                return true;
-            }
-            if (norm.equals("anybody") || norm.equals("somebody")) {
-                return i == ask.from()
-                        || i == ask.from() + 1
-                        || !sentence.norm(i - 1).equals("to");
-            }
-            if (norm.equals("any")
-                    && sentence.norm(i + 1).equals("of")
-                    && sentence.norm(i + 2).equals("you")) {
-                return true;
-            }
-            if (norm.equals("you")) {
-                return false;
-            }
-        }
-        String word = sentence.norm(ask.from());
-        return ask.kind() == Ask.Kind.QUESTION && (word.equals("who") || word.equals("who's"));
-    }
-
-    private static boolean asksEverybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        if (!EVERYBODY.hasAnyOf(sentence)) {
-            return false;
-        }
-        for (int i = 0; i < sentence.size(); i++) {
-            String norm = sentence.norm(i);
-            boolean all = norm.equals("all") || norm.equals("each") || norm.equals("both");
-            if (all && sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you")) {
-                return true;
-            }
-            if (norm.equals("you") && i + 1 < sentence.size() && i >= ask.from() - 1) {
-                String next = sentence.norm(i + 1);
-                if ((next.equals("all")
-                                && !sentence.norm(i + 2).equals("the")
-                                && !sentence.norm(i + 2).equals("of"))
-                        || next.equals("both")
-                        || next.equals("each")
-                        || next.equals("guys")
-                        || next.equals("two")) {
-                    return true;
-                }
-            }
-            boolean everybody = norm.equals("everybody");
-            if (everybody
-                    && i > 0
-                    && i >= ask.from()
-                    && (Phrases.MODAL.has(sentence, i - 1)
-                            || sentence.norm(i - 1).equals("please")
-                            || sentence.norm(i - 1).equals("need"))) {
-                return true;
-            }
-            if (everybody && sentence.at(Math.min(i + 1, sentence.size() - 1)).is("please", "must", "has", "should")) {
-                return true;
-            }
-        }
-        return false;
     }
 }

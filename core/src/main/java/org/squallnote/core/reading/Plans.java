@@ -1,0 +1,155 @@
+package org.squallnote.core.reading;
+
+import java.time.LocalDateTime;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DatePhrase;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/** Knows a sentence that says what happens at a time to come: "the post takes it along on Monday", "in an hour". */
+final class Plans {
+
+    private static final Set<String> GIVING = Phrases.BOOK.words("giving");
+    private static final Set<String> TELLING = Phrases.BOOK.words("imperative");
+
+    private static final WordSet PAST = Phrases.BOOK.set("gone-by");
+
+    /** "I confirm Friday" does it by saying so, "as far as I know" does nothing. */
+    private static final WordSet SAID_BY_IT = Phrases.BOOK.set("said-by-it");
+
+    private static final WordSet GO = Phrases.BOOK.set("go");
+    private static final WordSet GOING = Phrases.BOOK.set("goes");
+
+    private static final WordSet AROUND_A_TIME = Phrases.BOOK.set("around-a-time");
+
+    private static final WordSet SUBJECT = Phrases.BOOK.set("doer");
+
+    private static final int LONGEST_FRAGMENT = 8;
+
+    /** "My insurer promises it for Thursday." */
+    private static final Set<String> FORETELLING = Set.of("promises", "expects", "announces", "plans", "says", "hopes");
+
+    /** More words are no mere time. */
+    private static final int LONGEST_TIME = 12;
+
+    private Plans() {}
+
+    static boolean isOne(ReadSentence read, DateContext context) {
+        Sentence sentence = read.sentence();
+        if (sentence.isQuestion()
+                || !read.found().isEmpty()
+                || lastAhead(read, context).isEmpty()) {
+            return false;
+        }
+        if (isOnlyATime(read) || isWhereAndWhen(sentence)) {
+            return true;
+        }
+        // "The printer was down; it goes out today": the first part tells of what has been, the second does not.
+        Set<Integer> goneBy = new HashSet<>();
+        for (int i = 1; i < sentence.size(); i++) {
+            if (PAST.has(sentence, i)) {
+                goneBy.add(read.parts().unitOf(i));
+            }
+        }
+        for (int i = 1; i < sentence.size(); i++) {
+            if (!goneBy.contains(read.parts().unitOf(i)) && happens(sentence, i)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The last time that it names, where that is still ahead. */
+    static Optional<LocalDateTime> lastAhead(ReadSentence read, DateContext context) {
+        Optional<LocalDateTime> found = Optional.empty();
+        for (DatePhrase phrase : read.dates()) {
+            if (!phrase.end().isBefore(context.sentAt())) {
+                found = Optional.of(phrase.end());
+            }
+        }
+        return found;
+    }
+
+    /** "On my round at four", "after lunch on Monday": no clause, but when it will be. */
+    private static boolean isWhereAndWhen(Sentence sentence) {
+        if (sentence.size() > LONGEST_FRAGMENT
+                || !sentence.at(0).is("on", "at", "in", "after", "before", "during", "with", "over")) {
+            return false;
+        }
+        for (int i = 1; i < sentence.size(); i++) {
+            boolean clause = SUBJECT.has(sentence, i)
+                    || sentence.at(i).is("i", "we", "you", "he", "she", "they", "it", "is", "are", "was", "were")
+                    || PAST.has(sentence, i);
+            if (clause) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** "In an hour", "Tomorrow by noon", "Friday at the latest." */
+    private static boolean isOnlyATime(ReadSentence read) {
+        if (read.sentence().size() > LONGEST_TIME) {
+            return false;
+        }
+        for (int i = 0; i < read.sentence().size(); i++) {
+            int at = i;
+            boolean dated =
+                    read.dates().stream().anyMatch(phrase -> phrase.fromInclusive() <= at && at < phrase.toExclusive());
+            if (!dated && !AROUND_A_TIME.has(read.sentence(), i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** "The post takes it along", "I bring it", "you get it", "our driver is bringing it". */
+    private static boolean happens(Sentence sentence, int at) {
+        String norm = sentence.norm(at);
+        if (GOING.has(sentence, at) || (at > 1 && FORETELLING.contains(norm))) {
+            return true;
+        }
+        String before = sentence.norm(at - 1);
+        boolean will = before.equals("will") || before.equals("shall") || before.endsWith("'ll");
+        if (will && norm.equals("be")) {
+            // "They'll be ready by Wednesday"; what "will be with you" is on its way.
+            return !sentence.norm(at + 1).equals("with");
+        }
+        // "Nils will bring it tomorrow"; "I will" promises, and what you will do is up to you.
+        if (will && at >= 2 && Phrases.GIVING.has(sentence, at) && !SUBJECT.has(sentence, at - 2)) {
+            return true;
+        }
+        if (SAID_BY_IT.has(sentence, at)) {
+            return false;
+        }
+        if (SUBJECT.has(sentence, at - 1)) {
+            return GO.has(sentence, at) || Phrases.GIVING.has(sentence, at) || Phrases.IMPERATIVE.has(sentence, at);
+        }
+        boolean several = before.length() > 3 && before.endsWith("s") && !before.endsWith("'s") && at >= 2;
+        if (several && (GO.has(sentence, at) || Phrases.GIVING.has(sentence, at))) {
+            return true;
+        }
+        boolean being = before.equals("is") || before.equals("are") || before.endsWith("'s") || before.endsWith("'re");
+        if (being && norm.endsWith("ing")) {
+            return true;
+        }
+        return norm.endsWith("s")
+                && !norm.endsWith("ss")
+                && isBaseOf(norm)
+                && !sentence.at(at).capital();
+    }
+
+    private static boolean isBaseOf(String third) {
+        String base = third.substring(0, third.length() - 1);
+        return isVerb(base)
+                || (third.endsWith("es") && isVerb(third.substring(0, third.length() - 2)))
+                || (third.endsWith("ies") && isVerb(third.substring(0, third.length() - 3) + "y"));
+    }
+
+    private static boolean isVerb(String base) {
+        return GIVING.contains(base) || TELLING.contains(base);
+    }
+}

@@ -1,0 +1,107 @@
+package org.squallnote.core.reading;
+
+import java.util.List;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordSet;
+
+/** Knows a message that holds nothing but questions about what was asked. */
+final class QuestionsBack {
+
+    /** How a sentence begins that says why the question before it is asked, not what was done. */
+    private static final WordSet REASON_STARTS =
+            WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
+
+    private final Promises promises;
+
+    QuestionsBack(Promises promises) {
+        this.promises = promises;
+    }
+
+    /** Whether besides greetings, thanks, an introduction, promises and reasons there are only questions. */
+    boolean areAll(List<ReadSentence> said) {
+        boolean asked = false;
+        for (ReadSentence read : said) {
+            boolean question = asks(read, Ask.Kind.QUESTION)
+                    || (read.sentence().isQuestion() && !read.found().isEmpty());
+            if (question && isAboutWhatWasSent(read.sentence())) {
+                return false;
+            }
+            if (question && !startsWithAnswer(read)) {
+                asked = true;
+                continue;
+            }
+            boolean aside = read.consistsOf("thanks", "willing")
+                    || read.has("introduction")
+                    || read.has("reason")
+                    || (promises.in(read).isPresent() && read.found().isEmpty())
+                    || (asked && isReasonBehind(read))
+                    || isGreetingOnly(read);
+            // "I'd need the date for that. When would you like to begin?"
+            boolean clarify = asks(read, Ask.Kind.NEED) || (asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence()));
+            if (clarify) {
+                asked = true;
+            } else if (!aside) {
+                return false;
+            }
+        }
+        return asked;
+    }
+
+    private static boolean asks(ReadSentence read, Ask.Kind kind) {
+        for (SentenceAsks.FoundAsk ask : read.found()) {
+            if (ask.kind() == kind) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "Did you get it?", "Have you seen my answer?": the writer has done what was asked. */
+    private static boolean isAboutWhatWasSent(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 2; i++) {
+            if (sentence.at(i).is("did", "have", "has")
+                    && sentence.at(i + 1).is("you", "it", "they")
+                    && sentence.at(i + 2).is("get", "got", "receive", "received", "arrive", "arrived", "seen", "see")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "Which Tuesdays? I'm away for two of them." */
+    private static boolean isReasonBehind(ReadSentence read) {
+        return REASON_STARTS.has(read.sentence(), 0)
+                && !read.has("confirm")
+                && !read.has("solved")
+                && !read.has("promise")
+                && !read.has("holding");
+    }
+
+    private static boolean isGreetingOnly(ReadSentence read) {
+        return read.sentence().size() <= 7
+                && (read.sentence().norm(0).equals("hope")
+                        || read.sentence().norm(1).equals("hope"));
+    }
+
+    private static boolean clarifies(Sentence sentence) {
+        for (int i = 0; i < sentence.size(); i++) {
+            String norm = sentence.norm(i);
+            if (norm.equals("clarify")
+                    || norm.equals("which")
+                    || norm.equals("whether")
+                    || norm.equals("mean")
+                    || norm.equals("specify")) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean startsWithAnswer(ReadSentence read) {
+        // "Sure, by when?" is willing, and asks back.
+        return SpeechActs.saysYesOrNo(read.sentence())
+                && !read.sentence().norm(0).equals("sure")
+                && !Clauses.isConjunction(read.sentence(), 1);
+    }
+}
