@@ -40,8 +40,7 @@ final class DateRoles {
 
     private static final RuleBook RULES = RuleBook.of(DateRoles.class, "date-purposes.rules", Phrases.classes());
 
-    private static final WordSet VAGUE =
-            WordSet.of("about", "around", "roughly", "approximately", "circa", "towards", "toward");
+    private static final WordSet VAGUE = Phrases.BOOK.set("roughly");
 
     /** What stands between "by" and its date. */
     static final WordSet SKIPPED = RULES.set("between");

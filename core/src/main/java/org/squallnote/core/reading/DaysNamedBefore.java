@@ -15,13 +15,9 @@ import org.squallnote.core.text.WordSet;
 final class DaysNamedBefore {
 
     /** "as before", "an hour before": not just before what was named. */
-    private static final WordSet OTHERWISE_BEFORE = WordSet.of(
-            "as", "or", "like", "than", "ever", "never", "did", "minute", "minutes", "hour", "hours", "day", "days",
-            "night", "evening", "week", "weeks", "month", "months", "year", "years", "time", "long", "not", "was",
-            "were");
+    private static final WordSet OTHERWISE_BEFORE = Phrases.BOOK.set("otherwise-before");
 
-    private static final WordSet STARTS =
-            WordSet.of("starts", "begins", "opens", "closes", "ends", "leaves", "sails", "expires", "happens");
+    private static final WordSet STARTS = Phrases.BOOK.set("starts");
 
     /** What is said behind "the" or "this" of a date named before. */
     private static final WordSet SAME = WordSet.of("same", "date", "deadline");

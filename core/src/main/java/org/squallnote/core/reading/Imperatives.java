@@ -13,146 +13,29 @@ final class Imperatives {
     private static final int LONGEST_HANDED = 7;
 
     /** Words that tell of something said or sent to me before. */
-    private static final WordSet TOLD = WordSet.of(
-            "said",
-            "spoke",
-            "wrote",
-            "sent",
-            "came",
-            "gave",
-            "went",
-            "brought",
-            "told",
-            "spoken",
-            "written",
-            "given",
-            "happened",
-            "seems",
-            "matters",
-            "is",
-            "was",
-            "are",
-            "were",
-            "i",
-            "we",
-            "he",
-            "she",
-            "they",
-            "it",
-            "that",
-            "this",
-            "who",
-            "which",
-            "not",
-            "fine",
-            "ok",
-            "okay",
-            "good",
-            "news",
-            "thanks",
-            "clear",
-            "due",
-            "up");
+    private static final WordSet TOLD = Phrases.BOOK.set("told-before");
 
     private static final WordSet ME = WordSet.of("me", "us");
 
     /** What is asked for with "let me". */
-    private static final WordSet LET_ME =
-            WordSet.of("have", "know", "hear", "get", "borrow", "use", "in", "off", "through", "keep", "be");
+    private static final WordSet LET_ME = Phrases.BOOK.set("let-me");
 
-    private static final WordSet FINITE = WordSet.of(
-            "is",
-            "are",
-            "was",
-            "were",
-            "has",
-            "have",
-            "had",
-            "went",
-            "came",
-            "arrived",
-            "received",
-            "attached",
-            "enclosed",
-            "follows",
-            "booked",
-            "sorted",
-            "confirmed",
-            "approved");
+    private static final WordSet FINITE = Phrases.BOOK.set("finite");
 
-    private static final WordSet SUBORDINATE = WordSet.of(
-            "that", "which", "who", "whom", "whose", "if", "when", "whether", "what", "how", "where", "why", "you", "i",
-            "we", "they", "he", "she", "it", "until", "before", "after", "once", "as", "the", "your", "his", "her",
-            "my", "our", "their");
+    private static final WordSet SUBORDINATE = Phrases.BOOK.set("subordinate");
 
     private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
 
-    private static final WordSet TELLING = WordSet.of(
-            "tell", "let", "call", "ring", "send", "give", "email", "text", "drop", "ping", "message", "write", "leave",
-            "bring", "show", "remind", "ask", "phone");
+    private static final WordSet TELLING = Phrases.BOOK.set("telling");
 
-    private static final WordSet BEFORE_A_FINITE_VERB = WordSet.of(
-            "to",
-            "you",
-            "i",
-            "we",
-            "they",
-            "he",
-            "she",
-            "it",
-            "who",
-            "that",
-            "would",
-            "could",
-            "can",
-            "will",
-            "did",
-            "do",
-            "does",
-            "should",
-            "must",
-            "may",
-            "might",
-            "and",
-            "or",
-            "not",
-            "don't",
-            "never",
-            "people",
-            "you'll",
-            "i'll",
-            "always",
-            "only",
-            "also",
-            "just",
-            "then",
-            "please",
-            "everybody",
-            "somebody",
-            "anybody",
-            "nobody",
-            "a",
-            "the",
-            "your",
-            "my",
-            "his",
-            "her",
-            "their",
-            "our",
-            "of",
-            "by",
-            "for",
-            "phone");
+    private static final WordSet BEFORE_A_FINITE_VERB = Phrases.BOOK.set("before-a-finite-verb");
 
     /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
-    private static final WordSet NO_THING = WordSet.of(
-            "to", "be", "not", "any", "some", "more", "nothing", "no", "help", "a", "an", "the", "i", "we", "only",
-            "just", "is", "was", "for", "of", "and", "or", "you", "him", "her", "them", "it", "your", "this", "that");
+    private static final WordSet NO_THING = Phrases.BOOK.set("no-thing");
 
     private static final WordSet THING_ASKED = Phrases.BOOK.set("thing-asked");
 
-    private static final WordSet BY_WHEN =
-            WordSet.of("by", "before", "until", "till", "today", "tomorrow", "tonight", "asap", "no", "this", "please");
+    private static final WordSet BY_WHEN = Phrases.BOOK.set("by-when");
 
     private final Sentence sentence;
     private final Parts parts;

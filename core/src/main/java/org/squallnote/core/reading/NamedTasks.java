@@ -7,12 +7,11 @@ import org.squallnote.core.text.WordSet;
 /** What somebody named is given to do: "Tom: confirm the room", "Ines to send the list", "Ines check the valve". */
 final class NamedTasks {
 
-    private static final WordSet SAME_IN_THE_PAST =
-            WordSet.of("put", "let", "cut", "read", "set", "shut", "split", "spread", "cost", "run", "come", "hold");
+    private static final WordSet SAME_IN_THE_PAST = Phrases.BOOK.set("same-in-the-past");
 
     private static final WordSet DUTY = WordSet.of("needs", "has", "ought");
 
-    private static final WordSet STATES = WordSet.of("be", "have", "know", "get", "see", "feel", "like", "go");
+    private static final WordSet STATES = Phrases.BOOK.set("states");
 
     private static final WordSet WAITING = WordSet.of("waiting");
 

@@ -18,20 +18,9 @@ final class OthersDoings {
     /** Those who are asked as well, or may be. */
     private static final WordSet ASKED = Phrases.BOOK.set("asked-too");
 
-    private static final WordSet WILL = WordSet.of("he'll", "she'll", "they'll", "it'll", "we'll", "i'll", "that'll");
+    private static final WordSet WILL = Phrases.BOOK.set("they-will");
 
-    private static final WordSet BETWEEN = WordSet.of(
-            "also",
-            "then",
-            "just",
-            "hopefully",
-            "probably",
-            "soon",
-            "still",
-            "certainly",
-            "surely",
-            "definitely",
-            "be");
+    private static final WordSet BETWEEN = Phrases.BOOK.set("between-will-and-verb");
 
     private final People people;
 

@@ -12,19 +12,14 @@ final class Parts {
 
     private static final WordSet ALWAYS_JOINTS = WordSet.of("because", "but", "otherwise");
 
-    private static final WordSet JOINTS =
-            WordSet.of("because", "but", "otherwise", "as", "and", "so", "then", "or", "plus");
+    private static final WordSet JOINTS = Phrases.BOOK.set("joint");
 
     /** What a clause behind a conjunction begins with. */
-    private static final WordSet SUBJECTS = WordSet.of(
-            "i", "i'm", "i'll", "i've", "i'd", "we", "we'll", "we're", "we'd", "we've", "you", "he", "she", "they",
-            "it", "if", "who", "when", "what", "where", "how", "is", "are", "do", "does", "did", "have", "has", "don't",
-            "that", "there", "let");
+    private static final WordSet SUBJECTS = Phrases.BOOK.set("opens-a-clause");
 
-    private static final WordSet COMPARING = WordSet.of("soon", "well", "long", "same", "such", "just", "far", "much");
+    private static final WordSet COMPARING = Phrases.BOOK.set("comparing");
 
-    private static final WordSet REASONING = WordSet.of(
-            "our", "we", "i", "he", "she", "they", "the", "my", "it", "i'm", "we're", "there", "this", "that");
+    private static final WordSet REASONING = Phrases.BOOK.set("reasoning");
 
     private final int[] clauses;
     private final int[] units;

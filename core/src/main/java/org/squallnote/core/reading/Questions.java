@@ -9,66 +9,9 @@ import org.squallnote.core.text.WordSet;
 /** Questions, by their form: with a mark at the end or, as people type in a chat, without. */
 final class Questions {
 
-    private static final WordSet AUXILIARIES = WordSet.of(
-            "is",
-            "are",
-            "was",
-            "were",
-            "do",
-            "does",
-            "did",
-            "have",
-            "has",
-            "had",
-            "can",
-            "could",
-            "will",
-            "would",
-            "shall",
-            "should",
-            "may",
-            "isn't",
-            "aren't",
-            "don't",
-            "doesn't",
-            "didn't",
-            "haven't",
-            "hasn't",
-            "can't",
-            "won't",
-            "am",
-            "weren't",
-            "wasn't",
-            "wouldn't",
-            "couldn't",
-            "shouldn't");
+    private static final WordSet AUXILIARIES = Phrases.BOOK.set("auxiliary");
 
-    private static final WordSet SUBJECTS = WordSet.of(
-            "you",
-            "we",
-            "i",
-            "they",
-            "he",
-            "she",
-            "it",
-            "the",
-            "your",
-            "my",
-            "our",
-            "his",
-            "her",
-            "their",
-            "this",
-            "that",
-            "these",
-            "those",
-            "there",
-            "anybody",
-            "somebody",
-            "everybody",
-            "any",
-            "all",
-            "both");
+    private static final WordSet SUBJECTS = Phrases.BOOK.set("subject");
 
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
@@ -76,28 +19,21 @@ final class Questions {
     /** "She comes and": fewer words before a verb are no clause that it could go on. */
     private static final int FEWEST_BEFORE = 3;
 
-    private static final WordSet LAUGHTER = WordSet.of(
-            "haha", "hahaha", "hahahaha", "lol", "lmao", "omg", "wow", "ugh", "argh", "hmm", "oh", "ah", "eh", "ha");
+    private static final WordSet LAUGHTER = Phrases.BOOK.set("laughter");
 
     /** What may follow a short question: "how many bags though". */
-    private static final WordSet TRAILING =
-            WordSet.of("though", "then", "again", "exactly", "please", "roughly", "tho", "anyway", "now");
+    private static final WordSet TRAILING = Phrases.BOOK.set("behind-a-question");
 
     /** "did it arrive" asks, "did it yesterday" says that somebody has done it. */
-    private static final WordSet WHAT_IT_DID = WordSet.of(
-            "arrive", "work", "come", "go", "fit", "get", "help", "happen", "sell", "fail", "break", "leak", "hold",
-            "start", "stop", "turn", "reach", "make", "look", "cost", "pass", "land", "take", "hurt", "rain", "match",
-            "say", "show", "end", "run", "open", "close", "ever");
+    private static final WordSet WHAT_IT_DID = Phrases.BOOK.set("what-it-did");
 
-    private static final WordSet ARTICLES = WordSet.of("the", "a", "an", "my", "our", "his", "her");
+    private static final WordSet ARTICLES = Phrases.BOOK.set("article");
 
     private static final WordSet PREDICATES = Phrases.BOOK.set("predicate");
 
-    private static final WordSet QUESTION_WORDS =
-            WordSet.of("what", "where", "when", "which", "who", "whose", "how", "why", "whom");
+    private static final WordSet QUESTION_WORDS = Phrases.BOOK.set("question-word");
 
-    private static final WordSet QUESTION_IS =
-            WordSet.of("what's", "where's", "when's", "who's", "how's", "why's", "what're", "where're");
+    private static final WordSet QUESTION_IS = Phrases.BOOK.set("question-is");
 
     private final Sentence sentence;
     private final Parts parts;

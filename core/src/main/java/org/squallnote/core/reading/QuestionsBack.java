@@ -9,8 +9,7 @@ import org.squallnote.core.text.WordSet;
 final class QuestionsBack {
 
     /** How a sentence begins that says why the question before it is asked, not what was done. */
-    private static final WordSet REASON_STARTS =
-            WordSet.of("i'm", "we're", "there's", "there're", "they're", "mine", "ours", "my", "our");
+    private static final WordSet REASON_STARTS = Phrases.BOOK.set("begins-a-reason");
 
     private final Promises promises;
 

@@ -11,15 +11,11 @@ import org.squallnote.core.text.WordSet;
  */
 final class SelfAnswers {
 
-    private static final WordSet ALONE = WordSet.of(
-            "yes", "no", "yep", "nope", "nothing", "nobody", "simple", "easy", "exactly", "none", "never", "well",
-            "yup", "nah");
-    private static final WordSet SETTLED =
-            WordSet.of("fixed", "sorted", "solved", "mended", "repaired", "resolved", "again", "now", "back", "done");
+    private static final WordSet ALONE = Phrases.BOOK.set("answers-alone");
+    private static final WordSet SETTLED = Phrases.BOOK.set("settled");
 
-    private static final WordSet EXCLAIMED = WordSet.of("oh", "ah", "aha", "ha", "oops", "wait", "hm", "hmm", "argh");
-    private static final WordSet PLACED =
-            WordSet.of("in", "on", "under", "behind", "at", "here", "there", "beside", "right", "found");
+    private static final WordSet EXCLAIMED = Phrases.BOOK.set("exclaimed");
+    private static final WordSet PLACED = Phrases.BOOK.set("placed");
 
     private static final Set<Ask.Kind> ALL = Set.of(Ask.Kind.values());
 

@@ -19,8 +19,7 @@ final class SentenceAsks {
     private static final WordSet THANKS = WordSet.of("thanks", "thank");
 
     /** Needs that begin so need nothing of the reader where the writer promises something besides. */
-    private static final WordSet OFTEN_OF_OTHERS =
-            WordSet.of("waiting", "wait", "await", "awaiting", "the", "this", "these", "those", "that");
+    private static final WordSet OFTEN_OF_OTHERS = Phrases.BOOK.set("often-of-others");
 
     /**
      * An ask of the sentence.

@@ -10,8 +10,7 @@ import org.squallnote.core.text.WordSet;
 /** Whether the day of a date is meant strictly: what is said around it makes it hard or softens it. */
 final class Softness {
 
-    private static final WordSet OF_A_THING =
-            WordSet.of("with", "including", "together", "as", "signed", "sooner", "earlier");
+    private static final WordSet OF_A_THING = Phrases.BOOK.set("of-a-thing");
 
     private static final WordSet BE = WordSet.of("is", "are", "was", "were");
 

@@ -12,13 +12,9 @@ final class Vocatives {
 
     private static final WordSet ALL = WordSet.listed(Vocatives.class, "everybody.txt");
 
-    private static final WordSet BEFORE_THIRD_PERSON = WordSet.of(
-            "to", "from", "with", "for", "by", "of", "and", "at", "about", "ask", "tell", "call", "ring", "see", "seen",
-            "meet", "met", "is", "the", "thank", "thanks", "cc", "via", "than", "like", "or", "told", "asked", "give",
-            "show", "email", "mail", "help", "join", "invite", "remind", "visit", "fetch", "pick", "text", "message",
-            "contact", "know", "miss", "love", "pay", "owe", "find", "named", "called", "mr", "mrs", "ms", "dr", "my");
+    private static final WordSet BEFORE_THIRD_PERSON = Phrases.BOOK.set("before-a-third-person");
 
-    private static final WordSet ABOUT_A_THING = WordSet.of("is", "are", "was", "were", "has", "does", "did", "will");
+    private static final WordSet ABOUT_A_THING = Phrases.BOOK.set("is-or-was");
 
     private static final WordSet COPY = WordSet.of("cc", "copy");
 
@@ -43,27 +39,7 @@ final class Vocatives {
     }
 
     /** Behind a name without a comma: "Tom you're first off", "Tom I need the keys". */
-    private static final WordSet SPOKEN_TO = WordSet.of(
-            "you",
-            "you're",
-            "you've",
-            "you'll",
-            "you'd",
-            "your",
-            "i",
-            "i'm",
-            "i'll",
-            "i've",
-            "i'd",
-            "we",
-            "we're",
-            "we'll",
-            "we've",
-            "we'd",
-            "need",
-            "don't",
-            "remember",
-            "any");
+    private static final WordSet SPOKEN_TO = Phrases.BOOK.set("behind-a-call");
 
     Vocatives(People people) {
         this.people = people;

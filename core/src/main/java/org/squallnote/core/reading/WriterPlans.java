@@ -9,20 +9,7 @@ import org.squallnote.core.text.WordSet;
 final class WriterPlans {
 
     /** What the writer wants to have. */
-    private static final WordSet HAVING = WordSet.of(
-            "need",
-            "have",
-            "get",
-            "receive",
-            "receiving",
-            "expect",
-            "expecting",
-            "forward",
-            "want",
-            "wants",
-            "like",
-            "needs",
-            "see");
+    private static final WordSet HAVING = Phrases.BOOK.set("having");
 
     private WriterPlans() {}
 
