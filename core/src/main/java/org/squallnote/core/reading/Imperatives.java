@@ -9,12 +9,6 @@ import org.squallnote.core.text.WordSet;
 /** The asks of a sentence that no phrase of the lists finds: bare imperatives, and what is to be handed in without a verb. */
 final class Imperatives {
 
-    /** "all signed forms and receipts to me". */
-    private static final int LONGEST_HANDED = 7;
-
-    /** Words that tell of something said or sent to me before. */
-    private static final WordSet TOLD = Phrases.BOOK.set("told-before");
-
     private static final WordSet ME = WordSet.of("me", "us");
 
     /** What is asked for with "let me". */
@@ -29,13 +23,6 @@ final class Imperatives {
     private static final WordSet TELLING = Phrases.BOOK.set("telling");
 
     private static final WordSet BEFORE_A_FINITE_VERB = Phrases.BOOK.set("before-a-finite-verb");
-
-    /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
-    private static final WordSet NO_THING = Phrases.BOOK.set("no-thing");
-
-    private static final WordSet THING_ASKED = Phrases.BOOK.set("thing-asked");
-
-    private static final WordSet BY_WHEN = Phrases.BOOK.set("by-when");
 
     private final Sentence sentence;
     private final Parts parts;
@@ -220,70 +207,5 @@ final class Imperatives {
         }
         boolean imperative = Phrases.IMPERATIVE.has(sentence, first) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, first);
         return imperative && !asks.isVoid(first, "request");
-    }
-
-    /** "Your picks, please.", "the door code pls". */
-    void trailingPlease(List<SentenceAsks.FoundAsk> found) {
-        int last = sentence.size() - 1;
-        if (last < 2
-                || !sentence.norm(last).equals("please")
-                || sentence.at(last).quoted()) {
-            return;
-        }
-        String first = sentence.norm(0);
-        boolean answer = first.equals("yes")
-                || first.equals("no")
-                || first.equals("yeah")
-                || first.equals("yep")
-                || first.equals("ok");
-        if (!answer && !asks.isVoid(last, "request") && !asks.isVoid(0, "request")) {
-            found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, 0, sentence.size(), 0, AskShapes.PLEASE_BEHIND));
-        }
-    }
-
-    /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
-    void toMeByThen(List<SentenceAsks.FoundAsk> found) {
-        if (!ME.hasAnyOf(sentence)) {
-            return;
-        }
-        for (int i = 1; i < sentence.size() - 1; i++) {
-            if (!ME.has(sentence, i) || !sentence.norm(i - 1).equals("to") || !BY_WHEN.has(sentence, i + 1)) {
-                continue;
-            }
-            int first = parts.firstOfClause(parts.clauseOf(i));
-            if (i - first >= 2 && i - first <= LONGEST_HANDED && isPlainNoun(first, i - 1)) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, first, i + 1, first, AskShapes.TO_ME_BY_THEN));
-                return;
-            }
-        }
-    }
-
-    /** "need bill number before 1": what the writer needs, without a subject and an article. */
-    void bareNeed(List<SentenceAsks.FoundAsk> found) {
-        int at = 0;
-        while (at < sentence.size() - 1 && (sentence.at(at).isMention() || Clauses.isLeadIn(sentence, at))) {
-            at++;
-        }
-        boolean thing = sentence.at(at).is("need", "want")
-                && at + 1 < sentence.size()
-                && !sentence.at(at + 1).followsMark()
-                && !sentence.isQuestion()
-                && !NO_THING.has(sentence, at + 1);
-        for (int i = at + 2; thing && i < sentence.size(); i++) {
-            if ((BY_WHEN.has(sentence, i) || THING_ASKED.has(sentence, i)) && !asks.isVoid(at, "need")) {
-                found.add(new SentenceAsks.FoundAsk(Ask.Kind.NEED, at, at + 1, at + 1, AskShapes.BARE_NEED));
-                return;
-            }
-        }
-    }
-
-    private boolean isPlainNoun(int from, int to) {
-        for (int i = from; i < to; i++) {
-            boolean past = sentence.norm(i).endsWith("ed") && (i > from || to - from < 2);
-            if (past || TOLD.has(sentence, i) || sentence.at(i).quoted()) {
-                return false;
-            }
-        }
-        return true;
     }
 }

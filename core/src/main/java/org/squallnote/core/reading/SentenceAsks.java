@@ -82,11 +82,12 @@ final class SentenceAsks {
         }
         Imperatives imperatives = new Imperatives(sentence, parts, this);
         imperatives.imperatives(found);
-        imperatives.trailingPlease(found);
-        imperatives.toMeByThen(found);
+        VerblessAsks verbless = new VerblessAsks(sentence, parts, this);
+        verbless.trailingPlease(found);
+        verbless.toMeByThen(found);
         imperatives.afterCondition(found);
         if (found.isEmpty()) {
-            imperatives.bareNeed(found);
+            verbless.bareNeed(found);
         }
         new Questions(sentence, parts, matches, goesOn).question(found);
         if (found.size() > 1) {

@@ -22,6 +22,8 @@ final class SentencesRead {
     private final MessageToRead message;
     private final People people;
     private final Vocatives vocatives;
+    private final Salutations salutations;
+    private final NamedDoers doers;
     private final NamedTasks tasks;
     private final OthersDoings others;
     private final Asked asked;
@@ -40,6 +42,8 @@ final class SentencesRead {
         this.message = message;
         this.people = people;
         this.vocatives = new Vocatives(people);
+        this.salutations = new Salutations(people);
+        this.doers = new NamedDoers(people);
         this.tasks = new NamedTasks(people);
         this.others = new OthersDoings(people);
         this.asked = new Asked(message, me);
@@ -83,7 +87,7 @@ final class SentencesRead {
                 called = Addressees.UNSAID;
             }
         }
-        if (first && vocatives.isSalutation(sentence)) {
+        if (first && salutations.isOne(sentence)) {
             Vocatives.Call greeting =
                     vocatives.greeting(sentence, message.from().address());
             if (greeting.isOne()) {
@@ -202,7 +206,7 @@ final class SentencesRead {
         boolean please = sentence.at(ask.from()).is("please", "kindly", "be");
         int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
         int subjectFrom = please ? Math.max(clause, ask.from() - 3) : ask.from();
-        Addressees subject = vocatives.subject(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);
+        Addressees subject = doers.in(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);
         if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
             return subject;
         }

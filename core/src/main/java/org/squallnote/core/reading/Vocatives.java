@@ -8,20 +8,15 @@ import org.squallnote.core.text.WordSet;
 /** Finds who is called by name in a sentence: "Tom, could you …", "@tom can you", "could you check, Tom?", "Hi Tom". */
 final class Vocatives {
 
-    private static final WordSet GREETINGS = WordSet.listed(Vocatives.class, "greetings.txt");
-
-    private static final WordSet ALL = WordSet.listed(Vocatives.class, "everybody.txt");
-
     private static final WordSet BEFORE_THIRD_PERSON = Phrases.BOOK.set("before-a-third-person");
 
     private static final WordSet ABOUT_A_THING = Phrases.BOOK.set("is-or-was");
-
-    private static final WordSet COPY = WordSet.of("cc", "copy");
 
     /** "For Ines:", "question for Ines:", "one for Ines:". */
     private static final WordSet LABELS = WordSet.of("for", "question", "action", "one", "job", "task");
 
     private final People people;
+    private final CalledNames names;
 
     /**
      * A call.
@@ -43,6 +38,7 @@ final class Vocatives {
 
     Vocatives(People people) {
         this.people = people;
+        this.names = new CalledNames(people);
     }
 
     /** The one greeted; nobody greets himself: "Dear Supplier" from Supplier Services calls the reader. */
@@ -53,58 +49,12 @@ final class Vocatives {
         return writerOnly ? Call.NONE : call;
     }
 
-    /** Whether the sentence is nothing but a greeting, with or without names: "Hi Tom,", "Dear all", "Bart, Wilma,". */
-    boolean isSalutation(Sentence sentence) {
-        if (sentence.isQuestion()) {
-            return false; // "Ines?"
-        }
-        int i = 0;
-        while (i < sentence.size() && isGreeting(sentence, i)) {
-            i++;
-        }
-        boolean greeted = i > 0;
-        int from = i;
-        while (i < sentence.size() && sentence.size() - from <= 8) {
-            int next = afterName(sentence, i, greeted);
-            if (next < 0) {
-                return false;
-            }
-            i = next;
-        }
-        return i == sentence.size() && (greeted || i > from);
-    }
-
-    private int afterName(Sentence sentence, int i, boolean greeted) {
-        String norm = sentence.norm(i);
-        if (norm.equals("and") || norm.equals("or") || ALL.has(sentence, i) || isGreeting(sentence, i)) {
-            return i + 1;
-        }
-        People.FoundName found = people.at(sentence, i);
-        if (found.isSomebody()) {
-            return found.toExclusive();
-        }
-        boolean title = People.isTitle(norm) || norm.equals("my") || norm.equals("fellow");
-        return title
-                        || (greeted
-                                && (sentence.at(i).capital() || i == sentence.size() - 1)
-                                && !sentence.at(i).isNumber())
-                ? i + 1
-                : -1;
-    }
-
-    private static boolean isGreeting(Sentence sentence, int i) {
-        if (sentence.norm(i).equals("good")) {
-            return GREETINGS.has(sentence, i + 1);
-        }
-        return GREETINGS.has(sentence, i);
-    }
-
     /** The call with which a part of the sentence begins at a word, or none. */
     Call leading(Sentence sentence, int start) {
         int i = start;
         boolean greeted = false;
-        while (i < sentence.size() && (isGreeting(sentence, i) || isSkipped(sentence, i))) {
-            greeted |= isGreeting(sentence, i) && !isSkipped(sentence, i);
+        while (i < sentence.size() && (Salutations.isGreeting(sentence, i) || isSkipped(sentence, i))) {
+            greeted |= Salutations.isGreeting(sentence, i) && !isSkipped(sentence, i);
             i++;
         }
         if (LABELS.has(sentence, i)) {
@@ -113,7 +63,7 @@ final class Vocatives {
         Addressees who = Addressees.UNSAID;
         int at = i;
         while (at < sentence.size()) {
-            Call one = one(sentence, at, greeted);
+            Call one = names.one(sentence, at, greeted);
             if (!one.isOne()) {
                 break;
             }
@@ -123,13 +73,13 @@ final class Vocatives {
                     sentence.norm(at).equals("and") || sentence.norm(at).equals("or");
             boolean comma = at < sentence.size() && sentence.at(at).before() == ',';
             int next = joined ? at + 1 : at;
-            while (next < sentence.size() && isGreeting(sentence, next)) {
+            while (next < sentence.size() && Salutations.isGreeting(sentence, next)) {
                 next++;
             }
             if (!joined && !comma && !(at < sentence.size() && sentence.at(at).isMention())) {
                 break;
             }
-            if (!one(sentence, next, greeted).isOne() || (comma && !joined && !isListOfNames(sentence, next))) {
+            if (!names.one(sentence, next, greeted).isOne() || (comma && !joined && !isListOfNames(sentence, next))) {
                 break;
             }
             at = next;
@@ -161,94 +111,9 @@ final class Vocatives {
 
     /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
     private boolean isSkipped(Sentence sentence, int i) {
-        return !ALL.has(sentence, i)
+        return !CalledNames.ALL.has(sentence, i)
                 && (Clauses.isLeadIn(sentence, i) || Clauses.isConjunction(sentence, i))
                 && !people.at(sentence, i).isSomebody();
-    }
-
-    private Call one(Sentence sentence, int at, boolean greeted) {
-        if (at >= sentence.size()) {
-            return Call.NONE;
-        }
-        Word word = sentence.at(at);
-        if (word.isMention()) {
-            return mention(sentence, at);
-        }
-        if (ALL.has(word)) {
-            boolean you =
-                    sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
-            return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
-        }
-        People.FoundName found = people.at(sentence, at);
-        if (found.isSomebody()) {
-            int to = found.toExclusive();
-            boolean copied = sentence.norm(to).equals("in") && COPY.has(sentence, to + 1);
-            return new Call(Addressees.of(found.addresses()), copied ? to + 2 : to);
-        }
-        if (isUnknownName(sentence, at, greeted)) {
-            int to = at + 1;
-            while (People.isTitle(sentence.norm(to - 1))
-                    && to < sentence.size()
-                    && sentence.at(to).capital()) {
-                to++;
-            }
-            return new Call(Addressees.UNKNOWN, to);
-        }
-        return Call.NONE;
-    }
-
-    private Call mention(Sentence sentence, int at) {
-        String norm = sentence.norm(at);
-        if (norm.equals("@room")
-                || norm.equals("@all")
-                || norm.equals("@everyone")
-                || norm.equals("@here")
-                || norm.equals("@team")) {
-            return new Call(Addressees.EVERYBODY, at + 1);
-        }
-        People.FoundName found = people.at(sentence, at);
-        return found.isSomebody()
-                ? new Call(Addressees.of(found.addresses()), behindSurname(sentence, found.toExclusive()))
-                : new Call(Addressees.UNKNOWN, behindSurname(sentence, at + 1));
-    }
-
-    /** "@Ines Calloway could you": programs that show full names write them out. */
-    private static int behindSurname(Sentence sentence, int at) {
-        boolean surname = at < sentence.size()
-                && sentence.at(at).capital()
-                && !sentence.at(at).followsMark()
-                && startsAsking(sentence, at + 1);
-        return surname ? at + 1 : at;
-    }
-
-    /** A word that can only be a name where it stands: before a comma or right before "can you". */
-    private boolean isUnknownName(Sentence sentence, int at, boolean greeted) {
-        Word word = sentence.at(at);
-        if (word.isNumber() || word.quoted() || NotNames.isOne(sentence, at)) {
-            return People.isTitle(word.norm()) && word.capital();
-        }
-        boolean asksNext = startsAsking(sentence, at + 1);
-        if (word.capital()) {
-            return greeted || asksNext || isJoinedToAsked(sentence, at);
-        }
-        return asksNext && !sentence.startsPart(at + 1) && at == 0;
-    }
-
-    /** "Tom and Ines can you": a name joined to another one before a request. */
-    private boolean isJoinedToAsked(Sentence sentence, int at) {
-        boolean and = sentence.norm(at + 1).equals("and");
-        boolean comma = at + 1 < sentence.size() && sentence.at(at + 1).before() == ',';
-        int next = and ? at + 2 : at + 1;
-        return (and || comma)
-                && next < sentence.size()
-                && (sentence.at(next).capital() || people.at(sentence, next).isSomebody())
-                && startsAsking(sentence, next + 1);
-    }
-
-    /** Whether a request starts there: "can you", "please", "could you". */
-    private static boolean startsAsking(Sentence sentence, int at) {
-        String norm = sentence.norm(at);
-        return (Phrases.MODAL.has(sentence, at) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
     }
 
     private boolean isCall(Sentence sentence, int from, int at, boolean greeted, Addressees who) {
@@ -269,11 +134,11 @@ final class Vocatives {
                         || NamedTasks.hasADuty(sentence, at))) {
             return true;
         }
-        if (sentence.at(from).is("will", "may") && !startsAsking(sentence, at)) {
+        if (sentence.at(from).is("will", "may") && !CalledNames.startsAsking(sentence, at)) {
             // Somebody called Will writes "Will do".
             return false;
         }
-        if (startsAsking(sentence, at) || isQuestionStart(sentence, at)) {
+        if (CalledNames.startsAsking(sentence, at) || isQuestionStart(sentence, at)) {
             return true;
         }
         if (who.everybody()) {
@@ -336,7 +201,7 @@ final class Vocatives {
             if (!marked && !mention && !plain) {
                 continue;
             }
-            Call call = one(sentence, at, false);
+            Call call = names.one(sentence, at, false);
             if (call.isOne() && call.toExclusive() == sentence.size()) {
                 return call;
             }
@@ -380,32 +245,5 @@ final class Vocatives {
 
     private static boolean asksYou(Sentence sentence, int at) {
         return isQuestionStart(sentence, at) && sentence.norm(at + 1).equals("you");
-    }
-
-    /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */
-    Addressees subject(Sentence sentence, int from, boolean need) {
-        for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
-            String norm = sentence.norm(at);
-            boolean waiting = sentence.at(at).is("for", "on")
-                    && sentence.at(Math.max(0, at - 1)).is("waiting", "wait");
-            boolean before = waiting
-                    || Phrases.MODAL.has(sentence, at)
-                    || norm.equals("need")
-                    || norm.equals("want")
-                    || norm.equals("like")
-                    || norm.equals("from");
-            if (!before) {
-                continue;
-            }
-            People.FoundName found = people.at(sentence, at + 1);
-            if (found.isSomebody()) {
-                boolean modal = Phrases.MODAL.has(sentence, at);
-                boolean to = sentence.norm(found.toExclusive()).equals("to");
-                if (modal || to || waiting || (need && norm.equals("from"))) {
-                    return Addressees.of(found.addresses());
-                }
-            }
-        }
-        return Addressees.UNSAID;
     }
 }

@@ -1,0 +1,40 @@
+package org.squallnote.core.reading;
+
+import org.squallnote.core.text.Sentence;
+
+/** Finds who is named as the one who is to do something. */
+final class NamedDoers {
+
+    private final People people;
+
+    NamedDoers(People people) {
+        this.people = people;
+    }
+
+    /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */
+    Addressees in(Sentence sentence, int from, boolean need) {
+        for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {
+            String norm = sentence.norm(at);
+            boolean waiting = sentence.at(at).is("for", "on")
+                    && sentence.at(Math.max(0, at - 1)).is("waiting", "wait");
+            boolean before = waiting
+                    || Phrases.MODAL.has(sentence, at)
+                    || norm.equals("need")
+                    || norm.equals("want")
+                    || norm.equals("like")
+                    || norm.equals("from");
+            if (!before) {
+                continue;
+            }
+            People.FoundName found = people.at(sentence, at + 1);
+            if (found.isSomebody()) {
+                boolean modal = Phrases.MODAL.has(sentence, at);
+                boolean to = sentence.norm(found.toExclusive()).equals("to");
+                if (modal || to || waiting || (need && norm.equals("from"))) {
+                    return Addressees.of(found.addresses());
+                }
+            }
+        }
+        return Addressees.UNSAID;
+    }
+}
