@@ -4,8 +4,6 @@ import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
@@ -13,21 +11,18 @@ import org.squallnote.core.text.WordSet;
 /** Dates by the calendar: "30 August", "Aug 30th, 2026", "the 30th", "30/8", "30.8.", "2026-08-30". */
 final class CalendarDates {
 
-    private static final Pattern ISO = Pattern.compile("(\\d{4})-(\\d{1,2})-(\\d{1,2})");
-    private static final Pattern NUMERIC = Pattern.compile("(\\d{1,2})([/.-])(\\d{1,2})(?:\\2(\\d{2}|\\d{4}))?");
-    private static final Pattern NAMED_MONTH = Pattern.compile("(\\d{1,2})[/-](\\p{L}{3,9})(?:[/-](\\d{2}|\\d{4}))?");
-    private static final int LONGEST = 17;
-
     /** Behind these, "30 march" is a date, though "march" is no name. */
     private static final WordSet BEFORE_A_MONTH =
             WordSet.of("by", "on", "before", "until", "till", "than", "from", "since", "to", "for", "around", "the");
 
     private final Sentence sentence;
     private final DateContext context;
+    private final NumericDates numbers;
 
     CalendarDates(Sentence sentence, DateContext context) {
         this.sentence = sentence;
         this.context = context;
+        this.numbers = new NumericDates(sentence, context, this);
     }
 
     Optional<DatePhrase> at(int from) {
@@ -37,7 +32,7 @@ final class CalendarDates {
         }
         if (Character.isDigit(word.charAt(0))) {
             Optional<DatePhrase> written = dayThenMonth(from, from);
-            return written.isPresent() ? written : numeric(from);
+            return written.isPresent() ? written : numbers.at(from);
         }
         if (word.equals("the")) {
             Optional<DatePhrase> written = dayThenMonth(from, from + 1);
@@ -181,104 +176,8 @@ final class CalendarDates {
         return Optional.of(day(from, next, nextDayOfMonth(day)));
     }
 
-    private Optional<DatePhrase> numeric(int from) {
-        String word = sentence.norm(from);
-        if (word.length() > LONGEST) {
-            return Optional.empty();
-        }
-        Matcher iso = ISO.matcher(word);
-        if (iso.matches()) {
-            return exact(from, from + 1, number(iso, 1), number(iso, 2), number(iso, 3));
-        }
-        Matcher numeric = NUMERIC.matcher(word);
-        if (!numeric.matches()) {
-            return withNamedMonth(from, NAMED_MONTH.matcher(word));
-        }
-        boolean dots = numeric.group(2).equals(".");
-        int first = number(numeric, 1);
-        int second = number(numeric, 3);
-        boolean monthFirst = context.monthFirst() && !dots;
-        int day = monthFirst ? second : first;
-        int month = monthFirst ? first : second;
-        if (month > 12 && day <= 12) {
-            int swapped = month;
-            month = day;
-            day = swapped;
-            if (dots) {
-                return Optional.empty();
-            }
-        }
-        boolean looksLikeTime = dots
-                && numeric.group(4) == null
-                && !endsWithDot(from)
-                && numeric.group(3).length() == 2
-                && second % 15 == 0;
-        if (numeric.group(4) != null) {
-            int year = number(numeric, 4);
-            return exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
-        }
-        if (numeric.group(2).equals("-") || looksLikeTime || !isIntroduced(from)) {
-            return Optional.empty();
-        }
-        return yearless(from, from + 1, month, day);
-    }
-
-    /** "16-Mar", "16/Mar/2026". */
-    private Optional<DatePhrase> withNamedMonth(int from, Matcher written) {
-        int month = written.matches() ? DateWords.month(written.group(2)) : DateWords.NONE;
-        if (month == DateWords.NONE) {
-            return Optional.empty();
-        }
-        int day = number(written, 1);
-        if (written.group(3) == null) {
-            return yearless(from, from + 1, month, day);
-        }
-        int year = number(written, 3);
-        return exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
-    }
-
-    private boolean endsWithDot(int at) {
-        return sentence.at(at).span().toExclusive() - sentence.at(at).span().fromInclusive()
-                > sentence.norm(at).length();
-    }
-
-    /** A pair of numbers is a date only where a date can stand: "by 3/4", "Friday 3/4", "the 3/4". */
-    private boolean isIntroduced(int from) {
-        String before = sentence.norm(from - 1);
-        return switch (before) {
-            case "by",
-                    "on",
-                    "before",
-                    "until",
-                    "till",
-                    "due",
-                    "from",
-                    "to",
-                    "for",
-                    "of",
-                    "the",
-                    "since",
-                    "than",
-                    "latest",
-                    "deadline",
-                    "closes",
-                    "ends",
-                    "expires",
-                    "opens",
-                    "starts",
-                    "begins",
-                    "is",
-                    "between",
-                    "and" -> true;
-            default -> DateWords.isWeekday(sentence, from - 1) || endsWithDot(from);
-        };
-    }
-
-    private static int number(Matcher matcher, int group) {
-        return Integer.parseInt(matcher.group(group));
-    }
-
-    private Optional<DatePhrase> yearless(int from, int to, int month, int day) {
+    /** The first such date that is not over. */
+    Optional<DatePhrase> yearless(int from, int to, int month, int day) {
         int year = context.today().getYear();
         for (int i = 0; i < 5; i++) {
             Optional<DatePhrase> dated = exact(from, to, year + i, month, day);
@@ -289,7 +188,7 @@ final class CalendarDates {
         return Optional.empty();
     }
 
-    private static Optional<DatePhrase> exact(int from, int to, int year, int month, int day) {
+    static Optional<DatePhrase> exact(int from, int to, int year, int month, int day) {
         try {
             return Optional.of(day(from, to, LocalDate.of(year, month, day)));
         } catch (DateTimeException e) {

@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import java.util.List;
 import java.util.Set;
 import org.squallnote.core.text.PhraseOrigin;
 
@@ -13,4 +14,19 @@ record Hearing(Set<PhraseOrigin> lacking, Set<String> unheard) {
 
     /** All of them count. */
     static final Hearing ALL = new Hearing(Set.of(), Set.of());
+
+    /** Whether the way in which something is asked counts. */
+    boolean hears(SentenceAsks.FoundAsk ask) {
+        return !unheard.contains(ask.because().rule());
+    }
+
+    /** What is asked in a way that says nothing to the reader is no ask, nor is the question that it makes as well. */
+    void drop(List<SentenceAsks.FoundAsk> found) {
+        if (!unheard.isEmpty()) {
+            List<SentenceAsks.FoundAsk> dropped =
+                    found.stream().filter(ask -> !hears(ask)).toList();
+            found.removeIf(
+                    ask -> dropped.stream().anyMatch(other -> ask.from() <= other.from() && other.to() <= ask.to()));
+        }
+    }
 }

@@ -1,21 +1,15 @@
 package org.squallnote.core.reading;
 
-import java.text.Normalizer;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
 
 /** The people of a message by the names under which a text may call them. */
 final class People {
-
-    private static final WordSet TITLES = WordSet.listed(People.class, "titles.txt");
 
     /** A shorter beginning of a name is no name: "Al" may be anybody. */
     private static final int SHORTEST_SHORT_FORM = 3;
@@ -86,7 +80,7 @@ final class People {
     }
 
     private void addName(String name, String address) {
-        List<String> parts = partsOf(name);
+        List<String> parts = NameParts.partsOf(name);
         parts.forEach(part -> put(byName, part, address));
         if (!parts.isEmpty()) {
             put(givenNames, parts.get(0), address);
@@ -109,7 +103,7 @@ final class People {
         for (int from = 0; from < at; ) {
             int end = endOfPart(address, from, at);
             if (end - from >= SHORTEST_SHORT_FORM) {
-                put(byName, folded(address.substring(from, end)), owner);
+                put(byName, NameParts.folded(address.substring(from, end)), owner);
             }
             from = end + 1;
         }
@@ -136,75 +130,14 @@ final class People {
         return both;
     }
 
-    private static List<String> partsOf(String name) {
-        String swapped = name;
-        int comma = name.indexOf(',');
-        if (comma > 0) {
-            swapped = name.substring(comma + 1) + " " + name.substring(0, comma);
-        }
-        List<String> parts = new ArrayList<>();
-        int from = 0;
-        for (int i = 0; i <= swapped.length(); i++) {
-            if (i == swapped.length() || isBetweenNames(swapped.charAt(i))) {
-                addPart(lettersIn(swapped, from, i), parts);
-                from = i + 1;
-            }
-        }
-        return parts;
-    }
-
-    private static boolean isBetweenNames(char c) {
-        return Character.isWhitespace(c) || c == '(' || c == ')' || c == '[' || c == ']' || c == '"';
-    }
-
-    /** The stretch without what is no letter at its ends. */
-    private static String lettersIn(String name, int fromInclusive, int toExclusive) {
-        int from = fromInclusive;
-        int to = toExclusive;
-        while (from < to && !Character.isLetter(name.charAt(from))) {
-            from++;
-        }
-        while (to > from && !Character.isLetter(name.charAt(to - 1))) {
-            to--;
-        }
-        return folded(name.substring(from, to));
-    }
-
-    private static void addPart(String part, List<String> parts) {
-        if (part.length() < 2 || TITLES.has(part)) {
-            return;
-        }
-        parts.add(part);
-        if (part.indexOf('-') > 0) {
-            for (String half : part.split("-")) {
-                if (half.length() >= SHORTEST_SHORT_FORM) {
-                    parts.add(half);
-                }
-            }
-        }
-    }
-
-    private static String folded(String name) {
-        return withoutAccents(name.toLowerCase(Locale.ROOT).replace('’', '\''));
-    }
-
-    private static String withoutAccents(String lower) {
-        for (int i = 0; i < lower.length(); i++) {
-            if (lower.charAt(i) > 127) {
-                return Normalizer.normalize(lower, Normalizer.Form.NFD).replaceAll("\\p{M}", "");
-            }
-        }
-        return lower;
-    }
-
     static boolean isTitle(String norm) {
-        return TITLES.has(norm);
+        return NameParts.TITLES.has(norm);
     }
 
     /** The person whose name begins at a word: titles, given name and surname are taken together. */
     FoundName at(Sentence sentence, int from) {
         int i = from;
-        while (i < sentence.size() && i - from < 2 && TITLES.has(sentence, i)) {
+        while (i < sentence.size() && i - from < 2 && NameParts.TITLES.has(sentence, i)) {
             i++;
         }
         Set<String> found = named(sentence, i);
@@ -230,7 +163,7 @@ final class People {
         if (at >= sentence.size()) {
             return Set.of();
         }
-        String name = withoutAccents(sentence.norm(at));
+        String name = NameParts.withoutAccents(sentence.norm(at));
         Set<String> exact = byName.get(name);
         if (exact != null) {
             return exact;

@@ -121,7 +121,7 @@ final class SentencesRead {
         if (found.isEmpty() && hasAsked) {
             SameAgain.of(sentence, opening, vocatives.trailing(sentence)).ifPresent(found::add);
         }
-        dropUnheard(found);
+        hearing.drop(found);
         hasAsked |= !found.isEmpty();
         if (found.size() > 1) {
             found.sort(Comparator.comparingInt(SentenceAsks.FoundAsk::from));
@@ -132,25 +132,11 @@ final class SentencesRead {
         }
         if (told.stream().anyMatch(Ask::named)) {
             SameAgain.withoutVerb(sentence, people)
-                    .filter(other -> isHeard(other.ask()))
+                    .filter(other -> hearing.hears(other.ask()))
                     .ifPresent(other -> told.add(told(sentence, other.ask(), Vocatives.Call.NONE, other.who())));
         }
         return new ReadSentence(
                 sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
-    }
-
-    /** What is asked in a way that says nothing to the reader is no ask, nor is the question that it makes as well. */
-    private void dropUnheard(List<SentenceAsks.FoundAsk> found) {
-        if (!hearing.unheard().isEmpty()) {
-            List<SentenceAsks.FoundAsk> dropped =
-                    found.stream().filter(ask -> !isHeard(ask)).toList();
-            found.removeIf(
-                    ask -> dropped.stream().anyMatch(other -> ask.from() <= other.from() && other.to() <= ask.to()));
-        }
-    }
-
-    private boolean isHeard(SentenceAsks.FoundAsk ask) {
-        return !hearing.unheard().contains(ask.because().rule());
     }
 
     private Ask toldTo(
@@ -207,7 +193,7 @@ final class SentencesRead {
         int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
         int subjectFrom = please ? Math.max(clause, ask.from() - 3) : ask.from();
         Addressees subject = doers.in(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);
-        if (!subject.addresses().isEmpty() && isNamedAsDoer(sentence, ask)) {
+        if (!subject.addresses().isEmpty() && AskedOfAll.leavesRoomForADoer(sentence, ask)) {
             return subject;
         }
         Vocatives.Call trailing = vocatives.trailing(sentence);
@@ -243,10 +229,6 @@ final class SentencesRead {
             return opening.who();
         }
         return before;
-    }
-
-    private static boolean isNamedAsDoer(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
     }
 
     /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
