@@ -37,7 +37,11 @@ final class QuestionsBack {
                     || (asked && isReasonBehind(read))
                     || isGreetingOnly(read);
             // "I'd need the date for that. When would you like to begin?"
-            boolean clarify = asks(read, Ask.Kind.NEED) || (asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence()));
+            // "Sure, if you give me the receipt."
+            boolean onCondition = asks(read, Ask.Kind.CONDITION) && SpeechActs.saysYesOrNo(read.sentence());
+            boolean clarify = onCondition
+                    || asks(read, Ask.Kind.NEED)
+                    || (asks(read, Ask.Kind.REQUEST) && clarifies(read.sentence()));
             if (clarify) {
                 asked = true;
             } else if (!aside) {

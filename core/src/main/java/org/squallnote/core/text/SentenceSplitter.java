@@ -145,7 +145,7 @@ public final class SentenceSplitter {
             return true;
         }
         int digits = i;
-        while (digits < line.toExclusive() && Letters.isDigit(chars[digits]) && digits - i < 3) {
+        while (digits < line.toExclusive() && Letters.isDigit(chars[digits]) && digits - i < 2) {
             digits++;
         }
         return digits > i

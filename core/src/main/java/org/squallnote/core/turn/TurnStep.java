@@ -170,10 +170,14 @@ final class TurnStep {
                         .isPresent();
     }
 
-    /** "How do I open it?" "Hold the green button": tells me what to do since I wanted to know, and asks nothing. */
+    /** "How do I open it?" "Hold the green button", "When shall we come?" "On Tuesday, please": tells me what to do since I wanted to know, and asks nothing. */
     private boolean instructs(TurnEvent event) {
-        return Wanted.isInstruction(event.facts().what())
-                && awaited.stream().anyMatch(one -> isAnsweredBy(one, event) && Wanted.asksWhatToDo(lastAskOf(one)));
+        String what = event.facts().what();
+        return awaited.stream()
+                .filter(one -> isAnsweredBy(one, event))
+                .map(this::lastAskOf)
+                .anyMatch(
+                        ask -> (Wanted.isInstruction(what) && Wanted.asksWhatToDo(ask)) || Wanted.saysWhen(ask, what));
     }
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
@@ -582,7 +586,7 @@ final class TurnStep {
                 ? one.writtenTo(
                         event.sentAt(), facts.asked().contains(one.party().address()))
                 : one);
-        boolean refersElsewhere = refersElsewhere(event);
+        boolean onlyAnswers = onlyAnswers(event);
         if (!facts.thanksOnly()) {
             answerDebts(event);
             if (!facts.holding()) {
@@ -593,17 +597,18 @@ final class TurnStep {
                 asking.removeIf(one -> event.isAddressedTo(one.party().address()));
             }
         }
-        if (!refersElsewhere) {
+        if (!onlyAnswers) {
             ask(event);
         }
     }
 
-    /** "That isn't ours; please write to its chairman": an answer to who asked me, of whom nothing is wanted. */
-    private boolean refersElsewhere(TurnEvent event) {
-        return Wanted.refersElsewhere(event.facts().what())
-                && debts.stream()
-                        .anyMatch(debt -> event.isAddressedTo(debt.to().address())
-                                && event.facts().asked().equals(Set.of(debt.to().address())));
+    /** "That isn't ours; please write to its chairman", "Friday, please": an answer to who asked me, of whom nothing is wanted. */
+    private boolean onlyAnswers(TurnEvent event) {
+        String what = event.facts().what();
+        return debts.stream()
+                .filter(debt -> event.isAddressedTo(debt.to().address())
+                        && event.facts().asked().equals(Set.of(debt.to().address())))
+                .anyMatch(debt -> Wanted.refersElsewhere(what) || Wanted.saysWhen(debt.what(), what));
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */

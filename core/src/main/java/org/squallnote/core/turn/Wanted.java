@@ -21,7 +21,8 @@ final class Wanted {
             Pattern.compile("(^|[,:;.!] ?)(and |or |but |so )?(when|what|which|where|who|whose|how|why)\\b");
 
     /** "When can I have it?" is answered by it: a day is a promise. */
-    private static final Pattern TO_BE_GIVEN = Pattern.compile("\\bwhen (can|could|may) (i|we) (have|see|collect)\\b");
+    private static final Pattern TO_BE_GIVEN =
+            Pattern.compile("\\bwhen (can|could|may) (i|we) (have|see|collect)\\b|^where('s| is| are) (my|our) ");
 
     private static final Pattern DOING = Pattern.compile(
             "\\b((can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
@@ -38,6 +39,13 @@ final class Wanted {
     /** "Please write to its chairman", "ask Tom". */
     private static final Pattern ELSEWHERE = Pattern.compile(
             "\\b((write|turn|talk|speak|apply|go) to|ask|contact|call|ring|phone|mail|email) (?!(me|us|back|you|if|whether|for)\\b)[\\p{L}']");
+
+    private static final Pattern ASKS_WHEN =
+            Pattern.compile("\\b(when|which days?|what (day|time)s?|how (soon|early|late)|day or|or \\w+day)\\b");
+
+    /** "Tuesday afternoon, please." */
+    private static final Pattern CHOICE =
+            Pattern.compile("^\\W*([\\p{L}\\d:']+ ){1,4}please\\W*$|^\\W*([\\p{L}\\d:']+ ?){1,4}, please\\W*$");
 
     /** "Could you answer my question about the scaffolding?", "any news?": about what was asked before. */
     private static final Pattern REMINDS = Pattern.compile(
@@ -61,6 +69,10 @@ final class Wanted {
 
     /** As people type it in a chat. */
     private static final Pattern SHORT_YOU = Pattern.compile("\\b(u|ya)\\b");
+
+    /** "Send it please" says more than when. */
+    private static final Pattern DOING_NOW = Pattern.compile(
+            "\\b(send|call|ring|tell|give|bring|come|let|do|make|ask|check|wait|it|me|us|him|her|them)\\b");
 
     private Wanted() {}
 
@@ -106,6 +118,13 @@ final class Wanted {
         return !isToBeDone(ask)
                 && !YOURS.matcher(DO_YOU_KNOW.matcher(inSmall(ask)).replaceAll(""))
                         .find();
+    }
+
+    /** Whether "Tuesday afternoon, please" only says when, as it was asked. */
+    static boolean saysWhen(String asked, String choice) {
+        return ASKS_WHEN.matcher(inSmall(asked)).find()
+                && CHOICE.matcher(inSmall(choice)).find()
+                && !DOING_NOW.matcher(inSmall(choice)).find();
     }
 
     /** Whether it only comes back to what was asked before. */
