@@ -30,7 +30,9 @@ final class QuestionsBack {
                 asked = true;
                 continue;
             }
-            boolean aside = read.consistsOf("thanks", "willing")
+            // "Of course you may. Do you need benches?" has answered.
+            boolean allows = read.has("willing") && read.sentence().hasWord("you");
+            boolean aside = (read.consistsOf("thanks", "willing") && !allows)
                     || read.has("introduction")
                     || read.has("reason")
                     || (promises.in(read).isPresent() && read.found().isEmpty())
