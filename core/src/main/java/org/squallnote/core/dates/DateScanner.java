@@ -22,6 +22,7 @@ public final class DateScanner {
     private final DayPhrases days;
     private final TimePhrases times;
     private final NeighbourDays neighbours;
+    private final CountedBack countedBack;
     private final Optional<LocalDate> namedBefore;
 
     private DateScanner(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
@@ -30,6 +31,7 @@ public final class DateScanner {
         this.times = new TimePhrases(sentence, context);
         this.days = new DayPhrases(sentence, context);
         this.neighbours = new NeighbourDays(sentence);
+        this.countedBack = new CountedBack(sentence, context);
         this.namedBefore = namedBefore;
     }
 
@@ -53,6 +55,9 @@ public final class DateScanner {
         int i = starts.nextSetBit(0);
         while (i >= 0) {
             Optional<DatePhrase> phrase = nextToNamed(found, i);
+            if (phrase.isEmpty()) {
+                phrase = countedBack.at(i, days::at);
+            }
             if (phrase.isEmpty()) {
                 phrase = rangeAt(i);
             }

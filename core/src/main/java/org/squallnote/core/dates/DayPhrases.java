@@ -92,7 +92,9 @@ final class DayPhrases {
             }
             case "this" -> {
                 // "this day", "this time next week" with its last two words.
-                return sentence.norm(from + 1).equals("time") ? thisTime(from) : Optional.empty();
+                return sentence.at(from + 1 < sentence.size() ? from + 1 : from).is("time", "day")
+                        ? thisTime(from)
+                        : Optional.empty();
             }
             default -> {
                 return Optional.empty();

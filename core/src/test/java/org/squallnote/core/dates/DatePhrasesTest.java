@@ -187,4 +187,19 @@ class DatePhrasesTest {
                         SentenceSplitter.split("send it the day before").get(0), context))
                 .isEmpty();
     }
+
+    /** A number of days or weeks back from a day that is named behind it. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    two days before 27 March                        | 2026-03-25
+                    a week before Friday 27 March                   | 2026-03-20
+                    at least ten days before your arrival on 12 April | 2026-04-02
+                    10 days prior to the event (12 April)           | 2026-04-02
+                    two working days before Monday                  | 2026-03-12
+                    ninety-nine days before 27 March                | 2026-03-27
+                    two days before we go, on Friday                | 2026-03-13
+                    """)
+    void daysAreCountedBack(String words, String expected) {
+        assertThat(read(words, TUESDAY, false)).isEqualTo(expected);
+    }
 }

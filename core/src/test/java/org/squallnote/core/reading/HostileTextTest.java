@@ -84,6 +84,9 @@ class HostileTextTest {
         "between ",
         "or ",
         "first thing ",
+        "lemme ",
+        "gonna ",
+        "days before ",
         "24 ",
         "25:00 "
     };
@@ -136,6 +139,8 @@ class HostileTextTest {
     void textsThatPunishBacktrackingEnd() {
         for (String piece : List.of(
                 "could you please ",
+                "we need it and Friday ",
+                "10 days before ",
                 "and ",
                 "(((",
                 "> > > ",
