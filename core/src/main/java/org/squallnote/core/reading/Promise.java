@@ -1,6 +1,7 @@
 package org.squallnote.core.reading;
 
 import java.util.Optional;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.Span;
 
 /**
@@ -11,6 +12,12 @@ import org.squallnote.core.text.Span;
  * @param ofAnAnswer whether it only says that an answer will come ("I'll get back to you on Monday")
  * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom")
  * @param toNobodyByName whether it names nobody ("will do" in a room)
+ * @param because the rule that makes it a promise
  */
 public record Promise(
-        Span words, Optional<Deadline> by, boolean ofAnAnswer, boolean toSomebodyElse, boolean toNobodyByName) {}
+        Span words,
+        Optional<Deadline> by,
+        boolean ofAnAnswer,
+        boolean toSomebodyElse,
+        boolean toNobodyByName,
+        Reason because) {}

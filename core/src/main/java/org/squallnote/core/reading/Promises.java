@@ -7,6 +7,7 @@ import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.reading.DateRoles.Role;
+import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 
@@ -48,7 +49,8 @@ final class Promises {
                         promisedBy(read, act),
                         holding,
                         !read.isToReader() || isToAnother(read, act),
-                        !read.spokenTo().areSaid() && !isToAnother(read, act)));
+                        !read.spokenTo().areSaid() && !isToAnother(read, act),
+                        new Reason(act.origin().name(), act.origin().example())));
             }
         }
         return Optional.empty();

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Phrases by label, read from data files; finds all that stand in a sentence, looking only at those that begin with a
@@ -57,10 +58,16 @@ public final class PhraseBook {
 
     /** Reads files that lie beside a class, in their order: classes of words have to come before their use. */
     public static PhraseBook of(Class<?> beside, String... files) {
+        return of(Stream.of(files)
+                .flatMap(file -> WordList.lines(beside, file).stream())
+                .toList());
+    }
+
+    /** The same from lines, without remarks and white space at their ends. */
+    static PhraseBook of(List<String> lines) {
         PhraseBook book = new PhraseBook();
-        for (String file : files) {
-            WordList.lines(beside, file).forEach(book::take);
-        }
+        lines.forEach(book::take);
+        book.requireExample();
         book.index();
         return book;
     }
@@ -75,14 +82,24 @@ public final class PhraseBook {
                 takeSet(rest.substring(0, colon), rest.substring(colon + 1).strip());
             }
             case "rule" -> {
+                requireExample();
                 if (!rules.add(rest)) {
                     throw new IllegalStateException("Two rules are called " + rest);
                 }
                 rule = rest;
             }
-            case "takes" -> form = rest;
+            case "takes" -> {
+                requireExample();
+                form = rest;
+            }
             case "yes" -> add(new PhraseOrigin(rule, form, rest));
             default -> throw new IllegalStateException("No list of phrases has such a line: " + line);
+        }
+    }
+
+    private void requireExample() {
+        if (!form.isEmpty()) {
+            throw new IllegalStateException("A form of " + rule + " has no example: " + form);
         }
     }
 

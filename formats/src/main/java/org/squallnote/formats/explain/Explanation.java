@@ -171,7 +171,8 @@ final class Explanation {
                     "\u201c" + promise.words().foldedIn(text) + "\u201d"
                             + promise.by()
                                     .map(day -> ", by " + Predictions.written(day))
-                                    .orElse(""));
+                                    .orElse("")
+                            + ", " + since(promise.because()));
         }
         reading.withdrawal()
                 .ifPresent(taken -> line("takes back", "\u201c" + taken.words().foldedIn(text) + "\u201d"));
