@@ -697,11 +697,21 @@ final class TurnStep {
             event.to().forEach(party -> await(party, event));
             return;
         }
-        for (String address : facts.asked()) {
-            if (!isAwaited(new Party("", address))) {
-                await(partyOf(address, event), event);
-            }
-        }
+        inOrderOfRecipients(facts.asked(), event)
+                .filter(address -> !isAwaited(new Party("", address)))
+                .forEach(address -> await(partyOf(address, event), event));
+    }
+
+    /** A set has no order that lasts; people see those asked as they were addressed. */
+    private static Stream<String> inOrderOfRecipients(Set<String> addresses, TurnEvent event) {
+        List<String> recipients = Stream.concat(event.to().stream(), event.cc().stream())
+                .map(Party::address)
+                .toList();
+        return Stream.concat(
+                recipients.stream().filter(addresses::contains).distinct(),
+                addresses.stream()
+                        .filter(address -> !recipients.contains(address))
+                        .sorted());
     }
 
     private void await(Party party, TurnEvent event) {
