@@ -10,11 +10,6 @@ final class AskedOfAll {
 
     private AskedOfAll() {}
 
-    /** Whether it may name who is to do it: "could Tom send it" does, "could you send it" does not. */
-    static boolean leavesRoomForADoer(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
-    }
-
     static boolean isOfAnybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
         for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
             String norm = sentence.norm(i);

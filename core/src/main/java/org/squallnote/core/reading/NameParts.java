@@ -16,7 +16,7 @@ final class NameParts {
 
     private NameParts() {}
 
-    /** The names of a person, given name first, without titles: "Hale-Booth, Dr Ann" is ann, hale-booth, hale, booth. */
+    /** A person's names, given name first, without titles: "Hale-Booth, Dr Ann" is ann, hale-booth, hale, booth. */
     static List<String> partsOf(String name) {
         String swapped = name;
         int comma = name.indexOf(',');

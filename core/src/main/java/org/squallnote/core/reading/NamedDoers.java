@@ -11,6 +11,11 @@ final class NamedDoers {
         this.people = people;
     }
 
+    /** Whether an ask may name who is to do it: "could Tom send it" does, "could you send it" does not. */
+    static boolean mayStandIn(Sentence sentence, SentenceAsks.FoundAsk ask) {
+        return ask.kind() != Ask.Kind.REQUEST || !sentence.norm(ask.from() + 1).equals("you");
+    }
+
     /** Somebody named as the one who is to do it: "could Ines send …", "I need Ines to sign". */
     Addressees in(Sentence sentence, int from, boolean need) {
         for (int at = Math.max(from, 0); at < Math.min(sentence.size() - 1, from + 6); at++) {

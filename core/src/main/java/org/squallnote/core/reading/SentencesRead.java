@@ -193,7 +193,7 @@ final class SentencesRead {
         int clause = asks.parts().firstOfClause(asks.parts().clauseOf(ask.from()));
         int subjectFrom = please ? Math.max(clause, ask.from() - 3) : ask.from();
         Addressees subject = doers.in(sentence, subjectFrom, ask.kind() == Ask.Kind.NEED);
-        if (!subject.addresses().isEmpty() && AskedOfAll.leavesRoomForADoer(sentence, ask)) {
+        if (!subject.addresses().isEmpty() && NamedDoers.mayStandIn(sentence, ask)) {
             return subject;
         }
         Vocatives.Call trailing = vocatives.trailing(sentence);

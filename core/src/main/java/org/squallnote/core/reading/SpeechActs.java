@@ -41,7 +41,7 @@ final class SpeechActs {
         return !said.isEmpty() && promises().isEmpty();
     }
 
-    /** Whether the first thing said thanks or confirms, or thanks stand behind a few words: "That's what I was after. Thanks!" */
+    /** Whether it thanks or confirms first, or behind a few words: "That's what I was after. Thanks!" */
     boolean opensWithThanks() {
         if (said.isEmpty()) {
             return false;

@@ -1,6 +1,7 @@
 package org.squallnote.core.rule;
 
 import java.util.List;
+import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 
 /** A rule, ready to be tried. */

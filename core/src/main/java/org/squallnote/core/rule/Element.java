@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordList;
 import org.squallnote.core.text.WordSet;
@@ -22,9 +23,6 @@ public final class RuleBook {
 
     /** Within which reach a group that goes by nearness looks for its words. */
     private static final int REACH = 40;
-
-    /** How many words of a sentence a group looks at that goes by the first word. */
-    private static final int LONGEST = 400;
 
     private static final String GO_ON = "go on with ";
 
@@ -83,10 +81,7 @@ public final class RuleBook {
         String key = space < 0 ? line : line.substring(0, space);
         String rest = space < 0 ? "" : line.substring(space).strip();
         switch (key) {
-            case "words" -> {
-                int colon = rest.indexOf(':');
-                lexicon.add(rest.substring(0, colon), rest.substring(colon + 1).strip());
-            }
+            case "words" -> lexicon.add(rest);
             case "group" -> {
                 close();
                 int colon = rest.indexOf(':');
@@ -224,8 +219,7 @@ public final class RuleBook {
 
     private static Optional<Found> onward(CompiledRule[] rules, Setting setting, int from, int toExclusive) {
         Found found = null;
-        int last = Math.min(toExclusive, from + LONGEST);
-        for (int i = from; i < last && found == null; i++) {
+        for (int i = from; i < toExclusive && found == null; i++) {
             found = first(rules, setting, i);
         }
         return Optional.ofNullable(found);

@@ -5,7 +5,6 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
@@ -63,7 +62,7 @@ final class Phrase {
     private final BitSet second;
     private final long[] needs;
 
-    Phrase(PhraseOrigin origin, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
+    Phrase(PhraseOrigin origin, Lexicon lexicon, ToIntFunction<String> numberOf) {
         this.label = origin.label();
         this.origin = origin;
         String line = origin.written();
@@ -77,7 +76,7 @@ final class Phrase {
                 case "*" -> all.add(Element.mark(Sort.ANY));
                 case ".." -> all.add(Element.mark(Sort.GAP));
                 case "," -> all.add(Element.mark(Sort.MARK));
-                default -> all.add(words(piece, sets, numberOf));
+                default -> all.add(words(piece, lexicon, numberOf));
             }
         }
         startsPart = anchored;
@@ -133,17 +132,13 @@ final class Phrase {
                 .toArray();
     }
 
-    private static Element words(String piece, Map<String, Set<String>> sets, ToIntFunction<String> numberOf) {
+    private static Element words(String piece, Lexicon lexicon, ToIntFunction<String> numberOf) {
         boolean optional = piece.startsWith("[");
         String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
         Set<String> words = new HashSet<>();
         for (String alternative : inner.split("\\|")) {
             if (alternative.startsWith("<")) {
-                Set<String> set = sets.get(alternative.substring(1, alternative.length() - 1));
-                if (set == null) {
-                    throw new IllegalStateException("No set " + alternative + " for " + piece);
-                }
-                words.addAll(set);
+                words.addAll(lexicon.words(alternative));
             } else {
                 words.add(alternative);
             }

@@ -14,15 +14,17 @@ import java.util.stream.Stream;
  * Phrases by label, read from data files; finds all that stand in a sentence, looking only at those that begin with a
  * word that stands there.
  *
- * <p>A file has lines {@code words NAME: words} and rules: {@code rule LABEL.NAME}, and for each of its forms {@code takes}
- * with a phrase and {@code yes} with a sentence in which it stands; see {@link Phrase} for how a phrase is written. Every word of a phrase has a number, so that matching compares numbers and looks each word of a sentence up once.
+ * <p>A file has lines {@code words NAME: words} and rules: {@code rule LABEL.NAME}, and for each of its forms
+ * {@code takes} with a phrase and {@code yes} with a sentence in which it stands; see {@link Phrase} for how a phrase is written and
+ * {@link Lexicon} for classes of words. Every word of a phrase has a number, so that matching compares numbers and looks each
+ * word of a sentence up once.
  */
 public final class PhraseBook {
 
     /** The number of a word that stands in no phrase. */
     static final int UNKNOWN = 0;
 
-    private final Map<String, Set<String>> sets = new HashMap<>();
+    private final Lexicon lexicon = new Lexicon(Map.of());
     private final Map<String, Integer> numbers = new HashMap<>();
     private final List<List<Phrase>> byFirstWord = new ArrayList<>(List.of(List.of()));
     /** By the numbers of the first word and the one behind it; words without phrases have an empty row. */
@@ -77,10 +79,7 @@ public final class PhraseBook {
         String key = line.substring(0, Math.max(space, 0));
         String rest = line.substring(space + 1).strip();
         switch (key) {
-            case "words" -> {
-                int colon = rest.indexOf(':');
-                takeSet(rest.substring(0, colon), rest.substring(colon + 1).strip());
-            }
+            case "words" -> lexicon.add(rest);
             case "rule" -> {
                 requireExample();
                 if (!rules.add(rest)) {
@@ -108,7 +107,7 @@ public final class PhraseBook {
             throw new IllegalStateException("This example belongs to no form of a rule: " + origin.example());
         }
         origins.add(origin);
-        Phrase phrase = new Phrase(origin, sets, this::numberOf);
+        Phrase phrase = new Phrase(origin, lexicon, this::numberOf);
         for (String first : phrase.firstWords()) {
             byFirstWord.get(numberOf(first)).add(phrase);
         }
@@ -122,7 +121,7 @@ public final class PhraseBook {
 
     private void index() {
         Set<String> words = new HashSet<>(numbers.keySet());
-        sets.values().forEach(words::addAll);
+        lexicon.all().forEach(words::add);
         all = WordSet.of(words);
         byVocabulary = new int[Vocabulary.edition() + 1];
         numbers.forEach((word, number) -> byVocabulary[Vocabulary.numberOf(word)] = number);
@@ -158,27 +157,12 @@ public final class PhraseBook {
         });
     }
 
-    private void takeSet(String name, String rest) {
-        Set<String> words = sets.computeIfAbsent(name, any -> new HashSet<>());
-        for (String word : rest.split("\\s+")) {
-            if (word.startsWith("<")) {
-                words.addAll(words(word.substring(1, word.length() - 1)));
-            } else {
-                words.add(word);
-            }
-        }
-    }
-
-    /** The words of a set. */
+    /** The words of a class. */
     public Set<String> words(String name) {
-        Set<String> words = sets.get(name);
-        if (words == null) {
-            throw new IllegalStateException("No word list is called " + name);
-        }
-        return words;
+        return lexicon.words("<" + name + ">");
     }
 
-    /** A set to look words up in. */
+    /** A class to look words up in. */
     public WordSet set(String name) {
         return WordSet.of(words(name));
     }

@@ -23,7 +23,7 @@ final class TurnStep {
 
     private static final int SHORTEST_TELLING_WORD = 4;
 
-    /** Thanks in a room, and promises for a mailbox, are about something that was written not longer ago than so many messages. */
+    /** Thanks in a room and promises for a mailbox are about one of so many messages before. */
     private static final int FARTHEST_ANSWER = 50;
 
     private final Earlier earlier;
@@ -120,7 +120,7 @@ final class TurnStep {
             withdraw(event);
         }
         answerInMyPlace(event);
-        boolean instructs = instructs(event);
+        boolean instructs = facts.asksMe() && instructs(event);
         boolean wasAwaited = isAwaited(event.from());
         if (!earlier.isNoAnswer(event)) {
             resumeAfterAnswer(event);
@@ -170,14 +170,18 @@ final class TurnStep {
                         .isPresent();
     }
 
-    /** "How do I open it?" "Hold the green button", "When shall we come?" "On Tuesday, please": tells me what to do since I wanted to know, and asks nothing. */
+    /**
+     * "How do I open it?" "Hold the green button"; "When shall we come?" "On Tuesday, please": tells me what to do or when
+     * since I wanted to know, and asks nothing.
+     */
     private boolean instructs(TurnEvent event) {
-        String what = event.facts().what();
-        return awaited.stream()
-                .filter(one -> isAnsweredBy(one, event))
-                .map(this::lastAskOf)
-                .anyMatch(
-                        ask -> (Wanted.isInstruction(what) && Wanted.asksWhatToDo(ask)) || Wanted.saysWhen(ask, what));
+        boolean instruction = Wanted.isInstruction(event.facts().what());
+        boolean choice = Wanted.isChoice(event.facts().what());
+        return (instruction || choice)
+                && awaited.stream()
+                        .filter(one -> isAnsweredBy(one, event))
+                        .map(this::lastAskOf)
+                        .anyMatch(ask -> (instruction && Wanted.asksWhatToDo(ask)) || (choice && Wanted.asksWhen(ask)));
     }
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
@@ -434,11 +438,20 @@ final class TurnStep {
                         .filter(mine -> mine.direction() == Direction.OUTGOING
                                 && !mine.sentAt().isBefore(one.since()))
                         .filter(mine -> mine.reminder()
-                                || mine.facts().asked().isEmpty()
+                                || tellsWhatTheyAskedFor(mine, event.from(), one)
                                 || (mine.isAddressedTo(one.party().address())
                                         && !mine.facts()
                                                 .asked()
                                                 .contains(event.from().address())))
+                        .isPresent();
+    }
+
+    /** Somebody else than the one asked wanted to know more before they answer: what I told them is about the same ask. */
+    private boolean tellsWhatTheyAskedFor(TurnEvent mine, Party other, Awaited one) {
+        return mine.facts().asked().isEmpty()
+                && mine.answers()
+                        .flatMap(earlier::message)
+                        .filter(theirs -> theirs.from().isSameAs(other) && answersIt(theirs, one.messageId()))
                         .isPresent();
     }
 
@@ -602,13 +615,18 @@ final class TurnStep {
         }
     }
 
-    /** "That isn't ours; please write to its chairman", "Friday, please": an answer to who asked me, of whom nothing is wanted. */
+    /**
+     * "That isn't ours; please write to its chairman", "Friday, please": an answer to who asked me, of whom nothing is
+     * wanted.
+     */
     private boolean onlyAnswers(TurnEvent event) {
-        String what = event.facts().what();
-        return debts.stream()
-                .filter(debt -> event.isAddressedTo(debt.to().address())
-                        && event.facts().asked().equals(Set.of(debt.to().address())))
-                .anyMatch(debt -> Wanted.refersElsewhere(what) || Wanted.saysWhen(debt.what(), what));
+        boolean elsewhere = Wanted.refersElsewhere(event.facts().what());
+        boolean choice = Wanted.isChoice(event.facts().what());
+        return (elsewhere || choice)
+                && debts.stream()
+                        .filter(debt -> event.isAddressedTo(debt.to().address())
+                                && event.facts().asked().equals(Set.of(debt.to().address())))
+                        .anyMatch(debt -> elsewhere || Wanted.asksWhen(debt.what()));
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */

@@ -45,7 +45,7 @@ final class Wanted {
 
     /** "Tuesday afternoon, please." */
     private static final Pattern CHOICE =
-            Pattern.compile("^\\W*([\\p{L}\\d:']+ ){1,4}please\\W*$|^\\W*([\\p{L}\\d:']+ ?){1,4}, please\\W*$");
+            Pattern.compile("^[^\\p{L}\\d]*[\\p{L}\\d:']+( [\\p{L}\\d:']+){0,3},? please[^\\p{L}\\d]*$");
 
     /** "Could you answer my question about the scaffolding?", "any news?": about what was asked before. */
     private static final Pattern REMINDS = Pattern.compile(
@@ -120,11 +120,15 @@ final class Wanted {
                         .find();
     }
 
-    /** Whether "Tuesday afternoon, please" only says when, as it was asked. */
-    static boolean saysWhen(String asked, String choice) {
-        return ASKS_WHEN.matcher(inSmall(asked)).find()
-                && CHOICE.matcher(inSmall(choice)).find()
-                && !DOING_NOW.matcher(inSmall(choice)).find();
+    /** Whether it may only say when: "Tuesday afternoon, please". */
+    static boolean isChoice(String ask) {
+        String words = inSmall(ask);
+        return CHOICE.matcher(words).find() && !DOING_NOW.matcher(words).find();
+    }
+
+    /** Whether it wants to know when. */
+    static boolean asksWhen(String ask) {
+        return ASKS_WHEN.matcher(inSmall(ask)).find();
     }
 
     /** Whether it only comes back to what was asked before. */
