@@ -42,6 +42,12 @@ describe('ways to ask that misled', () => {
     expect(second?.text()).toContain('wrong once')
   })
 
+  it('say of one more form that it is one', async () => {
+    server.answers('GET', '/api/ways-to-ask', [{ ...WAY, forms: 2 }])
+    const page = await opened(WaysToAskSection)
+    expect(page.find('[data-test=way]').text()).toContain('and one more form of request.modal-you')
+  })
+
   it('are taken for no ask, and heard again', async () => {
     const page = await opened(WaysToAskSection)
     const [first, second] = page.findAll('[data-test=way] button')

@@ -10,6 +10,14 @@ import Note from '@/ui/Note.vue'
 const ways = useWaysToAsk()
 const lines = computed(() => ways.data.value ?? [])
 
+/** How many forms go with the one that misled. */
+function others(forms: number): string {
+  if (forms < 2) {
+    return ''
+  }
+  return forms === 2 ? 'and one more form of ' : `and ${forms - 1} more forms of `
+}
+
 function hear(way: string, heard: boolean): void {
   void run((header) => client.PUT('/api/ways-to-ask', { params: { header }, body: { way, heard } }))
 }
@@ -37,11 +45,9 @@ function hear(way: string, heard: boolean): void {
       class="border-line flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 border-b px-3 py-1 last:border-0"
       data-test="way"
     >
-      <span class="min-w-0 flex-1 wrap-anywhere"
+      <span class="min-w-0 flex-1 wrap-anywhere max-sm:basis-full"
         >as in “{{ line.example }}”
-        <span class="text-ink-soft text-sm"
-          >{{ line.forms > 1 ? `and ${line.forms - 1} more forms of ` : '' }}{{ line.way }}</span
-        ></span
+        <span class="text-ink-soft text-sm">{{ others(line.forms) }}{{ line.way }}</span></span
       >
       <span class="text-ink-soft">{{
         line.overruled === 1 ? 'wrong once' : `wrong ${line.overruled} times`
