@@ -10,8 +10,8 @@ import org.squallnote.core.text.Span;
  * @param words the sentence
  * @param by when, where it says so
  * @param ofAnAnswer whether it only says that an answer will come ("I'll get back to you on Monday")
- * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom")
- * @param toNobodyByName whether it names nobody ("will do" in a room)
+ * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom") or to nobody ("I'll read it on Sunday")
+ * @param toNobodyByName whether it names nobody ("will do" in a room), so that it puts an answer off without binding
  * @param because the rule that makes it a promise
  */
 public record Promise(

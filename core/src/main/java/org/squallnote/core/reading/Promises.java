@@ -25,13 +25,20 @@ final class Promises {
     /** At most one for each sentence. */
     List<Promise> in(List<ReadSentence> said) {
         List<Promise> promises = new ArrayList<>();
+        boolean asked = false;
         for (ReadSentence read : said) {
-            in(read).ifPresent(promises::add);
+            asked |= !read.found().isEmpty();
+            in(read, asked).ifPresent(promises::add);
         }
         return promises;
     }
 
     Optional<Promise> in(ReadSentence read) {
+        return in(read, false);
+    }
+
+    /** @param asked whether the writer has asked for something in the same message: what they do with it binds nobody */
+    private Optional<Promise> in(ReadSentence read, boolean asked) {
         Sentence sentence = read.sentence();
         if (sentence.isQuestion()) {
             return Optional.empty();
@@ -43,13 +50,14 @@ final class Promises {
                 continue;
             }
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !ConditionalPromises.isOne(read, act)) {
-                boolean holding = read.hasIn("holding", read.parts().unitOf(act.fromInclusive()));
+                int unit = read.parts().unitOf(act.fromInclusive());
+                boolean forOneself = read.hasIn("for-oneself", unit) || (asked && read.hasIn("collects", unit));
                 return Optional.of(new Promise(
                         sentence.span(),
                         promisedBy(read, act),
-                        holding,
-                        !read.isToReader() || isToAnother(read, act),
-                        !read.spokenTo().areSaid() && !isToAnother(read, act),
+                        read.hasIn("holding", unit),
+                        forOneself || !read.isToReader() || isToAnother(read, act),
+                        forOneself || (!read.spokenTo().areSaid() && !isToAnother(read, act)),
                         new Reason(act.origin().name(), act.origin().example())));
             }
         }

@@ -39,6 +39,23 @@ final class QuestionShapes {
         this.parts = parts;
     }
 
+    /** "The blue door, half past twelve?": names something and has no words that ask. */
+    static boolean areMissingIn(Sentence sentence) {
+        if (sentence.size() > LONGEST_ABOUT_A_DAY) {
+            return false;
+        }
+        for (int i = 0; i < sentence.size(); i++) {
+            boolean asks = AUXILIARIES.has(sentence, i)
+                    || QUESTION_WORDS.has(sentence, i)
+                    || QUESTION_IS.has(sentence, i)
+                    || sentence.at(i).is("or");
+            if (asks) {
+                return false;
+            }
+        }
+        return true;
+    }
+
     /** The first word behind those that only lead in to it. */
     int afterLeadIn(int from) {
         int i = from;

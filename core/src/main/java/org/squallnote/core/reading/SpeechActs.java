@@ -118,7 +118,8 @@ final class SpeechActs {
 
     /** Whether besides greetings, thanks, an introduction, promises and reasons there are only questions. */
     boolean onlyAsksBack() {
-        return new QuestionsBack(promises).areAll(said);
+        // "Can I have until Thursday? The children are ill."
+        return new QuestionsBack(promises).areAll(said) || (says("postpones") && !says("fulfils"));
     }
 
     private boolean saysYesOrNo() {

@@ -15,6 +15,8 @@ import org.squallnote.core.dates.DateContext;
  *     names nothing but a time ("in an hour")
  * @param by that time, where it is a day or a moment
  * @param fulfils whether it says that something is done or handed over ("attached", "I have one")
+ * @param denies whether it says that the writer has or knows nothing of it ("not me")
+ * @param proposes whether it asks whether something else would do ("how about Thursday?")
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
  * @param handsTo their addresses, where they are known
  */
@@ -23,11 +25,14 @@ public record TakingUp(
         boolean plans,
         Optional<LocalDateTime> by,
         boolean fulfils,
+        boolean denies,
+        boolean proposes,
         boolean leavesIt,
         Set<String> handsTo) {
 
     /** Takes up nothing. */
-    public static final TakingUp NOTHING = new TakingUp(false, false, Optional.empty(), false, false, Set.of());
+    public static final TakingUp NOTHING =
+            new TakingUp(false, false, Optional.empty(), false, false, false, false, Set.of());
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
@@ -44,6 +49,8 @@ public record TakingUp(
         boolean agrees = !said.isEmpty();
         boolean plans = false;
         boolean fulfils = false;
+        boolean denies = false;
+        boolean proposes = false;
         boolean leavesIt = false;
         Set<String> named = Set.of();
         int looked = 0;
@@ -55,6 +62,9 @@ public record TakingUp(
             }
             agrees &= read.asks().isEmpty() && isAgreement(read);
             fulfils |= read.has("fulfils");
+            denies |= read.has("denies");
+            proposes |= read.sentence().isQuestion()
+                    && (read.has("proposes") || QuestionShapes.areMissingIn(read.sentence()));
             if (looked++ < MOST_LOOKED_AT) {
                 Optional<Set<String>> others = HandingOn.leftTo(read, people, named);
                 named = HandingOn.lastNamed(read.sentence(), people, named);
@@ -67,7 +77,15 @@ public record TakingUp(
             }
         }
         boolean onlySalutations = said.stream().allMatch(ReadSentence::isSalutation);
-        return new TakingUp(agrees && !onlySalutations, plans && !fulfils, by, fulfils, leavesIt && !fulfils, handsTo);
+        return new TakingUp(
+                agrees && !onlySalutations,
+                plans && !fulfils,
+                by,
+                fulfils,
+                denies && !fulfils,
+                proposes,
+                leavesIt && !fulfils,
+                handsTo);
     }
 
     private static boolean isAgreement(ReadSentence read) {

@@ -44,6 +44,8 @@ import org.squallnote.core.reading.Withdrawal;
  * @param agrees whether it says nothing but yes, willingly
  * @param plans whether it says what happens at a time to come, which {@code promisedBy} is then
  * @param fulfils whether it says that something is done or handed over
+ * @param denies whether it says that the writer has or knows nothing of it
+ * @param proposes whether it asks whether something else would do
  * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
@@ -73,6 +75,8 @@ public record Facts(
         boolean agrees,
         boolean plans,
         boolean fulfils,
+        boolean denies,
+        boolean proposes,
         Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
@@ -119,7 +123,7 @@ public record Facts(
                 .asksMe(reading.asksMe())
                 .asked(asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()))
                 .askedByName(asks.stream().anyMatch(Ask::named))
-                .openToAll(!asks.isEmpty() && asks.stream().allMatch(Ask::openToAll))
+                .openToAll(areOpenToAll(asks))
                 .what(asks.stream()
                         // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
                         .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
@@ -153,6 +157,8 @@ public record Facts(
                 .agrees(reading.takingUp().agrees())
                 .plans(reading.takingUp().plans())
                 .fulfils(reading.takingUp().fulfils())
+                .denies(reading.takingUp().denies())
+                .proposes(reading.takingUp().proposes())
                 .handsTo(reading.takingUp().handsTo())
                 .returnsOn(reading.returnsOn())
                 .failedRecipients(reading.failedRecipients())
@@ -205,6 +211,14 @@ public record Facts(
     /** What somebody is asked. */
     String asked(Party party) {
         return asks.getOrDefault(party.address(), what);
+    }
+
+    /** "We're short of cars. Could either of you take three?": what is needed is asked of whoever does it. */
+    private static boolean areOpenToAll(List<Ask> asks) {
+        return asks.stream().anyMatch(Ask::openToAll)
+                && asks.stream()
+                        .allMatch(ask -> ask.openToAll()
+                                || (ask.kind() == Ask.Kind.NEED && ask.asked().size() > 1));
     }
 
     private static String bounded(String words) {

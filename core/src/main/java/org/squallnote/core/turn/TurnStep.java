@@ -181,7 +181,8 @@ final class TurnStep {
                 && awaited.stream()
                         .filter(one -> isAnsweredBy(one, event))
                         .map(this::lastAskOf)
-                        .anyMatch(ask -> (instruction && Wanted.asksWhatToDo(ask)) || (choice && Wanted.asksWhen(ask)));
+                        .anyMatch(ask ->
+                                (instruction && Wanted.asksWhatToDo(ask)) || (choice && Wanted.asksForAChoice(ask)));
     }
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
@@ -500,7 +501,7 @@ final class TurnStep {
                 continue;
             }
             was = true;
-            if (facts.questionBack() && facts.asksMe()) {
+            if (facts.questionBack() && facts.asksMe() && !isAnsweredByAProposal(one, event)) {
                 awaited.remove(i);
                 if (facts.answersLater()) {
                     awaited.add(i, one.promisedBy(event));
@@ -516,7 +517,7 @@ final class TurnStep {
                 awaited.set(i, one.stillMissing(earlier.wordOn(event).get().missing()));
             } else {
                 awaited.remove(i);
-                open |= one.openToAll();
+                open |= one.openToAll() && !facts.denies();
                 noteAnswer(one, event);
             }
         }
@@ -531,6 +532,11 @@ final class TurnStep {
             }
         }
         return was;
+    }
+
+    /** "Where?" "The blue door, half past twelve?" */
+    private boolean isAnsweredByAProposal(Awaited one, TurnEvent event) {
+        return event.facts().proposes() && Wanted.asksForAChoice(lastAskOf(one));
     }
 
     /** What I have asked somebody last: what they write next is about that. */
@@ -626,7 +632,7 @@ final class TurnStep {
                 && debts.stream()
                         .filter(debt -> event.isAddressedTo(debt.to().address())
                                 && event.facts().asked().equals(Set.of(debt.to().address())))
-                        .anyMatch(debt -> elsewhere || Wanted.asksWhen(debt.what()));
+                        .anyMatch(debt -> elsewhere || Wanted.asksWhichOf(debt.what()));
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */
@@ -658,7 +664,10 @@ final class TurnStep {
                 continue;
             }
             owed = true;
-            if (asksBack) {
+            if (asksBack && facts.proposes() && Wanted.isAboutAPlan(debt.what())) {
+                // "Are we still on for tonight?" "Can we do tomorrow instead?"
+                debts.remove(i);
+            } else if (asksBack) {
                 debts.remove(i);
                 paused.add(new Paused(debt, List.copyOf(facts.asked()), event.messageId()));
             } else if (facts.putsOff(debt.what())) {

@@ -34,7 +34,7 @@ final class Wanted {
     /** "How do I open it?", "Shall we keep it?" */
     private static final Pattern WHAT_TO_DO = Pattern.compile(
             "\\b(how|what|where|which|when) [\\p{L}\\d' ]{0,40}\\b(do|can|could|should|shall|must|may) (i|we)\\b"
-                    + "|(^|[,:;.!] ?|\\b(and|or|so) )(shall|should|may|can|could) (i|we)\\b|\\bwhat to do\\b");
+                    + "|(^|[,:;.!] ?|\\b(and|or|so) )((shall|should|may|can|could|must) (i|we)|(do|will) (i|we) (have|need) to)\\b|\\bwhat to do\\b");
 
     /** "Please write to its chairman", "ask Tom". */
     private static final Pattern ELSEWHERE = Pattern.compile(
@@ -44,8 +44,8 @@ final class Wanted {
             Pattern.compile("\\b(when|which days?|what (day|time)s?|how (soon|early|late)|day or|or \\w+day)\\b");
 
     /** "Tuesday afternoon, please." */
-    private static final Pattern CHOICE =
-            Pattern.compile("^[^\\p{L}\\d]*[\\p{L}\\d:']+( [\\p{L}\\d:']+){0,3},? please[^\\p{L}\\d]*$");
+    private static final Pattern CHOICE = Pattern.compile(
+            "^[^\\p{L}\\d]*[\\p{L}\\d:']+( [\\p{L}\\d:']+){0,3},? please([^\\p{L}\\d]*$|[,;:.] (i|i'm|i've|we|it|it's|that|my|our|the)\\b)");
 
     /** "Could you answer my question about the scaffolding?", "any news?": about what was asked before. */
     private static final Pattern REMINDS = Pattern.compile(
@@ -73,6 +73,15 @@ final class Wanted {
     /** "Send it please" says more than when. */
     private static final Pattern DOING_NOW = Pattern.compile(
             "\\b(send|call|ring|tell|give|bring|come|let|do|make|ask|check|wait|it|me|us|him|her|them)\\b");
+
+    /** "Please call us on channel 12" says how it is done. */
+    private static final Pattern CALL_US =
+            Pattern.compile("\\b(call|ring|phone|hail) (me|us) (on|at|via|by)\\b|\\bneeded\\b");
+
+    /** "M or L?", "a new one or your money back?" */
+    private static final Pattern ONE_OR_OTHER = Pattern.compile("\\bor\\b[^?]*\\?");
+
+    private static final Pattern OF_US = Pattern.compile("\\b(we|you|us)\\b");
 
     private Wanted() {}
 
@@ -105,7 +114,10 @@ final class Wanted {
 
     /** Whether it tells somebody what to do and wants nothing back. */
     static boolean isInstruction(String ask) {
-        return !ask.isBlank() && !WANTED_BACK.matcher(inSmall(ask)).find();
+        return !ask.isBlank()
+                && !WANTED_BACK
+                        .matcher(CALL_US.matcher(inSmall(ask)).replaceAll(""))
+                        .find();
     }
 
     /** Whether it tells somebody to turn to somebody else, and wants nothing back. */
@@ -126,9 +138,24 @@ final class Wanted {
         return CHOICE.matcher(words).find() && !DOING_NOW.matcher(words).find();
     }
 
-    /** Whether it wants to know when. */
-    static boolean asksWhen(String ask) {
-        return ASKS_WHEN.matcher(inSmall(ask)).find();
+    /** Whether it wants one thing out of several to be named: a day, a place, a number. */
+    static boolean asksForAChoice(String ask) {
+        String words = inSmall(ask);
+        return asksWhichOf(ask) || (!isToBeDone(ask) && ASKS_WHAT.matcher(words).find());
+    }
+
+    /** Whether it wants one of two things, or a day: "ten, please" to "how many?" orders them, "Friday, please" orders nothing. */
+    static boolean asksWhichOf(String ask) {
+        String words = inSmall(ask);
+        return ONE_OR_OTHER.matcher(words).find() || ASKS_WHEN.matcher(words).find();
+    }
+
+    /** "Are we still on for tonight?", "are you free on Friday?": another day is an answer as well. */
+    static boolean isAboutAPlan(String ask) {
+        String words = inSmall(ask);
+        return !isToBeDone(ask)
+                && !ASKS_WHAT.matcher(words).find()
+                && OF_US.matcher(words).find();
     }
 
     /** Whether it only comes back to what was asked before. */

@@ -68,8 +68,8 @@ class FormExamplesTest {
                         reading.opensWithThanks(),
                         reading.holding(),
                         reading.promises().stream()
-                                .map(promise ->
-                                        promise.words() + " " + promise.by().map(Deadline::end))
+                                .map(promise -> promise.words() + " "
+                                        + promise.by().map(Deadline::end) + " " + promise.toSomebodyElse())
                                 .toList(),
                         reading.withdrawal(),
                         reading.solved(),
