@@ -11,6 +11,10 @@ final class QuestionsBack {
     /** How a sentence begins that says why the question before it is asked, not what was done. */
     private static final WordSet REASON_STARTS = Phrases.BOOK.set("begins-a-reason");
 
+    private static final WordSet WRITER = Phrases.BOOK.set("writer");
+
+    private static final WordSet DENYING = Phrases.BOOK.set("denying");
+
     private final Promises promises;
 
     QuestionsBack(Promises promises) {
@@ -20,6 +24,7 @@ final class QuestionsBack {
     /** Whether besides greetings, thanks, an introduction, promises and reasons there are only questions. */
     boolean areAll(List<ReadSentence> said) {
         boolean asked = false;
+        boolean may = said.stream().anyMatch(QuestionsBack::asksPermission);
         for (ReadSentence read : said) {
             boolean question = asks(read, Ask.Kind.QUESTION)
                     || (read.sentence().isQuestion() && !read.found().isEmpty());
@@ -37,6 +42,7 @@ final class QuestionsBack {
                     || read.has("reason")
                     || (promises.in(read).isPresent() && read.found().isEmpty())
                     || (asked && isReasonBehind(read))
+                    || (may && isObstacle(read))
                     || isGreetingOnly(read);
             // "I'd need the date for that. When would you like to begin?"
             // "Sure, if you give me the receipt."
@@ -81,6 +87,18 @@ final class QuestionsBack {
                 && !read.has("solved")
                 && !read.has("promise")
                 && !read.has("holding");
+    }
+
+    private static boolean asksPermission(ReadSentence read) {
+        return read.sentence().isQuestion() && read.has("permission") && !read.found().isEmpty();
+    }
+
+    /** "I have no printer at home. Can I drop in and sign it?" */
+    private static boolean isObstacle(ReadSentence read) {
+        return read.found().isEmpty()
+                && !SpeechActs.saysYesOrNo(read.sentence())
+                && WRITER.hasAnyOf(read.sentence())
+                && DENYING.hasAnyOf(read.sentence());
     }
 
     private static boolean isGreetingOnly(ReadSentence read) {

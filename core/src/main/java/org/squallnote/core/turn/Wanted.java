@@ -25,7 +25,7 @@ final class Wanted {
             Pattern.compile("\\bwhen (can|could|may) (i|we) (have|see|collect)\\b|^where('s| is| are) (my|our) ");
 
     private static final Pattern DOING = Pattern.compile(
-            "\\b((can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
+            "\\b((can|could|may|might) [a-z' ]{1,40}\\bbe [a-z]+(ed|en|wn|nt|pt|ld|ut)\\b|(can|could|would|will|might|may) (you|[a-z]+ please)|you (can|could|would|might)|please|kindly|would you mind|i need|we need|need you"
                     + "|want you|like you|ask you)\\b");
 
     private static final Pattern QUESTION = Pattern.compile("(^|[,:;.!] ?|\\bso )(and |or |but )?(" + WHAT
