@@ -37,7 +37,7 @@ final class QuestionsBack {
             }
             // "Of course you may. Do you need benches?" has answered.
             boolean allows = read.has("willing") && read.sentence().hasWord("you");
-            boolean aside = (read.consistsOf("thanks", "willing") && !allows)
+            boolean aside = (read.consistsOf("thanks", "willing", "praise") && !allows)
                     || read.has("introduction")
                     || read.has("reason")
                     || (promises.in(read).isPresent() && read.found().isEmpty())
@@ -90,7 +90,9 @@ final class QuestionsBack {
     }
 
     private static boolean asksPermission(ReadSentence read) {
-        return read.sentence().isQuestion() && read.has("permission") && !read.found().isEmpty();
+        return read.sentence().isQuestion()
+                && read.has("permission")
+                && !read.found().isEmpty();
     }
 
     /** "I have no printer at home. Can I drop in and sign it?" */

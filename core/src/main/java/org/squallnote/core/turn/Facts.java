@@ -175,6 +175,11 @@ public record Facts(
         return holding || promises || ((agrees || (plans && !solved)) && Wanted.isToBeDone(ask));
     }
 
+    /** Whether it asks something, and nobody in so many words. */
+    boolean asksNobodyByName() {
+        return asked.isEmpty() && !askedByName && !openToAll && !what.isEmpty();
+    }
+
     /** The same with the user's own word on whether it asks them, which holds against what was read. */
     public Facts asking(boolean me) {
         if (me == asksMe) {

@@ -727,6 +727,18 @@ final class TurnStep {
         inOrderOfRecipients(facts.asked(), event)
                 .filter(address -> !isAwaited(new Party("", address)))
                 .forEach(address -> await(partyOf(address, event), event));
+        askWhoWasAnswered(event);
+    }
+
+    /** What I ask in a room in answer to somebody's message, I ask that one. */
+    private void askWhoWasAnswered(TurnEvent event) {
+        Facts facts = event.facts();
+        if (event.channel() == Channel.CHAT && facts.asksNobodyByName()) {
+            event.answers()
+                    .flatMap(earlier::message)
+                    .filter(one -> one.direction() == Direction.INCOMING)
+                    .ifPresent(one -> await(one.from(), event));
+        }
     }
 
     /** A set has no order that lasts; people see those asked as they were addressed. */
