@@ -31,20 +31,29 @@ final class ImportBench {
         List<String> parsing =
                 with(java, "-cp", System.getProperty("java.class.path"), PlainParsing.class.getName(), mbox.toString());
         Path prepared = withAnAccount(Files.createDirectory(data.resolve("prepared")));
+        List<String> reading =
+                with(java, "-cp", System.getProperty("java.class.path"), PlainReading.class.getName(), mbox.toString());
+        Path single = GeneratedMbox.writePlain(1, 3, Instant.now());
         List<Double> parsed = new ArrayList<>();
+        List<Double> read = new ArrayList<>();
+        List<Double> started = new ArrayList<>();
         List<Double> imported = new ArrayList<>();
         double times = 0;
         try {
             for (int round = 0; round < ROUNDS; round++) {
                 parsed.add(seconds(parsing));
+                read.add(seconds(reading));
                 Path fresh = data.resolve("round" + round);
                 FileSystemUtils.copyRecursively(prepared, fresh);
+                started.add(seconds(
+                        with(java, "-jar", application.toString(), "--data=" + fresh, "import", single.toString())));
                 imported.add(seconds(
                         with(java, "-jar", application.toString(), "--data=" + fresh, "import", mbox.toString())));
                 times = (double) size(fresh) / Files.size(mbox);
             }
         } finally {
             Files.delete(mbox);
+            Files.delete(single);
             FileSystemUtils.deleteRecursively(data);
         }
         System.out.printf(
@@ -54,6 +63,11 @@ final class ImportBench {
                 Bench.median(imported) / Bench.median(parsed),
                 Bench.median(imported),
                 Bench.median(parsed));
+        System.out.printf(
+                Locale.ROOT,
+                "Of that, in times the same: %.1f to start and import a single message; %.1f to parse and read all, as a process that stores nothing%n",
+                Bench.median(started) / Bench.median(parsed),
+                Bench.median(read) / Bench.median(parsed));
         System.out.printf(
                 Locale.ROOT, "The data folder right after it: %.2f times the file (goal: at most 2)%n", times);
     }

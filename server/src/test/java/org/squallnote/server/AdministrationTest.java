@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
+import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -18,6 +19,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -145,5 +147,23 @@ class AdministrationTest {
                             "/api/local/password?signIn=ines"))
                     .isIn(401, 403);
         }
+    }
+
+    /** What a killed application leaves behind keeps nobody from taking an account in. */
+    @Test
+    void anAccountIsTakenInAfterTheApplicationWasKilled() throws IOException {
+        int free;
+        try (ServerSocket socket = new ServerSocket(0)) {
+            free = socket.getLocalPort();
+        }
+        Files.createDirectories(data);
+        Files.writeString(data.resolve("running"), free + "\ntoken\n");
+        Path archive = folder.resolve("account.zip");
+        try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(archive))) {
+            zip.putNextEntry(new ZipEntry("manifest.json"));
+            zip.closeEntry();
+        }
+        assertThat(RunningApplication.handOver(new String[] {"--data=" + data, "import", archive.toString()}))
+                .isFalse();
     }
 }

@@ -84,6 +84,7 @@ public final class RunningApplication {
             }
             for (String name : words.subList(1, words.size())) {
                 if (AccountImport.isArchive(Path.of(name))) {
+                    requireAnswer(client, lines);
                     throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
                             + " nothing else is written meanwhile. Nothing was taken in.");
                 }
@@ -113,6 +114,11 @@ public final class RunningApplication {
             Thread.currentThread().interrupt();
             return true;
         }
+    }
+
+    /** Throws where nothing listens any more: then the application was killed, and nothing is in the way. */
+    private static void requireAnswer(HttpClient client, List<String> lines) throws IOException, InterruptedException {
+        client.send(request(lines, "", "/api/local/accounts").GET().build(), HttpResponse.BodyHandlers.discarding());
     }
 
     private static String address(Path name) {
