@@ -47,7 +47,7 @@ public final class Explain {
             ./squallnote explain --jsonl FILE...
                 one prediction line for each line of JSON Lines
             ./squallnote explain --rules [WORDS]
-                the rules about dates and the ways to ask with their examples, or those in whose name these words stand
+                all rules that messages are read by, or every form of those in whose name these words stand
             ./squallnote explain --threads FILE...
                 the messages of .eml and mbox files, numbered in their order, threaded as RFC 5256 REFERENCES says
             """;
@@ -76,8 +76,8 @@ public final class Explain {
     public static int run(String[] arguments, PrintStream out, PrintStream problems) {
         Explain explain = new Explain(out, problems);
         if (arguments.length > 0 && arguments[0].equals(RULES)) {
-            String words = arguments.length > 1 ? arguments[1] : "";
-            Explanation.ofRules(words).forEach(out::println);
+            List<String> lines = arguments.length > 1 ? Explanation.ofRules(arguments[1]) : RuleTable.lines();
+            lines.forEach(out::println);
             return 0;
         }
         try {

@@ -89,7 +89,7 @@ final class Explanation {
     /**
      * The rules about dates, the forms of the rules about words, and the shapes of sentences that ask, one in each line.
      *
-     * @param words what stands in their names; empty for all
+     * @param words what stands in their names
      */
     static List<String> ofRules(String words) {
         List<String> lines = new ArrayList<>();

@@ -1,0 +1,51 @@
+package org.squallnote.formats.explain;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.squallnote.core.reading.ReadingRules;
+import org.squallnote.core.rule.Reason;
+import org.squallnote.core.rule.Rule;
+import org.squallnote.core.text.PhraseOrigin;
+
+/** All rules that messages are read by, one row each, as docs/reading-rules.md shows them. */
+final class RuleTable {
+
+    private RuleTable() {}
+
+    /** The table in Markdown: a heading of two lines, then a row for each rule in the order of the files. */
+    static List<String> lines() {
+        List<String> lines = new ArrayList<>(List.of("| rule | forms | as in | but not |", "|---|---:|---|---|"));
+        byRule().forEach((name, forms) ->
+                lines.add(row(name, forms.size(), forms.get(0).example(), "")));
+        ReadingRules.ofShapes().forEach(shape -> lines.add(row(shape)));
+        for (Rule rule : ReadingRules.ofDates()) {
+            lines.add(row(
+                    rule.id(),
+                    rule.takes().size(),
+                    rule.yes().get(0),
+                    rule.no().stream().findFirst().orElse("")));
+        }
+        lines.add(row(ReadingRules.ofDatesNamedBefore()));
+        return lines;
+    }
+
+    private static Map<String, List<PhraseOrigin>> byRule() {
+        return ReadingRules.ofWords().stream()
+                .collect(Collectors.groupingBy(PhraseOrigin::name, LinkedHashMap::new, Collectors.toList()));
+    }
+
+    /** What is known by the shape of a sentence has no forms. */
+    private static String row(Reason shape) {
+        return Stream.of(shape.rule(), "", shape.example(), "").collect(Collectors.joining(" | ", "| ", " |"));
+    }
+
+    private static String row(String rule, int forms, String example, String butNot) {
+        return Stream.of(rule, Integer.toString(forms), example, butNot)
+                .map(cell -> cell.replace("|", "\\|"))
+                .collect(Collectors.joining(" | ", "| ", " |"));
+    }
+}
