@@ -63,6 +63,20 @@ class ReadingTest extends ServerTest {
     }
 
     @Test
+    void whatIsPromisedSaysByWhichRuleAndWhatIsForOneselfIsNotMarked() {
+        String text = "Hi Ines,\n\nI'll send you the drawing on Friday.\n\nThe plan I'll read it on the train.";
+        arrive(me, mail(2, "b@x.example", "Drawing", "", text));
+        JsonNode view = get(me, "/api/messages/" + messageId(me, "b@x.example"));
+        JsonNode marks = view.path("reading").path("marks");
+
+        assertThat(marks.size()).isEqualTo(1);
+        assertThat(marks.path(0).path("kind").asString("")).isEqualTo("PROMISE");
+        assertThat(words(view.path("ownWords").asString(""), marks.path(0)))
+                .isEqualTo("I'll send you the drawing on Friday.");
+        assertThat(marks.path(0).path("why").asString("")).isEqualTo("a promise, as in \u201cI'll do it.\u201d");
+    }
+
+    @Test
     void aFollowUpEndsWhenMyAnswerIsSeenAndUndoOpensItAgain() {
         String followUp = followUp(true);
         arrive(me, mine(2, "b@x.example", "a@x.example", "Here it is.", TUESDAY));

@@ -20,4 +20,10 @@ public record Promise(
         boolean ofAnAnswer,
         boolean toSomebodyElse,
         boolean toNobodyByName,
-        Reason because) {}
+        Reason because) {
+
+    /** Whether its writer says what they will do, and owes it to nobody: "I'll read it on Sunday". */
+    public boolean isForOneself() {
+        return toSomebodyElse && toNobodyByName;
+    }
+}

@@ -72,7 +72,13 @@ record ReadingView(
                 .filter(deadline -> !deadline.inSubject())
                 .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, explained(deadline)));
         for (Promise promise : reading.promises()) {
-            marks.add(promise.words(), MarkKind.PROMISE, outgoing ? "you promise here" : "a promise");
+            if (!promise.isForOneself()) {
+                String says = outgoing ? "you promise here, " : "a promise, ";
+                marks.add(
+                        promise.words(),
+                        MarkKind.PROMISE,
+                        says + promise.because().inWords());
+            }
         }
         reading.hintedReplyBy()
                 .filter(deadline -> !deadline.inSubject())
