@@ -37,7 +37,7 @@ final class QuestionsBack {
             }
             // "Of course you may. Do you need benches?" has answered.
             boolean allows = read.has("willing") && read.sentence().hasWord("you");
-            boolean aside = (read.consistsOf("thanks", "willing", "praise") && !allows)
+            boolean aside = (read.consistsOf("thanks", "willing", "praise", "apology") && !allows)
                     || read.has("introduction")
                     || read.has("reason")
                     || (promises.in(read).isPresent() && read.found().isEmpty())
@@ -97,7 +97,7 @@ final class QuestionsBack {
 
     /** "I have no printer at home. Can I drop in and sign it?" */
     private static boolean isObstacle(ReadSentence read) {
-        return read.found().isEmpty()
+        return read.asks().isEmpty()
                 && !SpeechActs.saysYesOrNo(read.sentence())
                 && WRITER.hasAnyOf(read.sentence())
                 && DENYING.hasAnyOf(read.sentence());

@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.squallnote.core.reading.OwnWords.Kind;
 import org.squallnote.core.text.WordList;
 
@@ -24,6 +25,8 @@ final class Signatures {
     private static final int LONGEST_LAST_LINE = 90;
 
     private static final int LONGEST_GREETING = 40;
+
+    private static final Pattern NAME = Pattern.compile("\\p{Lu}\\p{Ll}{1,20}");
 
     private Signatures() {}
 
@@ -50,7 +53,8 @@ final class Signatures {
                 signature = true;
             } else if (!signature && i > first && wordsSeen && isShort(line)) {
                 names = names.isEmpty() ? WriterNames.namesOf(writer) : names;
-                signature = endsLetter(lines, kinds, i, names) && (said || !isThanks(WriterNames.wordsOf(line)));
+                signature = (endsLetter(lines, kinds, i, names) && (said || !isThanks(WriterNames.wordsOf(line))))
+                        || (isGreeting(lines.get(first)) && isNameOfWhoeverWrote(lines, kinds, i));
             }
             said |= wordsSeen || !isGreeting(line);
             wordsSeen = true;
@@ -75,6 +79,32 @@ final class Signatures {
         return (lower.startsWith("ps") && (lower.length() == 2 || !Character.isLetter(lower.charAt(2))))
                 || lower.startsWith("p.s")
                 || lower.startsWith("pps");
+    }
+
+    /** "Pia" under a letter from the print shop: a name on the last line, behind the end of a sentence. */
+    private static boolean isNameOfWhoeverWrote(List<String> lines, Kind[] kinds, int at) {
+        String line = lines.get(at);
+        return NAME.matcher(line).matches()
+                && !NotNames.isOne(line)
+                && isLast(lines, kinds, at)
+                && endsSentence(lines, at - 1);
+    }
+
+    private static boolean isLast(List<String> lines, Kind[] kinds, int at) {
+        int following = at + 1;
+        while (following < kinds.length && lines.get(following).isEmpty()) {
+            following++;
+        }
+        return following >= kinds.length || kinds[following] != Kind.OWN;
+    }
+
+    private static boolean endsSentence(List<String> lines, int from) {
+        int before = from;
+        while (before > 0 && lines.get(before).isEmpty()) {
+            before--;
+        }
+        String line = lines.get(before);
+        return !line.isEmpty() && ".!?".indexOf(line.charAt(line.length() - 1)) >= 0;
     }
 
     private static boolean endsLetter(List<String> lines, Kind[] kinds, int at, List<String> names) {
@@ -104,13 +134,12 @@ final class Signatures {
 
     /** Thanks at the end of a letter closes it; the same word as the whole message is what the message says. */
     private static boolean onlyShortLinesFollow(List<String> lines, Kind[] kinds, int at, String words) {
-        int following = at + 1;
-        while (following < kinds.length && lines.get(following).isEmpty()) {
-            following++;
-        }
-        boolean last = following >= kinds.length || kinds[following] != Kind.OWN;
-        if (last) {
+        if (isLast(lines, kinds, at)) {
             return !isThanks(words);
+        }
+        int following = at + 1;
+        while (lines.get(following).isEmpty()) {
+            following++;
         }
         String next = lines.get(following);
         return (next.split(" ").length <= 5 && !next.endsWith("?") && !next.endsWith(".")) || next.length() <= 3;

@@ -17,6 +17,7 @@ import org.squallnote.core.dates.DateContext;
  * @param fulfils whether it says that something is done or handed over ("attached", "I have one")
  * @param denies whether it says that the writer has or knows nothing of it ("not me")
  * @param proposes whether it asks whether something else would do ("how about Thursday?")
+ * @param arrived whether it says that something has come
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
  * @param handsTo their addresses, where they are known
  */
@@ -27,12 +28,13 @@ public record TakingUp(
         boolean fulfils,
         boolean denies,
         boolean proposes,
+        boolean arrived,
         boolean leavesIt,
         Set<String> handsTo) {
 
     /** Takes up nothing. */
     public static final TakingUp NOTHING =
-            new TakingUp(false, false, Optional.empty(), false, false, false, false, Set.of());
+            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, Set.of());
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
@@ -51,6 +53,7 @@ public record TakingUp(
         boolean fulfils = false;
         boolean denies = false;
         boolean proposes = false;
+        boolean arrived = false;
         boolean leavesIt = false;
         Set<String> named = Set.of();
         int looked = 0;
@@ -63,6 +66,7 @@ public record TakingUp(
             agrees &= read.asks().isEmpty() && isAgreement(read);
             fulfils |= read.has("fulfils");
             denies |= read.has("denies");
+            arrived |= !read.sentence().isQuestion() && read.has("arrived");
             proposes |= read.sentence().isQuestion()
                     && (read.has("proposes") || QuestionShapes.areMissingIn(read.sentence()));
             if (looked++ < MOST_LOOKED_AT) {
@@ -84,6 +88,7 @@ public record TakingUp(
                 fulfils,
                 denies && !fulfils,
                 proposes,
+                arrived,
                 leavesIt && !fulfils,
                 handsTo);
     }

@@ -172,6 +172,11 @@ public final class PhraseBook {
         return all.has(word);
     }
 
+    /** The same of a word that stands in no sentence. */
+    public boolean holds(String norm) {
+        return all.has(norm);
+    }
+
     /** All phrases in the sentence, in the order of their first words. */
     public List<PhraseMatch> in(Sentence sentence) {
         int size = sentence.size();

@@ -46,6 +46,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param fulfils whether it says that something is done or handed over
  * @param denies whether it says that the writer has or knows nothing of it
  * @param proposes whether it asks whether something else would do
+ * @param arrived whether it says that something has come
  * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
@@ -77,6 +78,7 @@ public record Facts(
         boolean fulfils,
         boolean denies,
         boolean proposes,
+        boolean arrived,
         Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
@@ -159,6 +161,7 @@ public record Facts(
                 .fulfils(reading.takingUp().fulfils())
                 .denies(reading.takingUp().denies())
                 .proposes(reading.takingUp().proposes())
+                .arrived(reading.takingUp().arrived())
                 .handsTo(reading.takingUp().handsTo())
                 .returnsOn(reading.returnsOn())
                 .failedRecipients(reading.failedRecipients())

@@ -119,6 +119,10 @@ final class TurnStep {
         if (facts.withdraws()) {
             withdraw(event);
         }
+        if (facts.arrived()) {
+            // What I had promised them has reached them.
+            debts.removeIf(debt -> debt.promise().isPresent() && debt.to().isSameAs(event.from()));
+        }
         answerInMyPlace(event);
         boolean instructs = facts.asksMe() && instructs(event);
         boolean wasAwaited = isAwaited(event.from());

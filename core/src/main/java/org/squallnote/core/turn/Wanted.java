@@ -33,7 +33,7 @@ final class Wanted {
 
     /** "How do I open it?", "Shall we keep it?" */
     private static final Pattern WHAT_TO_DO = Pattern.compile(
-            "\\b(how|what|where|which|when) [\\p{L}\\d' ]{0,40}\\b(do|can|could|should|shall|must|may) (i|we)\\b"
+            "\\b(how|what|where|which|when|whom?) [\\p{L}\\d' ]{0,40}\\b(do|can|could|should|shall|must|may) (i|we)\\b"
                     + "|(^|[,:;.!] ?|\\b(and|or|so) )((shall|should|may|can|could|must) (i|we)|(do|will) (i|we) (have|need) to)\\b|\\bwhat to do\\b");
 
     /** "Please write to its chairman", "ask Tom". */
