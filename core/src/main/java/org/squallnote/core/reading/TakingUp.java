@@ -18,6 +18,7 @@ import org.squallnote.core.dates.DateContext;
  * @param denies whether it says that the writer has or knows nothing of it ("not me")
  * @param proposes whether it asks whether something else would do ("how about Thursday?")
  * @param arrived whether it says that something has come
+ * @param opensWithYes whether it says yes before anything else
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
  * @param handsTo their addresses, where they are known
  */
@@ -29,12 +30,13 @@ public record TakingUp(
         boolean denies,
         boolean proposes,
         boolean arrived,
+        boolean opensWithYes,
         boolean leavesIt,
         Set<String> handsTo) {
 
     /** Takes up nothing. */
     public static final TakingUp NOTHING =
-            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, Set.of());
+            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, false, Set.of());
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
@@ -89,8 +91,17 @@ public record TakingUp(
                 denies && !fulfils,
                 proposes,
                 arrived,
+                opensWithYes(said),
                 leavesIt && !fulfils,
                 handsTo);
+    }
+
+    private static boolean opensWithYes(List<ReadSentence> said) {
+        return said.stream()
+                .filter(read -> !read.isSalutation())
+                .findFirst()
+                .filter(read -> read.asks().isEmpty() && isAgreement(read))
+                .isPresent();
     }
 
     private static boolean isAgreement(ReadSentence read) {

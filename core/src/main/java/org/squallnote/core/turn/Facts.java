@@ -47,6 +47,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param denies whether it says that the writer has or knows nothing of it
  * @param proposes whether it asks whether something else would do
  * @param arrived whether it says that something has come
+ * @param opensWithYes whether it says yes before anything else
  * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
@@ -79,6 +80,7 @@ public record Facts(
         boolean denies,
         boolean proposes,
         boolean arrived,
+        boolean opensWithYes,
         Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
@@ -162,6 +164,7 @@ public record Facts(
                 .denies(reading.takingUp().denies())
                 .proposes(reading.takingUp().proposes())
                 .arrived(reading.takingUp().arrived())
+                .opensWithYes(reading.takingUp().opensWithYes())
                 .handsTo(reading.takingUp().handsTo())
                 .returnsOn(reading.returnsOn())
                 .failedRecipients(reading.failedRecipients())

@@ -668,8 +668,8 @@ final class TurnStep {
                 continue;
             }
             owed = true;
-            if (asksBack && facts.proposes() && Wanted.isAboutAPlan(debt.what())) {
-                // "Are we still on for tonight?" "Can we do tomorrow instead?"
+            if (asksBack && (facts.proposes() || facts.opensWithYes()) && Wanted.isAboutAPlan(debt.what())) {
+                // "Are we still on for tonight?" "Can we do tomorrow instead?"; "May we stay?" "Of course! When?"
                 debts.remove(i);
             } else if (asksBack) {
                 debts.remove(i);
