@@ -125,4 +125,14 @@ public record Awaited(
     private AwaitedBuilder but() {
         return AwaitedBuilder.builder(this);
     }
+
+    /** Whether a message is from whom is awaited, or from somebody who speaks for that mailbox. */
+    boolean isAnsweredBy(TurnEvent event) {
+        if (party.isSameAs(event.from())) {
+            return true;
+        }
+        return SharedMailboxes.isShared(party.address(), event.throughList())
+                && SharedMailboxes.speaksFor(event, party.address())
+                && !event.facts().thanksOnly();
+    }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.squallnote.core.message.Party;
 
 /**
@@ -40,5 +41,15 @@ record Earlier(List<TurnEvent> events, Map<UUID, TurnEvent> byId, Map<UUID, Answ
         return message(ask)
                 .filter(asked -> asked.facts().asked().contains(party.address()))
                 .isPresent();
+    }
+
+    /** Who has an address, by name where a message says it. */
+    Party partyOf(String address, TurnEvent event) {
+        Stream<Party> addressed = Stream.concat(event.to().stream(), event.cc().stream());
+        return Stream.concat(addressed, events.stream().map(TurnEvent::from))
+                .filter(party ->
+                        party.address().equals(address) && !party.name().isEmpty())
+                .findFirst()
+                .orElse(new Party("", address));
     }
 }

@@ -181,6 +181,16 @@ public record Facts(
         return holding || promises || ((agrees || (plans && !solved)) && Wanted.isToBeDone(ask));
     }
 
+    /** Whether it is an answer to something, in its own words. */
+    boolean saysSomething() {
+        return !thanksOnly && !questionBack && nature == Nature.PERSON && asked.isEmpty();
+    }
+
+    /** Whether it answers now, and not later. */
+    boolean answersNow() {
+        return saysSomething() && !holding && !promises;
+    }
+
     /** Whether it asks something, and nobody in so many words. */
     boolean asksNobodyByName() {
         return asked.isEmpty() && !askedByName && !openToAll && !what.isEmpty();

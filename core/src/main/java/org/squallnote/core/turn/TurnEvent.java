@@ -56,4 +56,9 @@ public record TurnEvent(
                 || to.stream().anyMatch(party -> party.address().equals(address))
                 || cc.stream().anyMatch(party -> party.address().equals(address));
     }
+
+    /** In a mail of the thread; in a room only where it says that it answers that message. */
+    boolean answersIt(UUID ask) {
+        return answers.filter(ask::equals).isPresent() || (channel == Channel.MAIL && answers.isEmpty());
+    }
 }

@@ -3,14 +3,10 @@ package org.squallnote.core.turn;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.UUID;
-import java.util.stream.Stream;
 import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Nature;
@@ -21,9 +17,7 @@ import org.squallnote.core.turn.TurnState.Paused;
 /** One message taken into the state of its thread; the numbers are those of docs/rules.md. */
 final class TurnStep {
 
-    private static final int SHORTEST_TELLING_WORD = 4;
-
-    /** Thanks in a room and promises for a mailbox are about one of so many messages before. */
+    /** Promises for a mailbox are about one of so many messages before. */
     private static final int FARTHEST_ANSWER = 50;
 
     private final Earlier earlier;
@@ -36,6 +30,8 @@ final class TurnStep {
     private final List<Given> given;
     private final Map<String, LocalDate> returns;
     private final TurnState state;
+    private final OthersAnswers othersAnswers;
+    private final Awaiting awaiting;
 
     TurnStep(Earlier earlier, TurnState state) {
         this.earlier = earlier;
@@ -48,6 +44,8 @@ final class TurnStep {
         this.answered = new ArrayList<>(state.answered());
         this.given = new ArrayList<>(state.given());
         this.returns = new HashMap<>(state.returns());
+        this.othersAnswers = new OthersAnswers(earlier, debts, awaited, asking);
+        this.awaiting = new Awaiting(earlier, awaited, asking, returns);
     }
 
     TurnState after(TurnEvent event) {
@@ -117,21 +115,24 @@ final class TurnStep {
     private void incoming(TurnEvent event) {
         Facts facts = event.facts();
         if (facts.withdraws()) {
-            withdraw(event);
+            new TakenBack(earlier, debts, paused).by(event);
         }
         if (facts.arrived()) {
             // What I had promised them has reached them.
-            debts.removeIf(debt -> debt.promise().isPresent() && debt.to().isSameAs(event.from()));
+            debts.removeIf(debt -> debt.to().isSameAs(event.from())
+                    && debt.promise()
+                            .filter(promise -> Wanted.isOnItsWay(promise.words()))
+                            .isPresent());
         }
-        answerInMyPlace(event);
+        othersAnswers.inMyPlace(event);
         boolean instructs = facts.asksMe() && instructs(event);
-        boolean wasAwaited = isAwaited(event.from());
+        boolean wasAwaited = awaiting.has(event.from());
         if (!earlier.isNoAnswer(event)) {
             resumeAfterAnswer(event);
-            answerInTheirPlace(event);
+            othersAnswers.inTheirPlace(event);
             wasAwaited = answer(event);
         }
-        if (!wasAwaited && facts.promises() && !isAwaited(event.from()) && !isForAnother(event)) {
+        if (!wasAwaited && facts.promises() && !awaiting.has(event.from()) && !isForAnother(event)) {
             awaited.add(new Awaited(
                     askedHouse(event).orElse(event.from()),
                     event.messageId(),
@@ -183,7 +184,7 @@ final class TurnStep {
         boolean choice = Wanted.isChoice(event.facts().what());
         return (instruction || choice)
                 && awaited.stream()
-                        .filter(one -> isAnsweredBy(one, event))
+                        .filter(one -> one.isAnsweredBy(event))
                         .map(this::lastAskOf)
                         .anyMatch(ask ->
                                 (instruction && Wanted.asksWhatToDo(ask)) || (choice && Wanted.asksForAChoice(ask)));
@@ -203,270 +204,13 @@ final class TurnStep {
                 .build();
     }
 
-    private boolean isAwaited(Party party) {
-        return awaited.stream().anyMatch(one -> one.party().isSameAs(party))
-                || asking.stream().anyMatch(one -> one.party().isSameAs(party));
-    }
-
-    /** Incoming 6: what they asked, and my promise about it; "my last message" only what that one asked. */
-    private void withdraw(TurnEvent event) {
-        Facts facts = event.facts();
-        Set<UUID> theirs = new HashSet<>();
-        for (Debt debt : debts) {
-            if (debt.to().isSameAs(event.from()) && debt.reason() != Reason.BOUNCED) {
-                theirs.add(debt.messageId());
-            }
-        }
-        UUID last = theirs.stream()
-                .flatMap(id -> earlier.message(id).stream())
-                .filter(one -> one.from().isSameAs(event.from()))
-                .max(TurnEvent.IN_SENT_ORDER)
-                .map(TurnEvent::messageId)
-                .orElse(event.messageId());
-        Set<UUID> meant = new HashSet<>(theirs);
-        if (facts.withdrawsLastOnly() && theirs.contains(last)) {
-            meant.retainAll(Set.of(last));
-        } else {
-            Set<UUID> named = mentioned(theirs, facts.withdrawsAbout());
-            if (!named.isEmpty()) {
-                meant = named;
-            }
-        }
-        Set<UUID> gone = meant;
-        boolean all = gone.containsAll(theirs);
-        debts.removeIf(debt -> debt.to().isSameAs(event.from())
-                && debt.reason() != Reason.BOUNCED
-                && (gone.contains(debt.messageId()) || all));
-        paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
-    }
-
-    private Set<UUID> mentioned(Set<UUID> ids, String about) {
-        Set<String> words = tellingWords(about);
-        Set<UUID> named = new HashSet<>();
-        for (Debt debt : debts) {
-            if (ids.contains(debt.messageId())
-                    && tellingWords(debt.what()).stream().anyMatch(words::contains)) {
-                named.add(debt.messageId());
-            }
-        }
-        return named;
-    }
-
-    private static Set<String> tellingWords(String text) {
-        Set<String> words = new HashSet<>();
-        for (String word : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")) {
-            if (word.length() >= SHORTEST_TELLING_WORD) {
-                words.add(word);
-            }
-        }
-        words.removeAll(Set.of(
-                "could",
-                "would",
-                "please",
-                "that",
-                "this",
-                "what",
-                "with",
-                "your",
-                "have",
-                "send",
-                "from",
-                "about",
-                "message",
-                "just",
-                "asked",
-                "need",
-                "needed",
-                "longer",
-                "forward",
-                "forwarded"));
-        return words;
-    }
-
-    /** Incoming 9 and 10: somebody else answers the one who asked me; that one's thanks end what I owe. */
-    private void answerInMyPlace(TurnEvent event) {
-        Facts facts = event.facts();
-        for (int i = debts.size() - 1; i >= 0; i--) {
-            Debt debt = debts.get(i);
-            if (debt.reason() != Reason.ASKED && debt.reason() != Reason.PROMISED) {
-                continue;
-            }
-            if (debt.to().isSameAs(event.from())) {
-                if (facts.acknowledges() && (isThanksForAnother(event, debt) || isAnsweredInTheRoom(event, debt))) {
-                    debts.remove(i);
-                }
-            } else if (event.isAddressedTo(debt.to().address())
-                    && (!debt.others().contains(event.from().address()) || Wanted.isToldByAnyone(debt.what()))) {
-                answeredByAnother(i, event);
-            }
-        }
-    }
-
-    private void answeredByAnother(int at, TurnEvent event) {
-        Debt debt = debts.get(at);
-        Facts facts = event.facts();
-        boolean answers = saysSomething(facts) && !facts.putsOff(debt.what());
-        // "Who of you will meet them?" "I will."
-        boolean takesItOver = !facts.answersLater()
-                && (facts.promises() || facts.holding())
-                && earlier.message(debt.messageId())
-                        .filter(ask -> ask.isAddressedTo(event.from().address()))
-                        .isPresent();
-        if (debt.openToAll() || isAskedOfAHouse(debt, event)) {
-            if (answers || (saysSomething(facts) && facts.promises())) {
-                debts.remove(at);
-            }
-        } else if ((answers || takesItOver) && answersItOrWhatFollowed(event, debt)) {
-            if (asking.stream().anyMatch(one -> one.party().isSameAs(debt.to()))) {
-                // What they asked back is answered, whoever did: they are awaited for the first ask again.
-                debts.remove(at);
-                askAgain(debt.to());
-            } else {
-                debts.set(at, debt.answeredInMyPlace(event));
-            }
-        }
-    }
-
-    private void askAgain(Party party) {
-        asking.stream().filter(one -> one.party().isSameAs(party)).forEach(awaited::add);
-        asking.removeIf(one -> one.party().isSameAs(party));
-    }
-
-    /**
-     * Whether it was asked of a list or a shared mailbox, mine too, and the writer speaks for that. On a list nobody may be
-     * named; a letter to a shared mailbox greets it as it likes.
-     */
-    private boolean isAskedOfAHouse(Debt debt, TurnEvent event) {
-        return earlier.message(debt.messageId())
-                .filter(asked -> !asked.throughList() || debt.others().isEmpty())
-                .filter(asked -> asked.throughList()
-                        || asked.to().stream().allMatch(party -> SharedMailboxes.isShared(party.address(), false)))
-                .filter(asked -> asked.to().stream()
-                        .filter(party -> SharedMailboxes.isShared(party.address(), asked.throughList()))
-                        .anyMatch(party -> SharedMailboxes.speaksFor(event, party.address())))
-                .isPresent();
-    }
-
-    /** Thanks in a mail after somebody else's answer, unless they are for what I wrote myself. */
-    private boolean isThanksForAnother(TurnEvent thanks, Debt debt) {
-        if (debt.answeredIn().isEmpty()) {
-            return false;
-        }
-        boolean forMine = thanks.answers()
-                .flatMap(earlier::message)
-                .filter(answered -> answered.direction() == Direction.OUTGOING)
-                .isPresent();
-        return !forMine && thanks.answers().filter(debt.messageId()::equals).isEmpty();
-    }
-
-    /** Somebody else answers what I asked; the one asked is awaited until I take that. */
-    private void answerInTheirPlace(TurnEvent event) {
-        Facts facts = event.facts();
-        if (!saysSomething(facts)) {
-            return;
-        }
-        for (int i = 0; i < awaited.size(); i++) {
-            Awaited one = awaited.get(i);
-            // Of several who were asked each answers for themselves.
-            boolean another =
-                    !one.promised() && !isAnsweredBy(one, event) && !earlier.isAsked(event.from(), one.messageId());
-            boolean says = facts.fulfils() || !Wanted.isToBeDone(one.what());
-            boolean meant = answersIt(event, one.messageId()) || answersWhatFollowed(event, one);
-            if (another && says && !facts.putsOff(one.what()) && meant) {
-                awaited.set(i, one.answeredByAnother(event));
-            }
-        }
-    }
-
-    /** In a room, somebody else has written an answer since, and the thanks name no other message. */
-    private boolean isAnsweredInTheRoom(TurnEvent thanks, Debt debt) {
-        if (thanks.channel() != Channel.CHAT || thanks.answers().isPresent()) {
-            return false;
-        }
-        for (int i = before.size() - 1; i >= Math.max(0, before.size() - FARTHEST_ANSWER); i--) {
-            TurnEvent one = before.get(i);
-            if (one.messageId().equals(debt.messageId())) {
-                return false;
-            }
-            if (one.direction() == Direction.OUTGOING && one.facts().putsOff(debt.what())) {
-                return false; // They thank me for what I promised.
-            }
-            boolean byAnother = one.direction() == Direction.INCOMING
-                    && !one.reaction()
-                    && !one.from().isSameAs(thanks.from());
-            if (byAnother && answersNow(one.facts())) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private static boolean saysSomething(Facts facts) {
-        return !facts.thanksOnly()
-                && !facts.questionBack()
-                && facts.nature() == Nature.PERSON
-                && facts.asked().isEmpty();
-    }
-
-    private static boolean answersNow(Facts facts) {
-        return saysSomething(facts) && !facts.holding() && !facts.promises();
-    }
-
-    /** In a mail of the thread; in a room only where it says that it answers that message. */
-    private static boolean answersIt(TurnEvent event, UUID ask) {
-        return event.answers().filter(ask::equals).isPresent()
-                || (event.channel() == Channel.MAIL && event.answers().isEmpty());
-    }
-
-    /** A mail that answers the ask, or what the asker and I have written to each other since without asking others. */
-    private boolean answersItOrWhatFollowed(TurnEvent event, Debt debt) {
-        return answersIt(event, debt.messageId())
-                || (event.channel() == Channel.MAIL
-                        && event.answers()
-                                .flatMap(earlier::message)
-                                .filter(one -> !one.sentAt().isBefore(debt.since()))
-                                .filter(one -> isBetweenUs(one, debt.to()))
-                                .isPresent());
-    }
-
-    private static boolean isBetweenUs(TurnEvent event, Party other) {
-        return event.direction() == Direction.OUTGOING
-                ? event.isAddressedTo(other.address())
-                : event.from().isSameAs(other) && event.facts().asked().isEmpty();
-    }
-
-    /** A mail that answers what I wrote later about the same ask: a reminder, or a mail to the one asked. */
-    private boolean answersWhatFollowed(TurnEvent event, Awaited one) {
-        return event.channel() == Channel.MAIL
-                && event.answers()
-                        .flatMap(earlier::message)
-                        .filter(mine -> mine.direction() == Direction.OUTGOING
-                                && !mine.sentAt().isBefore(one.since()))
-                        .filter(mine -> mine.reminder()
-                                || tellsWhatTheyAskedFor(mine, event.from(), one)
-                                || (mine.isAddressedTo(one.party().address())
-                                        && !mine.facts()
-                                                .asked()
-                                                .contains(event.from().address())))
-                        .isPresent();
-    }
-
-    /** Somebody else than the one asked wanted to know more before they answer: what I told them is about the same ask. */
-    private boolean tellsWhatTheyAskedFor(TurnEvent mine, Party other, Awaited one) {
-        return mine.facts().asked().isEmpty()
-                && mine.answers()
-                        .flatMap(earlier::message)
-                        .filter(theirs -> theirs.from().isSameAs(other) && answersIt(theirs, one.messageId()))
-                        .isPresent();
-    }
-
     /** Outgoing 4: my question back is answered, so that I owe the first ask again, unless it has been settled. */
     private void resumeAfterAnswer(TurnEvent event) {
         Facts facts = event.facts();
         for (int i = paused.size() - 1; i >= 0; i--) {
             Paused rest = paused.get(i);
             boolean meant = rest.waitingFor().contains(event.from().address());
-            boolean carried = !meant && answersNow(facts) && answersIt(event, rest.question());
+            boolean carried = !meant && facts.answersNow() && event.answersIt(rest.question());
             if (!(meant || carried) || (facts.holding() && !facts.asksMe())) {
                 continue;
             }
@@ -489,7 +233,7 @@ final class TurnStep {
 
     /** Whom I asked for it gives it to the one who asked me. */
     private static boolean passesItOn(TurnEvent event, Debt debt) {
-        return answersNow(event.facts())
+        return event.facts().answersNow()
                 && !debt.to().isSameAs(event.from())
                 && event.isAddressedTo(debt.to().address());
     }
@@ -501,7 +245,7 @@ final class TurnStep {
         boolean open = false;
         for (int i = awaited.size() - 1; i >= 0; i--) {
             Awaited one = awaited.get(i);
-            if (!isAnsweredBy(one, event)) {
+            if (!one.isAnsweredBy(event)) {
                 continue;
             }
             was = true;
@@ -530,7 +274,7 @@ final class TurnStep {
             awaited.removeIf(one -> one.openToAll() && !one.promised());
         }
         for (int i = asking.size() - 1; i >= 0; i--) {
-            boolean answered = isAnsweredBy(asking.get(i), event) && !facts.questionBack() && !was;
+            boolean answered = asking.get(i).isAnsweredBy(event) && !facts.questionBack() && !was;
             if (answered) {
                 asking.remove(i);
             }
@@ -566,8 +310,8 @@ final class TurnStep {
     private List<Awaited> handedOn(Awaited one, TurnEvent event) {
         return event.facts().handsTo().stream()
                 .sorted()
-                .map(address -> partyOf(address, event))
-                .filter(party -> !isAwaited(party))
+                .map(address -> earlier.partyOf(address, event))
+                .filter(party -> !awaiting.has(party))
                 .map(party -> one.handedTo(party, event))
                 .toList();
     }
@@ -581,15 +325,6 @@ final class TurnStep {
             answered.add(new Answered(one.party().address(), one.messageId(), one.since(), event.sentAt()));
             given.add(new Given(one.party(), one.messageId(), one.what(), event.messageId()));
         }
-    }
-
-    private boolean isAnsweredBy(Awaited one, TurnEvent event) {
-        if (one.party().isSameAs(event.from())) {
-            return true;
-        }
-        return SharedMailboxes.isShared(one.party().address(), event.throughList())
-                && SharedMailboxes.speaksFor(event, one.party().address())
-                && !event.facts().thanksOnly();
     }
 
     private void outgoing(TurnEvent event) {
@@ -621,7 +356,7 @@ final class TurnStep {
             }
         }
         if (!onlyAnswers) {
-            ask(event);
+            awaiting.ask(event);
         }
     }
 
@@ -719,67 +454,5 @@ final class TurnStep {
             }
         }
         return Optional.empty();
-    }
-
-    /** Outgoing 2: those asked are awaited, each once, since the first ask that is open. */
-    private void ask(TurnEvent event) {
-        Facts facts = event.facts();
-        if (facts.nature() == Nature.INVITATION) {
-            event.to().forEach(party -> await(party, event));
-            return;
-        }
-        inOrderOfRecipients(facts.asked(), event)
-                .filter(address -> !isAwaited(new Party("", address)))
-                .forEach(address -> await(partyOf(address, event), event));
-        askWhoWasAnswered(event);
-    }
-
-    /** What I ask in a room in answer to somebody's message, I ask that one. */
-    private void askWhoWasAnswered(TurnEvent event) {
-        Facts facts = event.facts();
-        if (event.channel() == Channel.CHAT && facts.asksNobodyByName()) {
-            event.answers()
-                    .flatMap(earlier::message)
-                    .filter(one -> one.direction() == Direction.INCOMING)
-                    .ifPresent(one -> await(one.from(), event));
-        }
-    }
-
-    /** A set has no order that lasts; people see those asked as they were addressed. */
-    private static Stream<String> inOrderOfRecipients(Set<String> addresses, TurnEvent event) {
-        List<String> recipients = Stream.concat(event.to().stream(), event.cc().stream())
-                .map(Party::address)
-                .toList();
-        return Stream.concat(
-                recipients.stream().filter(addresses::contains).distinct(),
-                addresses.stream()
-                        .filter(address -> !recipients.contains(address))
-                        .sorted());
-    }
-
-    private void await(Party party, TurnEvent event) {
-        if (isAwaited(party) || party.isSameAs(event.from())) {
-            return;
-        }
-        Awaited fresh = new Awaited(
-                        party,
-                        event.messageId(),
-                        event.sentAt(),
-                        event.facts().askBy(),
-                        false,
-                        event.facts().asked(party),
-                        event.facts().openToAll())
-                .writtenTo(event.sentAt(), false);
-        LocalDate away = returns.get(party.address());
-        awaited.add(away == null ? fresh : fresh.awayUntil(away));
-    }
-
-    private Party partyOf(String address, TurnEvent event) {
-        Stream<Party> addressed = Stream.concat(event.to().stream(), event.cc().stream());
-        return Stream.concat(addressed, before.stream().map(TurnEvent::from))
-                .filter(party ->
-                        party.address().equals(address) && !party.name().isEmpty())
-                .findFirst()
-                .orElse(new Party("", address));
     }
 }

@@ -81,6 +81,9 @@ final class Wanted {
     /** "M or L?", "a new one or your money back?" */
     private static final Pattern ONE_OR_OTHER = Pattern.compile("\\bor\\b[^?]*\\?");
 
+    private static final Pattern ON_ITS_WAY = Pattern.compile(
+            "\\b(post|posted|courier|parcel|envelope|mailed|on (its|their|the) way)\\b|\\bgo(es)? (out|off)\\b");
+
     private static final Pattern OF_US = Pattern.compile("\\b(we|you|us)\\b");
 
     private Wanted() {}
@@ -100,6 +103,11 @@ final class Wanted {
             return !words.contains("would you mind if");
         }
         return words.indexOf('?') < 0 && !QUESTION.matcher(words).find();
+    }
+
+    /** Whether something that is promised comes by itself: "it goes in the post tomorrow". */
+    static boolean isOnItsWay(String promise) {
+        return ON_ITS_WAY.matcher(inSmall(promise)).find();
     }
 
     /** Whether it wants to be told what to do. */

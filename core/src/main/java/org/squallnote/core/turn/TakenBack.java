@@ -1,0 +1,101 @@
+package org.squallnote.core.turn;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.UUID;
+import org.squallnote.core.turn.Debt.Reason;
+import org.squallnote.core.turn.TurnState.Paused;
+
+/** What somebody takes back of what they asked me. */
+final class TakenBack {
+
+    private static final int SHORTEST_TELLING_WORD = 4;
+
+    private final Earlier earlier;
+    private final List<Debt> debts;
+    private final List<Paused> paused;
+
+    /** It changes these lists. */
+    TakenBack(Earlier earlier, List<Debt> debts, List<Paused> paused) {
+        this.earlier = earlier;
+        this.debts = debts;
+        this.paused = paused;
+    }
+
+    /** Incoming 6: what they asked, and my promise about it; "my last message" only what that one asked. */
+    void by(TurnEvent event) {
+        Facts facts = event.facts();
+        Set<UUID> theirs = new HashSet<>();
+        for (Debt debt : debts) {
+            if (debt.to().isSameAs(event.from()) && debt.reason() != Reason.BOUNCED) {
+                theirs.add(debt.messageId());
+            }
+        }
+        UUID last = theirs.stream()
+                .flatMap(id -> earlier.message(id).stream())
+                .filter(one -> one.from().isSameAs(event.from()))
+                .max(TurnEvent.IN_SENT_ORDER)
+                .map(TurnEvent::messageId)
+                .orElse(event.messageId());
+        Set<UUID> meant = new HashSet<>(theirs);
+        if (facts.withdrawsLastOnly() && theirs.contains(last)) {
+            meant.retainAll(Set.of(last));
+        } else {
+            Set<UUID> named = mentioned(theirs, facts.withdrawsAbout());
+            if (!named.isEmpty()) {
+                meant = named;
+            }
+        }
+        Set<UUID> gone = meant;
+        boolean all = gone.containsAll(theirs);
+        debts.removeIf(debt -> debt.to().isSameAs(event.from())
+                && debt.reason() != Reason.BOUNCED
+                && (gone.contains(debt.messageId()) || all));
+        paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    private Set<UUID> mentioned(Set<UUID> ids, String about) {
+        Set<String> words = tellingWords(about);
+        Set<UUID> named = new HashSet<>();
+        for (Debt debt : debts) {
+            if (ids.contains(debt.messageId())
+                    && tellingWords(debt.what()).stream().anyMatch(words::contains)) {
+                named.add(debt.messageId());
+            }
+        }
+        return named;
+    }
+
+    private static Set<String> tellingWords(String text) {
+        Set<String> words = new HashSet<>();
+        for (String word : text.toLowerCase(Locale.ROOT).split("[^\\p{L}\\p{N}]+")) {
+            if (word.length() >= SHORTEST_TELLING_WORD) {
+                words.add(word);
+            }
+        }
+        words.removeAll(Set.of(
+                "could",
+                "would",
+                "please",
+                "that",
+                "this",
+                "what",
+                "with",
+                "your",
+                "have",
+                "send",
+                "from",
+                "about",
+                "message",
+                "just",
+                "asked",
+                "need",
+                "needed",
+                "longer",
+                "forward",
+                "forwarded"));
+        return words;
+    }
+}
