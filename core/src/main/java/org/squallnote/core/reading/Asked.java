@@ -42,6 +42,11 @@ final class Asked {
         return headers.has("List-Post") || headers.has("List-Id");
     }
 
+    /** Whether it goes to a discussion list, and not to me beside it. */
+    boolean isToList() {
+        return toMany && message.channel() == Channel.MAIL;
+    }
+
     /** Those asked. */
     record Answer(Set<String> asked, boolean ofMe, boolean openToAll, boolean named) {
 

@@ -81,7 +81,10 @@ final class HandingOn {
                         .is("then", "also", "now", "definitely", "personally", "happily", "gladly", "soon")) {
             verb++;
         }
-        if (!ANSWERING.has(sentence, verb)) {
+        // "Mr Abney will be with you tomorrow" says who comes, and not who will answer.
+        boolean comes =
+                sentence.norm(verb).equals("be") && sentence.norm(verb + 1).equals("with");
+        if (comes || !ANSWERING.has(sentence, verb)) {
             return false;
         }
         for (int i = verb; i < sentence.size(); i++) {

@@ -90,7 +90,8 @@ final class SentencesRead {
         if (first && salutations.isOne(sentence)) {
             Vocatives.Call greeting =
                     vocatives.greeting(sentence, message.from().address());
-            if (greeting.isOne()) {
+            // "Dear all" on a list calls nobody.
+            if (greeting.isOne() && !(greeting.who().everybody() && asked.isToList())) {
                 greeted = greeting.who();
             }
             return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
