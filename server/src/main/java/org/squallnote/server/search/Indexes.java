@@ -31,6 +31,7 @@ public class Indexes {
     private final boolean onDisk;
     private final SearchStore store;
     private final Map<UUID, OwnerIndex> open = new HashMap<>();
+    private boolean closed;
 
     /** @param databaseKey empty where the database is not encrypted */
     public Indexes(DataFolder data, @Value("${spring.datasource.password:}") String databaseKey, SearchStore store) {
@@ -51,8 +52,15 @@ public class Indexes {
         }
     }
 
-    /** The index of an account; one that is new gets everything put into it. */
+    /**
+     * The index of an account; one that is new gets everything put into it.
+     *
+     * @throws UncheckedIOException when it cannot be opened, or the application stops
+     */
     synchronized OwnerIndex of(UUID owner) {
+        if (closed) {
+            throw new UncheckedIOException(new IOException("The application stops"));
+        }
         OwnerIndex index = open.computeIfAbsent(owner, this::opened);
         if (index.isBroken()) {
             open.remove(owner);
@@ -66,6 +74,11 @@ public class Indexes {
     /** Whether the index of an account closed itself; it is opened again when it is asked for. */
     synchronized boolean isBroken(UUID owner) {
         return Optional.ofNullable(open.get(owner)).filter(OwnerIndex::isBroken).isPresent();
+    }
+
+    /** Whether all were closed since the application stops: what is marked then stays marked. */
+    synchronized boolean areClosed() {
+        return closed;
     }
 
     private OwnerIndex opened(UUID owner) {
@@ -90,6 +103,7 @@ public class Indexes {
 
     @PreDestroy
     synchronized void close() {
+        closed = true;
         open.values().forEach(Indexes::close);
         open.clear();
     }

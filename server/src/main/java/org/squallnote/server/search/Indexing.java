@@ -116,7 +116,9 @@ public class Indexing {
             } catch (UncheckedIOException e) {
                 // What is marked stays marked; a full disk is not asked again and again.
                 failed = Optional.of(clock.instant());
-                LOG.warn("Finding is behind: it is tried again in {} s", PAUSE.toSeconds(), e);
+                if (!indexes.areClosed()) {
+                    LOG.warn("Finding is behind: it is tried again in {} s", PAUSE.toSeconds(), e);
+                }
             }
         }
     }
@@ -129,7 +131,7 @@ public class Indexing {
     /** Reads the files of messages that have come. */
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.search.every:1500}")
     void readFiles() {
-        if (byItself && !hasFailed()) {
+        if (byItself && !hasFailed() && !indexes.areClosed()) {
             catchUpFiles();
         }
     }
@@ -157,7 +159,7 @@ public class Indexing {
         } catch (UncheckedIOException | DataAccessException e) {
             throw e;
         } catch (RuntimeException e) {
-            if (indexes.isBroken(owner)) {
+            if (indexes.isBroken(owner) || indexes.areClosed()) {
                 throw new UncheckedIOException("The index for finding things is broken", new IOException(e));
             }
             if (marks.size() > 1) {
