@@ -51,7 +51,7 @@ final class Promises {
             }
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !ConditionalPromises.isOne(read, act)) {
                 int unit = read.parts().unitOf(act.fromInclusive());
-                boolean forOneself = read.hasIn("for-oneself", unit) || (asked && read.hasIn("collects", unit));
+                boolean forOneself = isForOneself(read, unit, asked);
                 return Optional.of(new Promise(
                         sentence.span(),
                         promisedBy(read, act),
@@ -62,6 +62,24 @@ final class Promises {
             }
         }
         return Optional.empty();
+    }
+
+    /** "I'll read it at the weekend", and not "I'll read it and let you know"; "I'll collect them" behind an ask for them. */
+    private static boolean isForOneself(ReadSentence read, int unit, boolean asked) {
+        for (PhraseMatch act : read.acts()) {
+            boolean alone =
+                    act.label().equals("for-oneself") || (asked && act.label().equals("collects"));
+            if (alone && read.parts().unitOf(act.fromInclusive()) == unit) {
+                Sentence sentence = read.sentence();
+                for (int i = act.toExclusive(); i < sentence.size(); i++) {
+                    if (sentence.at(i).is("you", "your")) {
+                        return false;
+                    }
+                }
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean isDenied(ReadSentence read, PhraseMatch promise) {
