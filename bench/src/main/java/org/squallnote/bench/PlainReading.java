@@ -4,21 +4,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.reading.Me;
-import org.squallnote.core.reading.MessageToRead;
-import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.time.WorkingTime;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.MboxReader;
-import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.ReadableMail;
 
 /** As a process of its own: parses a file as the application does and reads every message, and stores nothing. */
 final class PlainReading {
@@ -35,26 +30,10 @@ final class PlainReading {
             MboxReader.forEach(
                     in,
                     MailSpool.inMemory(),
-                    message -> asks[0] += READER.read(toRead(MailParser.parse(message.raw())))
+                    message -> asks[0] += READER.read(ReadableMail.of(MailParser.parse(message.raw())))
                             .asks()
                             .size());
         }
         System.out.println(asks[0]);
-    }
-
-    private static MessageToRead toRead(ParsedMail mail) {
-        return MessageToReadBuilder.builder()
-                .channel(Channel.MAIL)
-                .from(mail.from())
-                .to(mail.to())
-                .cc(mail.cc())
-                .sentAt(mail.sentAt().orElse(Instant.EPOCH))
-                .subject(mail.subject())
-                .headers(mail.headers())
-                .text(mail.text())
-                .calendarMethod(Optional.empty())
-                .mentions(Set.of())
-                .known(List.of())
-                .build();
     }
 }

@@ -2,9 +2,12 @@ package org.squallnote.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -165,5 +168,21 @@ class AdministrationTest {
         }
         assertThat(RunningApplication.handOver(new String[] {"--data=" + data, "import", archive.toString()}))
                 .isFalse();
+    }
+
+    /** Its port may be another program's by then. */
+    @Test
+    void whatOnlyHasThePortOfAKilledApplicationIsNotAsked() throws IOException {
+        HttpServer other = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        other.start();
+        try {
+            Files.createDirectories(data);
+            Files.writeString(data.resolve("running"), other.getAddress().getPort() + "\ntoken\n");
+            Path mail = Files.writeString(folder.resolve("slipway.eml"), MAIL);
+            assertThat(RunningApplication.handOver(new String[] {"--data=" + data, "import", mail.toString()}))
+                    .isFalse();
+        } finally {
+            other.stop(0);
+        }
     }
 }

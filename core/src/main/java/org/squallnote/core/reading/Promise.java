@@ -10,8 +10,9 @@ import org.squallnote.core.text.Span;
  * @param words the sentence
  * @param by when, where it says so
  * @param ofAnAnswer whether it only says that an answer will come ("I'll get back to you on Monday")
- * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom") or to nobody ("I'll read it on Sunday")
- * @param toNobodyByName whether it names nobody ("will do" in a room), so that it puts an answer off without binding
+ * @param toSomebodyElse whether it is made to a third person ("I'll send it to Tom")
+ * @param toNobodyByName whether it names nobody ("will do" in a room)
+ * @param forOneself whether it is owed to nobody ("I'll read it on Sunday")
  * @param because the rule that makes it a promise
  */
 public record Promise(
@@ -20,10 +21,5 @@ public record Promise(
         boolean ofAnAnswer,
         boolean toSomebodyElse,
         boolean toNobodyByName,
-        Reason because) {
-
-    /** Whether its writer says what they will do, and owes it to nobody: "I'll read it on Sunday". */
-    public boolean isForOneself() {
-        return toSomebodyElse && toNobodyByName;
-    }
-}
+        boolean forOneself,
+        Reason because) {}

@@ -51,13 +51,13 @@ final class Promises {
             }
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !ConditionalPromises.isOne(read, act)) {
                 int unit = read.parts().unitOf(act.fromInclusive());
-                boolean forOneself = isForOneself(read, unit, asked);
                 return Optional.of(new Promise(
                         sentence.span(),
                         promisedBy(read, act),
                         read.hasIn("holding", unit),
-                        forOneself || !read.isToReader() || isToAnother(read, act),
-                        forOneself || (!read.spokenTo().areSaid() && !isToAnother(read, act)),
+                        !read.isToReader() || isToAnother(read, act),
+                        !read.spokenTo().areSaid() && !isToAnother(read, act),
+                        isForOneself(read, unit, asked),
                         new Reason(act.origin().name(), act.origin().example())));
             }
         }

@@ -119,7 +119,8 @@ final class SpeechActs {
     /** Whether besides greetings, thanks, an introduction, promises and reasons there are only questions. */
     boolean onlyAsksBack() {
         // "Can I have until Thursday? The children are ill."
-        return new QuestionsBack(promises).areAll(said) || (says("postpones") && !says("fulfils"));
+        return new QuestionsBack(promises).areAll(said)
+                || (says("postpones") && said.stream().noneMatch(TakingUp::fulfils));
     }
 
     private boolean saysYesOrNo() {

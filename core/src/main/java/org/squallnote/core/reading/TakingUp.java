@@ -66,7 +66,7 @@ public record TakingUp(
                 continue;
             }
             agrees &= read.asks().isEmpty() && isAgreement(read);
-            fulfils |= read.has("fulfils");
+            fulfils |= fulfils(read);
             denies |= read.has("denies");
             arrived |= !read.sentence().isQuestion() && read.has("arrived");
             proposes |= read.sentence().isQuestion()
@@ -94,6 +94,11 @@ public record TakingUp(
                 opensWithYes(said),
                 leavesIt && !fulfils,
                 handsTo);
+    }
+
+    /** "I have one too"; "could I have one too?" hands nothing over. */
+    static boolean fulfils(ReadSentence read) {
+        return !read.sentence().isQuestion() && read.has("fulfils");
     }
 
     private static boolean opensWithYes(List<ReadSentence> said) {

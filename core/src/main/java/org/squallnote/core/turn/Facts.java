@@ -114,14 +114,15 @@ public record Facts(
         List<Ask> asks = outgoing
                 ? reading.asks()
                 : reading.asks().stream().filter(Ask::ofMe).toList();
-        Optional<Promise> promise =
-                reading.promises().stream().filter(one -> !one.toSomebodyElse()).findFirst();
+        Optional<Promise> promise = reading.promises().stream()
+                .filter(one -> !one.toSomebodyElse() && !one.forOneself())
+                .findFirst();
         Optional<Withdrawal> withdrawal = reading.withdrawal();
         String text = reading.words().text();
-        // "Will do" in a room puts an answer off, but binds nobody to me who was not asked.
+        // "Will do" in a room and "I'll read it on Sunday" put an answer off, but bind nobody to me who was not asked.
         boolean later = reading.holding()
                 || reading.takingUp().leavesIt()
-                || reading.promises().stream().anyMatch(Promise::toNobodyByName);
+                || reading.promises().stream().anyMatch(one -> one.toNobodyByName() || one.forOneself());
         return FactsBuilder.builder()
                 .nature(reading.nature())
                 .asksMe(reading.asksMe())

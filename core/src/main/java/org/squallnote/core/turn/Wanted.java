@@ -8,9 +8,10 @@ final class Wanted {
 
     private static final String WHAT = "(when|what|which|where|who|whose|how|why|whether|if)\\b";
 
-    /** "Could you tell me when", "please let us know whether": known, though it is told to do. */
+    /** "Could you tell me when", "please let us know your time of arrival": known, though it is told to do. */
     private static final Pattern TO_TELL =
-            Pattern.compile("\\b(tell|know|say|confirm|advise|remind)\\b( [\\p{L}\\d']+){0,5} " + WHAT);
+            Pattern.compile("\\b(tell|know|say|confirm|advise|remind)\\b( [\\p{L}\\d']+){0,5} " + WHAT
+                    + "|\\b(tell|let) (me|us) (know )?(your|the) (time|date|day|hour|number|name|size)\\b");
 
     /** What is thought of something is known only once it was looked at. */
     private static final Pattern OPINION = Pattern.compile(

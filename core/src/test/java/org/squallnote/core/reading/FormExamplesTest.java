@@ -69,7 +69,7 @@ class FormExamplesTest {
                         reading.holding(),
                         reading.promises().stream()
                                 .map(promise -> promise.words() + " "
-                                        + promise.by().map(Deadline::end) + " " + promise.toSomebodyElse())
+                                        + promise.by().map(Deadline::end) + " " + promise.forOneself())
                                 .toList(),
                         reading.withdrawal(),
                         reading.solved(),

@@ -15,12 +15,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import org.squallnote.core.message.Channel;
 import org.squallnote.core.message.MailSpool;
 import org.squallnote.core.message.RawMail;
 import org.squallnote.core.reading.Me;
 import org.squallnote.core.reading.MessageToRead;
-import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.reading.Reader;
 import org.squallnote.core.thread.ReferencesThreading;
 import org.squallnote.core.thread.SubjectStep;
@@ -32,6 +30,7 @@ import org.squallnote.formats.lines.Predictions;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.MboxReader;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.ReadableMail;
 
 /**
  * Reads {@code .eml} files, mbox files and JSON Lines and prints what was found and why; with {@code --jsonl} one
@@ -239,27 +238,10 @@ public final class Explain {
                         .orElse(options.me())
                 : options.me();
         Reader reader = new Reader(me, options.monthFirst(), WorkingTime.officeHours(options.zone()));
-        MessageToRead message = toRead(mail);
+        MessageToRead message = ReadableMail.of(mail);
         out.println(Explanation.of(message, reader.read(message), reader.dates(message)));
         if (options.stages()) {
             out.println(Explanation.of(reader.sentences(message), message.text()));
         }
-    }
-
-    private static MessageToRead toRead(ParsedMail mail) {
-        return MessageToReadBuilder.builder()
-                .channel(Channel.MAIL)
-                .from(mail.from())
-                .to(mail.to())
-                .cc(mail.cc())
-                .sentAt(mail.sentAt().orElse(Instant.EPOCH))
-                .subject(mail.subject())
-                .headers(mail.headers())
-                .text(mail.text())
-                .calendarMethod(mail.calendarMethod())
-                .deliveryAction(mail.deliveryAction())
-                .mentions(Set.of())
-                .known(List.of())
-                .build();
     }
 }

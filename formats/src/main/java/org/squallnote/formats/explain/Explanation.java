@@ -167,7 +167,7 @@ final class Explanation {
         reading.events().forEach(event -> line("event", dated(event, message, text)));
         for (Promise promise : reading.promises()) {
             line(
-                    promise.toSomebodyElse() ? "promise to another" : "promise",
+                    promise.forOneself() ? "own plan" : promise.toSomebodyElse() ? "promise to another" : "promise",
                     "\u201c" + promise.words().foldedIn(text) + "\u201d"
                             + promise.by()
                                     .map(day -> ", by " + Predictions.written(day))

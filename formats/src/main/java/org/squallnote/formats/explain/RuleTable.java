@@ -20,12 +20,12 @@ final class RuleTable {
     static List<String> lines() {
         List<String> lines = new ArrayList<>(List.of("| rule | forms | as in | but not |", "|---|---:|---|---|"));
         byRule().forEach((name, forms) ->
-                lines.add(row(name, forms.size(), forms.get(0).example(), "")));
+                lines.add(row(name, Integer.toString(forms.size()), forms.get(0).example(), "")));
         ReadingRules.ofShapes().forEach(shape -> lines.add(row(shape)));
         for (Rule rule : ReadingRules.ofDates()) {
             lines.add(row(
                     rule.id(),
-                    rule.takes().size(),
+                    Integer.toString(rule.takes().size()),
                     rule.yes().get(0),
                     rule.no().stream().findFirst().orElse("")));
         }
@@ -40,12 +40,10 @@ final class RuleTable {
 
     /** What is known by the shape of a sentence has no forms. */
     private static String row(Reason shape) {
-        return Stream.of(shape.rule(), "", shape.example(), "").collect(Collectors.joining(" | ", "| ", " |"));
+        return row(shape.rule(), "", shape.example(), "");
     }
 
-    private static String row(String rule, int forms, String example, String butNot) {
-        return Stream.of(rule, Integer.toString(forms), example, butNot)
-                .map(cell -> cell.replace("|", "\\|"))
-                .collect(Collectors.joining(" | ", "| ", " |"));
+    private static String row(String... cells) {
+        return Stream.of(cells).map(cell -> cell.replace("|", "\\|")).collect(Collectors.joining(" | ", "| ", " |"));
     }
 }

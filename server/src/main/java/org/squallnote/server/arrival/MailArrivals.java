@@ -31,6 +31,7 @@ import org.squallnote.core.message.Texts;
 import org.squallnote.core.reading.Reading;
 import org.squallnote.core.thread.BaseSubject;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.ReadableMail;
 import org.squallnote.server.reading.AccountReader;
 import org.squallnote.server.reading.AccountReaders;
 import org.squallnote.server.reading.ReadableMessage;
@@ -127,7 +128,7 @@ public class MailArrivals {
         boolean answersMine = ReadableMessage.listAddress(mail.headers()) != null
                 && readings.answersMineByMail(origin.owner(), mail.references());
         return reader.read(
-                ReadableMessage.mail(mail, mail.text(), sentAt(origin, arrived), answersMine),
+                ReadableMail.of(mail, mail.text(), sentAt(origin, arrived), answersMine),
                 directionOf(origin, mail, reader.me().addresses()));
     }
 

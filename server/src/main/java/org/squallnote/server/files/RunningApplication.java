@@ -10,6 +10,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -26,6 +27,11 @@ public final class RunningApplication {
     private static final Set<String> HANDED_OVER = Set.of("import", "export", "accounts", "password", "backup");
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private static final int HTTP_OK = 200;
+
+    /** One that is there answers at once; what else has its port may say nothing at all. */
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
 
     private RunningApplication() {}
 
@@ -53,6 +59,9 @@ public final class RunningApplication {
         try {
             List<String> lines = Files.readAllLines(running);
             HttpClient client = HttpClient.newHttpClient();
+            if (!isThere(client, lines)) {
+                return false;
+            }
             switch (words.get(0)) {
                 case "export" -> {
                     export(client, lines, account, Path.of(words.get(1)));
@@ -84,7 +93,6 @@ public final class RunningApplication {
             }
             for (String name : words.subList(1, words.size())) {
                 if (AccountImport.isArchive(Path.of(name))) {
-                    requireAnswer(client, lines);
                     throw new IllegalArgumentException(name + " is a whole account: stop the application first, so that"
                             + " nothing else is written meanwhile. Nothing was taken in.");
                 }
@@ -93,7 +101,7 @@ public final class RunningApplication {
                         .POST(body(Path.of(name)))
                         .build();
                 HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
-                if (response.statusCode() == 200) {
+                if (response.statusCode() == HTTP_OK) {
                     CommandLine.say(name, JSON.readValue(response.body(), FileImport.Result.class));
                 } else if (response.statusCode() == 401) {
                     throw new IllegalArgumentException(notThere(account));
@@ -103,9 +111,6 @@ public final class RunningApplication {
                 }
             }
             return true;
-        } catch (ConnectException e) {
-            // Left behind by an application that was killed: the database is free.
-            return false;
         } catch (IOException | IllegalArgumentException e) {
             System.err.println("squallnote: " + CommandLine.reason(e));
             System.exit(1);
@@ -116,9 +121,17 @@ public final class RunningApplication {
         }
     }
 
-    /** Throws where nothing listens any more: then the application was killed, and nothing is in the way. */
-    private static void requireAnswer(HttpClient client, List<String> lines) throws IOException, InterruptedException {
-        client.send(request(lines, "", "/api/local/accounts").GET().build(), HttpResponse.BodyHandlers.discarding());
+    /** Whether it answers to its token; the file is left behind by one that was killed, and its port may be another's by now. */
+    private static boolean isThere(HttpClient client, List<String> lines) throws IOException, InterruptedException {
+        try {
+            HttpRequest asking = request(lines, "", "/api/local/accounts")
+                    .timeout(PATIENCE)
+                    .GET()
+                    .build();
+            return client.send(asking, HttpResponse.BodyHandlers.discarding()).statusCode() == HTTP_OK;
+        } catch (ConnectException e) {
+            return false;
+        }
     }
 
     private static String address(Path name) {
@@ -144,7 +157,7 @@ public final class RunningApplication {
             throws IOException, InterruptedException {
         WholeFile.write(file, part -> {
             HttpResponse<Path> response = client.send(request.GET().build(), HttpResponse.BodyHandlers.ofFile(part));
-            if (response.statusCode() != 200) {
+            if (response.statusCode() != HTTP_OK) {
                 throw new IllegalArgumentException(otherwise);
             }
         });
@@ -153,7 +166,7 @@ public final class RunningApplication {
     private static List<String> answer(HttpClient client, HttpRequest.Builder request)
             throws IOException, InterruptedException {
         HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        if (response.statusCode() != 200) {
+        if (response.statusCode() != HTTP_OK) {
             throw new IllegalArgumentException(
                     JSON.readTree(response.body()).path("detail").asString("Nothing was changed."));
         }

@@ -72,7 +72,7 @@ record ReadingView(
                 .filter(deadline -> !deadline.inSubject())
                 .ifPresent(deadline -> marks.add(deadline.words(), MarkKind.DATE, explained(deadline)));
         for (Promise promise : reading.promises()) {
-            if (!promise.isForOneself()) {
+            if (!promise.forOneself()) {
                 String says = outgoing ? "you promise here, " : "a promise, ";
                 marks.add(
                         promise.words(),

@@ -1,6 +1,5 @@
 package org.squallnote.server.reading;
 
-import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -15,40 +14,14 @@ import org.squallnote.core.message.StoredMessage;
 import org.squallnote.core.reading.MessageToRead;
 import org.squallnote.core.reading.MessageToReadBuilder;
 import org.squallnote.core.source.ChatRoom;
-import org.squallnote.formats.mail.ParsedMail;
 
-/** Makes mail and chat messages into what the engine reads. */
+/** Makes stored letters and chat messages into what the engine reads. */
 public final class ReadableMessage {
 
     private static final Pattern LIST_ID = Pattern.compile("<([^<>\\s]{1,255})>");
     private static final Pattern LIST_POST = Pattern.compile("<mailto:([^<>?\\s]{3,300})[^>]*>");
 
     private ReadableMessage() {}
-
-    /**
-     * A mail.
-     *
-     * @param text the text that the findings point into
-     * @param sentAt when it was sent, as far as its date can be believed
-     * @param answersMine whether the message it answers is mine
-     */
-    public static MessageToRead mail(ParsedMail mail, String text, Instant sentAt, boolean answersMine) {
-        return MessageToReadBuilder.builder()
-                .channel(Channel.MAIL)
-                .from(mail.from())
-                .to(mail.to())
-                .cc(mail.cc())
-                .sentAt(sentAt)
-                .subject(mail.subject())
-                .headers(mail.headers())
-                .text(text)
-                .calendarMethod(mail.calendarMethod())
-                .deliveryAction(mail.deliveryAction())
-                .mentions(Set.of())
-                .answersMe(answersMine)
-                .known(List.of())
-                .build();
-    }
 
     /** A mail without its header fields, which decide nothing in a letter from one person to another. */
     static MessageToRead letter(StoredMessage message) {

@@ -26,6 +26,7 @@ import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.turn.Facts;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
+import org.squallnote.formats.mail.ReadableMail;
 import org.squallnote.store.message.MessageStore;
 import org.squallnote.store.message.RawMails;
 import org.squallnote.store.reading.ReadingStore;
@@ -72,7 +73,7 @@ public class Readings {
         Optional<ParsedMail> mail = parsed(owner, message.id());
         return mail.isEmpty()
                 ? ReadableMessage.letter(message)
-                : ReadableMessage.mail(mail.get(), message.body(), message.sentAt(), answersMine(owner, message));
+                : ReadableMail.of(mail.get(), message.body(), message.sentAt(), answersMine(owner, message));
     }
 
     /** The mail as it came; absent when its file is damaged, for then what stands in its row has to do. */

@@ -105,7 +105,7 @@ public class Indexing {
     /** Takes in what has changed, a batch after the other. */
     @Scheduled(initialDelay = 300, fixedDelayString = "${squallnote.search.every:400}")
     void goOn() {
-        if (byItself && !hasFailed()) {
+        if (mayTry()) {
             try {
                 if (!begun) {
                     // Those that are not there yet are begun; of later accounts each change says so.
@@ -123,6 +123,10 @@ public class Indexing {
         }
     }
 
+    private boolean mayTry() {
+        return byItself && !indexes.areClosed() && !hasFailed();
+    }
+
     private boolean hasFailed() {
         return failed.filter(at -> Duration.between(at, clock.instant()).compareTo(PAUSE) < 0)
                 .isPresent();
@@ -131,7 +135,7 @@ public class Indexing {
     /** Reads the files of messages that have come. */
     @Scheduled(initialDelay = 2_000, fixedDelayString = "${squallnote.search.every:1500}")
     void readFiles() {
-        if (byItself && !hasFailed() && !indexes.areClosed()) {
+        if (mayTry()) {
             catchUpFiles();
         }
     }
