@@ -1,10 +1,14 @@
 package org.squallnote.server;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Set;
@@ -58,6 +62,30 @@ public class DataFolder {
         } catch (UnsupportedOperationException e) {
             LOG.warn("This file system knows no permissions; others on this machine may read the data folder", e);
         }
+    }
+
+    /**
+     * Makes sure that no other process has the database open, before anything is started.
+     *
+     * @throws IllegalArgumentException when one has, in a sentence
+     */
+    void requireFree() throws IOException {
+        Path database = folder.resolve("squallnote.mv.db");
+        if (!Files.exists(database)) {
+            return;
+        }
+        try (FileChannel channel = FileChannel.open(database, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
+            FileLock lock = channel.tryLock();
+            if (lock != null) {
+                lock.release();
+                return;
+            }
+        } catch (OverlappingFileLockException e) {
+            LOG.debug("This process has it open itself", e);
+        }
+        throw new IllegalArgumentException(
+                "The data in " + folder
+                        + " is in use: Squallnote runs with it, or one of its commands does. End that first. Nothing was changed.");
     }
 
     /** The folder itself, absolute. */

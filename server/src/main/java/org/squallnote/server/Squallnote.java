@@ -39,7 +39,11 @@ public class Squallnote {
             application.setAdditionalProfiles(CommandLine.PROFILE);
         }
         try {
+            dataFolder(args).requireFree();
             application.run(args);
+        } catch (IOException e) {
+            System.err.println("squallnote: the data folder cannot be read: " + e.getMessage());
+            System.exit(WRONG_START);
         } catch (IllegalArgumentException e) {
             // Said in a sentence by whoever found it; starting again would not help.
             System.err.println("squallnote: " + e.getMessage());
@@ -57,15 +61,18 @@ public class Squallnote {
     }
 
     private static Map<String, Object> databaseSettings(String[] args) {
-        Path data = Path.of(valueOf(args, DATA).orElse("data")).toAbsolutePath();
         try {
             return new DatabaseEncryption(
-                            new DataFolder(data.toString()),
-                            Optional.ofNullable(System.getenv(DatabaseEncryption.VARIABLE)))
+                            dataFolder(args), Optional.ofNullable(System.getenv(DatabaseEncryption.VARIABLE)))
                     .settings(Arrays.asList(args).contains("--encrypt"));
         } catch (IOException | SQLException e) {
-            throw new IllegalStateException("The database in " + data + " cannot be opened", e);
+            throw new IllegalStateException(
+                    "The database in " + valueOf(args, DATA).orElse("data") + " cannot be opened", e);
         }
+    }
+
+    private static DataFolder dataFolder(String[] args) throws IOException {
+        return new DataFolder(valueOf(args, DATA).orElse("data"));
     }
 
     private static Optional<String> valueOf(String[] arguments, String option) {

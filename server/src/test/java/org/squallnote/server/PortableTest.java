@@ -209,6 +209,21 @@ class PortableTest extends ServerTest {
         assertThat(state(exported())).isEqualTo(state(before));
     }
 
+    /** As after an older copy of the data had been put back and the mail read once more. */
+    @Test
+    void messagesThatCameInAnotherWayMeanwhileAreSaidToBeThere() throws IOException {
+        Map<String, String> entries = entries(exported());
+        String id = jdbc.queryForObject("select min(id) from message where owner = ?", String.class, me.accountId());
+        String messages = entries.get("tables/message.jsonl");
+        assertThat(messages).contains(id);
+        assertRefused(
+                with(
+                        entries,
+                        "tables/message.jsonl",
+                        messages.replace(id, UUID.randomUUID().toString())),
+                "in another way");
+    }
+
     private void assertRefused(byte[] archive, String why) throws IOException {
         Path file = file(archive);
         assertThatThrownBy(() -> accountImport.run(file))

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.sql.SQLIntegrityConstraintViolationException;
 import java.time.DateTimeException;
 import java.util.Enumeration;
 import java.util.Map;
@@ -48,6 +49,14 @@ public class AccountImport {
 
     /** A row with a file of 25 MB in it, in Base64. */
     private static final int LONGEST_ROW = 64 * 1024 * 1024;
+
+    /** What the database says of a row that would be there twice, as H2 and PostgreSQL number it. */
+    private static final String TWICE = "23505";
+
+    private static final String IN_ANOTHER_WAY =
+            "This account has some of the archive's messages already, which came in"
+                    + " another way, so that the two cannot be joined. Take the archive in where the account is not: in another"
+                    + " data folder (--data). Nothing was taken in.";
 
     private final DataSource database;
     private final TransactionTemplate transaction;
@@ -107,13 +116,15 @@ public class AccountImport {
             TakenIn taken = transaction.execute(status -> {
                 try {
                     return takeIn(zip, manifest);
+                } catch (SQLIntegrityConstraintViolationException e) {
+                    throw Refusal.invalid(e.getSQLState().equals(TWICE) ? IN_ANOTHER_WAY : damaged(e));
                 } catch (IOException
                         | SQLException
                         | IllegalArgumentException
                         | JacksonException
                         | DateTimeException
                         | DataAccessException e) {
-                    throw Refusal.invalid("The archive is damaged: " + e.getMessage() + ". Nothing was taken in.");
+                    throw Refusal.invalid(damaged(e));
                 }
             });
             if (taken.rows() > 0) {
@@ -121,6 +132,10 @@ public class AccountImport {
             }
             return taken;
         }
+    }
+
+    private static String damaged(Exception e) {
+        return "The archive is damaged: " + e.getMessage() + ". Nothing was taken in.";
     }
 
     private Manifest manifest(ZipFile zip) throws IOException {
