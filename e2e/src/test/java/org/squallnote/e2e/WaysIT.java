@@ -169,11 +169,14 @@ class WaysIT {
         browser.type("[data-test=hand-over-to]", "gus@merrowquay.example", Keys.ENTER);
         browser.untilText("Handed over to gus@merrowquay.example");
         browser.until(() -> sentTo("gus@merrowquay.example"), "the mail that hands it over");
+        // He says within seconds that he will; what he promised is what is waited for from then on.
+        browser.until(() -> theQuayRoad().contains("Will do. You will have it on") ? Boolean.TRUE : null, "his answer");
         assertThat(theQuayRoad()).startsWith("WITH_OTHERS");
         browser.open("/threads");
         browser.find("[data-row]");
         browser.press("o");
-        browser.untilText("gus@merrowquay.example");
+        browser.untilText("Regatta: closing the quay road");
+        browser.untilText("Gus Ferrantpromised by");
     }
 
     @Test

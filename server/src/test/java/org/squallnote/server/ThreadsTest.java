@@ -40,6 +40,13 @@ class ThreadsTest extends ServerTest {
     }
 
     @Test
+    void whoWasWrittenToWithoutANameAndWritesWithOneIsOnePerson() {
+        arrive(me, mine(7, "b@x.example", "a@x.example", "Which plan?", MONDAY.plusSeconds(600)));
+
+        assertThat(line().path("people").toString()).isEqualTo("[\"Tilda Brandt\"]");
+    }
+
+    @Test
     void isClosedWithAReasonAndOpensByHandOrByUndo() {
         String command = decide(me, "CLOSE", "\"reason\":\"DONE_ELSEWHERE\"", thread);
         assertThat(turn()).isEqualTo("CLOSED");

@@ -114,9 +114,14 @@ public record Facts(
         List<Ask> asks = outgoing
                 ? reading.asks()
                 : reading.asks().stream().filter(Ask::ofMe).toList();
-        Optional<Promise> promise = reading.promises().stream()
+        List<Promise> toMe = reading.promises().stream()
                 .filter(one -> !one.toSomebodyElse() && !one.forOneself())
-                .findFirst();
+                .toList();
+        // Of "Will do. You will have it on Monday." the second says by when.
+        Optional<Promise> promise = toMe.stream()
+                .filter(one -> one.by().isPresent())
+                .findFirst()
+                .or(() -> toMe.stream().findFirst());
         Optional<Withdrawal> withdrawal = reading.withdrawal();
         String text = reading.words().text();
         // "Will do" in a room and "I'll read it on Sunday" put an answer off, but bind nobody to me who was not asked.

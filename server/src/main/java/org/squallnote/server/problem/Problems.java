@@ -4,6 +4,7 @@ import java.io.UncheckedIOException;
 import java.time.DateTimeException;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -17,6 +18,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.context.request.async.AsyncRequestTimeoutException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import org.squallnote.core.StaleVersionException;
 import org.squallnote.store.content.DamagedContentException;
@@ -96,6 +98,20 @@ public class Problems extends ResponseEntityExceptionHandler {
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
                 "Something went wrong here. Nothing was changed. Try again; if it stays, the log of the application says more.");
+    }
+
+    /** What waits for another server and then for its turn to be stored was not ready in time; it goes on. */
+    @Override
+    protected @Nullable ResponseEntity<Object> handleAsyncRequestTimeoutException(
+            AsyncRequestTimeoutException problem, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        return handleExceptionInternal(
+                problem,
+                ProblemDetail.forStatusAndDetail(
+                        status,
+                        "This takes longer than two minutes. It goes on, and nothing is lost; load the page again after a while to see what came of it."),
+                headers,
+                status,
+                request);
     }
 
     @Override

@@ -3,11 +3,11 @@ package org.squallnote.server.thread;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.squallnote.core.chase.ChaseDate;
 import org.squallnote.core.chase.ChaseLetter;
@@ -56,6 +56,12 @@ record ThreadLines(
         usual = Map.copyOf(usual);
     }
 
+    /** The first name that somebody is called by, whether they wrote or were written to. */
+    private static void named(Map<String, String> names, Party party) {
+        names.merge(
+                party.address(), party.displayName(), (known, other) -> known.equals(party.address()) ? other : known);
+    }
+
     /**
      * One thread.
      *
@@ -64,16 +70,19 @@ record ThreadLines(
      */
     ThreadLine of(StoredThread thread, List<ThreadingRow> rows, Optional<ThreadLine.Group> group) {
         Map<String, String> names = new HashMap<>();
-        Set<String> people = new TreeSet<>();
+        Set<String> people = new HashSet<>();
         for (ThreadingRow row : rows) {
             Party from = new Party(row.fromName(), row.fromAddress());
-            names.putIfAbsent(from.address(), from.displayName());
+            named(names, from);
             if (!mine.contains(from.address())) {
-                people.add(from.displayName());
+                people.add(from.address());
             } else if (thread.channel() == Channel.MAIL) {
-                row.recipients().to().stream()
-                        .filter(party -> !mine.contains(party.address()))
-                        .forEach(party -> people.add(party.displayName()));
+                for (Party party : row.recipients().to()) {
+                    if (!mine.contains(party.address())) {
+                        named(names, party);
+                        people.add(party.address());
+                    }
+                }
             }
         }
         List<Tick> trace = rows.stream()
@@ -101,7 +110,11 @@ record ThreadLines(
                         .filter(room -> !room.direct())
                         .map(ChatRoom::name)
                         .orElse(null),
-                List.copyOf(people),
+                people.stream()
+                        .map(address -> names.getOrDefault(address, address))
+                        .distinct()
+                        .sorted()
+                        .toList(),
                 thread.turn(),
                 thread.since(),
                 silence(Optional.ofNullable(thread.since()).orElse(thread.lastMessageAt())),
