@@ -1,5 +1,7 @@
 package org.squallnote.core.reading;
 
+import java.util.LinkedHashSet;
+import java.util.Set;
 import org.squallnote.core.text.Sentence;
 
 /** Finds who is named as the one who is to do something. */
@@ -35,11 +37,25 @@ final class NamedDoers {
             if (found.isSomebody()) {
                 boolean modal = Phrases.MODAL.has(sentence, at);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
-                if (modal || to || waiting || (need && norm.equals("from"))) {
+                if (need && norm.equals("from")) {
+                    return Addressees.of(from(sentence, at));
+                }
+                if (modal || to || waiting) {
                     return Addressees.of(found.addresses());
                 }
             }
         }
         return Addressees.UNSAID;
+    }
+
+    /** "I need the figures from Ines and the accounts from Rhona." */
+    private Set<String> from(Sentence sentence, int first) {
+        Set<String> addresses = new LinkedHashSet<>();
+        for (int at = first; at < sentence.size() - 1; at++) {
+            if (sentence.norm(at).equals("from")) {
+                addresses.addAll(people.at(sentence, at + 1).addresses());
+            }
+        }
+        return addresses;
     }
 }

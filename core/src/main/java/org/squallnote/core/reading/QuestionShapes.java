@@ -39,21 +39,28 @@ final class QuestionShapes {
         this.parts = parts;
     }
 
-    /** "The blue door, half past twelve?": names something and has no words that ask. */
+    /** "The blue door, half past twelve?", "nine is a bit early, ten?": ends with what is named without words that ask. */
     static boolean areMissingIn(Sentence sentence) {
-        if (sentence.size() > LONGEST_ABOUT_A_DAY) {
+        if (sentence.size() > LONGEST_ABOUT_A_DAY || asks(sentence, 0)) {
             return false;
         }
-        for (int i = 0; i < sentence.size(); i++) {
-            boolean asks = AUXILIARIES.has(sentence, i)
-                    || QUESTION_WORDS.has(sentence, i)
-                    || QUESTION_IS.has(sentence, i)
-                    || sentence.at(i).is("or");
-            if (asks) {
+        int last = sentence.size() - 1;
+        while (last > 0 && !sentence.at(last).followsMark()) {
+            last--;
+        }
+        for (int i = last; i < sentence.size(); i++) {
+            if (asks(sentence, i)) {
                 return false;
             }
         }
         return true;
+    }
+
+    private static boolean asks(Sentence sentence, int i) {
+        return AUXILIARIES.has(sentence, i)
+                || QUESTION_WORDS.has(sentence, i)
+                || QUESTION_IS.has(sentence, i)
+                || sentence.at(i).is("or");
     }
 
     /** The first word behind those that only lead in to it. */

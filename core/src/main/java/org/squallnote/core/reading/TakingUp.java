@@ -16,7 +16,7 @@ import org.squallnote.core.dates.DateContext;
  * @param by that time, where it is a day or a moment
  * @param fulfils whether it says that something is done or handed over ("attached", "I have one")
  * @param denies whether it says that the writer has or knows nothing of it ("not me")
- * @param proposes whether it asks whether something else would do ("how about Thursday?")
+ * @param proposes whether all that it asks is whether something else would do ("how about Thursday?")
  * @param arrived whether it says that something has come
  * @param opensWithYes whether it says yes before anything else
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
@@ -54,7 +54,7 @@ public record TakingUp(
         boolean plans = false;
         boolean fulfils = false;
         boolean denies = false;
-        boolean proposes = false;
+        boolean proposes = said.stream().anyMatch(read -> read.sentence().isQuestion());
         boolean arrived = false;
         boolean leavesIt = false;
         Set<String> named = Set.of();
@@ -69,8 +69,9 @@ public record TakingUp(
             fulfils |= fulfils(read);
             denies |= read.has("denies");
             arrived |= !read.sentence().isQuestion() && read.has("arrived");
-            proposes |= read.sentence().isQuestion()
-                    && (read.has("proposes") || QuestionShapes.areMissingIn(read.sentence()));
+            proposes &= !read.sentence().isQuestion()
+                    || read.has("proposes")
+                    || QuestionShapes.areMissingIn(read.sentence());
             if (looked++ < MOST_LOOKED_AT) {
                 Optional<Set<String>> others = HandingOn.leftTo(read, people, named);
                 named = HandingOn.lastNamed(read.sentence(), people, named);

@@ -341,8 +341,9 @@ public final class SentenceSplitter {
             char next = last ? Word.NOTHING : chars[following];
             return switch (abbreviation) {
                 case "always" -> last;
-                // "bill no. before 1": behind another word; "no. that is wrong" answers.
-                case "digit" -> !Letters.isDigit(next) && (last || words.isEmpty() || !Character.isLowerCase(next));
+                // "bill no. before 1": behind another word; "no. that is wrong" and "oh no. shall I" answer.
+                case "digit" ->
+                    !Letters.isDigit(next) && (last || isFirstOrCried(words) || !Character.isLowerCase(next));
                 default -> last || Character.isUpperCase(next);
             };
         }
@@ -357,6 +358,10 @@ public final class SentenceSplitter {
         }
         // A single letter is an initial, unless the line ends with it.
         return raw.length() != 1 || last || digits || raw.equals("I") || raw.equals("a");
+    }
+
+    private static boolean isFirstOrCried(List<Word> words) {
+        return words.isEmpty() || words.get(words.size() - 1).is("oh", "ah", "no");
     }
 
     private static boolean isDigitsAndDots(String raw) {

@@ -282,9 +282,10 @@ final class TurnStep {
         return was;
     }
 
-    /** "Where?" "The blue door, half past twelve?" */
+    /** "Where?" "The blue door, half past twelve?"; "Shall I put you down for nine?" "Nine is early, ten?" */
     private boolean isAnsweredByAProposal(Awaited one, TurnEvent event) {
-        return event.facts().proposes() && Wanted.asksForAChoice(lastAskOf(one));
+        String ask = lastAskOf(one);
+        return event.facts().proposes() && (Wanted.asksForAChoice(ask) || Wanted.isAboutAPlan(ask));
     }
 
     /** What I have asked somebody last: what they write next is about that. */

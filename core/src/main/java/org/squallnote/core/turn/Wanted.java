@@ -42,11 +42,11 @@ final class Wanted {
             "\\b((write|turn|talk|speak|apply|go) to|ask|contact|call|ring|phone|mail|email) (?!(me|us|back|you|if|whether|for)\\b)[\\p{L}']");
 
     private static final Pattern ASKS_WHEN =
-            Pattern.compile("\\b(when|which days?|what (day|time)s?|how (soon|early|late)|day or|or \\w+day)\\b");
+            Pattern.compile("\\b(when|which|what (day|time)s?|how (soon|early|late)|day or|or \\w+day)\\b");
 
     /** "Tuesday afternoon, please." */
     private static final Pattern CHOICE = Pattern.compile(
-            "^[^\\p{L}\\d]*[\\p{L}\\d:']+( [\\p{L}\\d:']+){0,3},? please([^\\p{L}\\d]*$|[,;:.] (i|i'm|i've|we|it|it's|that|my|our|the)\\b)");
+            "^[^\\p{L}\\d]*[\\p{L}\\d:']+( [\\p{L}\\d:']+){0,3},? please([^\\p{L}\\d]*$|[,;:.]? (because|since|as|if|otherwise|or)\\b|[,;:.] (i|i'm|i've|we|it|it's|that|my|our|the)\\b)");
 
     /** "Could you answer my question about the scaffolding?", "any news?": about what was asked before. */
     private static final Pattern REMINDS = Pattern.compile(
