@@ -27,6 +27,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param askedByName whether they were named
  * @param openToAll whether the first answer from anybody settles it
  * @param what the ask in the writer's words, empty when there is none
+ * @param besides what else it asks me that stands for itself, in the writer's words
  * @param asks what each of those asked is asked, in the writer's words, by their address
  * @param askBy the deadline of the ask
  * @param thanksOnly whether it only thanks
@@ -60,6 +61,7 @@ public record Facts(
         boolean askedByName,
         boolean openToAll,
         String what,
+        List<String> besides,
         Map<String, String> asks,
         Optional<LocalDateTime> askBy,
         boolean thanksOnly,
@@ -87,12 +89,14 @@ public record Facts(
 
     private static final int LONGEST_WORDS = 300;
     private static final int MOST_ASKED = 30;
+    private static final int MOST_BESIDES = 5;
 
     /** Says nothing: a reaction, or a message whose writer has taken it back. */
     public static final Facts SILENT = FactsBuilder.builder()
             .nature(Nature.PERSON)
             .asked(Set.of())
             .what("")
+            .besides(List.of())
             .asks(Map.of())
             .promised("")
             .withdrawsAbout("")
@@ -103,6 +107,7 @@ public record Facts(
     /** Copies the collections. */
     public Facts {
         asked = Set.copyOf(asked);
+        besides = List.copyOf(besides);
         asks = Map.copyOf(asks);
         handsTo = Set.copyOf(handsTo);
         failedRecipients = List.copyOf(failedRecipients);
@@ -128,23 +133,15 @@ public record Facts(
         boolean later = reading.holding()
                 || reading.takingUp().leavesIt()
                 || reading.promises().stream().anyMatch(one -> one.toNobodyByName() || one.forOneself());
+        String what = whatOf(reading, asks);
         return FactsBuilder.builder()
                 .nature(reading.nature())
                 .asksMe(reading.asksMe())
                 .asked(asks.stream().flatMap(ask -> ask.asked().stream()).collect(Collectors.toSet()))
                 .askedByName(asks.stream().anyMatch(Ask::named))
                 .openToAll(areOpenToAll(asks))
-                .what(asks.stream()
-                        // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
-                        .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
-                        .map(ask -> bounded(ask.sentence().foldedIn(text)))
-                        // "Please do book it. When may we arrive?" wants something back.
-                        .filter(words -> !Wanted.isInstruction(words))
-                        .findFirst()
-                        .or(() -> asks.stream()
-                                .findFirst()
-                                .map(ask -> bounded(ask.sentence().foldedIn(text))))
-                        .orElse(""))
+                .what(what)
+                .besides(outgoing ? List.of() : besides(asks, what, text))
                 .asks(outgoing ? asksOf(asks, text) : Map.of())
                 .askBy(reading.replyBy().map(Deadline::end))
                 .thanksOnly(reading.thanksOnly())
@@ -215,11 +212,37 @@ public record Facts(
                 .askedByName(me && askedByName)
                 .openToAll(me && openToAll)
                 .what(me ? what : "")
+                .besides(me ? besides : List.of())
                 .askBy(me ? askBy : Optional.empty())
                 .thanksOnly(thanksOnly && !me)
                 .acknowledges(acknowledges && !me)
                 .questionBack(questionBack && me)
                 .build();
+    }
+
+    private static String whatOf(Reading reading, List<Ask> asks) {
+        String text = reading.words().text();
+        return asks.stream()
+                // Of "I'd need the date. When shall we begin?" the question says what is to be answered.
+                .filter(ask -> !reading.questionBack() || ask.kind() == Ask.Kind.QUESTION)
+                .map(ask -> bounded(ask.sentence().foldedIn(text)))
+                // "Please do book it. When may we arrive?" wants something back.
+                .filter(words -> !Wanted.isInstruction(words))
+                .findFirst()
+                .or(() -> asks.stream()
+                        .findFirst()
+                        .map(ask -> bounded(ask.sentence().foldedIn(text))))
+                .orElse("");
+    }
+
+    /** "I need it by Friday" goes with the ask before it. */
+    private static List<String> besides(List<Ask> asks, String what, String text) {
+        return asks.stream()
+                .map(ask -> bounded(ask.sentence().foldedIn(text)))
+                .distinct()
+                .filter(words -> !words.equals(what) && !Wanted.isAboutTheSame(words))
+                .limit(MOST_BESIDES)
+                .toList();
     }
 
     /** The first thing that each is asked, of a sensible number of people. */

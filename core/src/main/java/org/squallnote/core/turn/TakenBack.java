@@ -1,5 +1,6 @@
 package org.squallnote.core.turn;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +40,9 @@ final class TakenBack {
                 .max(TurnEvent.IN_SENT_ORDER)
                 .map(TurnEvent::messageId)
                 .orElse(event.messageId());
+        if (takesBackAPart(event)) {
+            return;
+        }
         Set<UUID> meant = new HashSet<>(theirs);
         if (facts.withdrawsLastOnly() && theirs.contains(last)) {
             meant.retainAll(Set.of(last));
@@ -54,6 +58,30 @@ final class TakenBack {
                 && debt.reason() != Reason.BOUNCED
                 && (gone.contains(debt.messageId()) || all));
         paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    /** "Forget the pump": of a message that asked for the pump and for the code the code is still owed. */
+    private boolean takesBackAPart(TurnEvent event) {
+        Set<String> words = tellingWords(event.facts().withdrawsAbout());
+        for (int i = 0; i < debts.size(); i++) {
+            Debt debt = debts.get(i);
+            List<String> asks = asksOf(debt);
+            List<String> left = asks.stream()
+                    .filter(ask -> tellingWords(ask).stream().noneMatch(words::contains))
+                    .toList();
+            if (debt.to().isSameAs(event.from()) && !left.isEmpty() && left.size() < asks.size()) {
+                debts.set(i, DebtBuilder.builder(debt).what(left.get(0)).build());
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private List<String> asksOf(Debt debt) {
+        List<String> asks = new ArrayList<>(List.of(debt.what()));
+        earlier.message(debt.messageId())
+                .ifPresent(asked -> asks.addAll(asked.facts().besides()));
+        return asks.stream().distinct().toList();
     }
 
     private Set<UUID> mentioned(Set<UUID> ids, String about) {

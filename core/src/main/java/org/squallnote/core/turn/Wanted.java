@@ -85,7 +85,10 @@ final class Wanted {
     private static final Pattern ON_ITS_WAY = Pattern.compile(
             "\\b(post|posted|courier|parcel|envelope|mailed|on (its|their|the) way)\\b|\\bgo(es)? (out|off)\\b");
 
-    private static final Pattern OF_US = Pattern.compile("\\b(we|you|us)\\b");
+    private static final Pattern THE_SAME =
+            Pattern.compile("\\b(it|its|it's|them|that|this|these|those|one|ones|him|her)\\b");
+
+    private static final Pattern OF_US = Pattern.compile("\\b(we|you|us)\\b|\\b(shall|should|may|can|could) i\\b");
 
     private Wanted() {}
 
@@ -165,6 +168,11 @@ final class Wanted {
         return !isToBeDone(ask)
                 && !ASKS_WHAT.matcher(words).find()
                 && OF_US.matcher(words).find();
+    }
+
+    /** "I need it by Friday": about what the words before it name. */
+    static boolean isAboutTheSame(String ask) {
+        return THE_SAME.matcher(inSmall(ask)).find();
     }
 
     /** Whether it only comes back to what was asked before. */
