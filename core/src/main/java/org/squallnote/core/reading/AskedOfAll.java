@@ -1,12 +1,12 @@
 package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows asks that say themselves that anybody may do it, or that everybody shall. */
 final class AskedOfAll {
 
-    private static final WordSet EVERYBODY = WordSet.of("all", "each", "both", "you", "everybody");
+    private static final WordClass EVERYBODY = WordClass.OF_EVERYBODY;
 
     private AskedOfAll() {}
 
@@ -62,7 +62,7 @@ final class AskedOfAll {
             if (everybody
                     && i > 0
                     && i >= ask.from()
-                    && (Phrases.MODAL.has(sentence, i - 1)
+                    && (WordClass.MODAL.has(sentence, i - 1)
                             || sentence.norm(i - 1).equals("please")
                             || sentence.norm(i - 1).equals("need"))) {
                 return true;

@@ -3,14 +3,14 @@ package org.squallnote.core.reading;
 import org.squallnote.core.reading.Vocatives.Call;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Finds one name, mention or word for everybody at a place where somebody may be called. */
 final class CalledNames {
 
-    static final WordSet ALL = WordSet.listed(CalledNames.class, "everybody.txt");
+    static final WordClass ALL = WordClass.EVERYBODY;
 
-    private static final WordSet COPY = WordSet.of("cc", "copy");
+    private static final WordClass COPY = WordClass.COPY;
 
     private final People people;
 
@@ -27,7 +27,7 @@ final class CalledNames {
         if (word.isMention()) {
             return mention(sentence, at);
         }
-        if (ALL.has(word)) {
+        if (ALL.has(sentence, at)) {
             boolean you =
                     sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
             return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
@@ -101,6 +101,6 @@ final class CalledNames {
     /** Whether a request starts there: "can you", "please", "could you". */
     static boolean startsAsking(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        return (Phrases.MODAL.has(sentence, at) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
+        return (WordClass.MODAL.has(sentence, at) && sentence.norm(at + 1).equals("you")) || norm.equals("please");
     }
 }

@@ -9,7 +9,7 @@ import org.squallnote.core.rule.Rule;
 import org.squallnote.core.rule.RuleBook;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Decides what the dates of a sentence are for: a deadline that is stated, a day tied to giving something, an event. */
 final class DateRoles {
@@ -38,16 +38,14 @@ final class DateRoles {
      */
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm, Rule because, List<Rule> passed) {}
 
-    private static final RuleBook RULES = RuleBook.of(DateRoles.class, "date-purposes.rules", Phrases.classes());
-
-    private static final WordSet VAGUE = Phrases.BOOK.set("roughly");
+    private static final WordClass VAGUE = WordClass.ROUGHLY;
 
     /** What stands between "by" and its date. */
-    static final WordSet SKIPPED = RULES.set("between");
+    static final WordClass SKIPPED = WordClass.BETWEEN;
 
-    private static final WordSet SMALL = RULES.set("small");
+    private static final WordClass SMALL = WordClass.SMALL;
 
-    static final WordSet PRONOUNS = RULES.set("it");
+    static final WordClass PRONOUNS = WordClass.IT;
 
     private final Sentence sentence;
     private final Parts parts;
@@ -56,11 +54,7 @@ final class DateRoles {
     private final Softness softness;
     private final RuleBook rules;
 
-    DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context) {
-        this(sentence, parts, acts, context, RULES);
-    }
-
-    private DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context, RuleBook rules) {
+    DateRoles(Sentence sentence, Parts parts, List<PhraseMatch> acts, DateContext context, RuleBook rules) {
         this.rules = rules;
         this.sentence = sentence;
         this.parts = parts;
@@ -69,14 +63,9 @@ final class DateRoles {
         this.softness = new Softness(sentence, parts, acts);
     }
 
-    /** The rules, in their order. */
-    static RuleBook rules() {
-        return RULES;
-    }
-
     /** The dates of a sentence that are not somebody else's words, each with what it is for. */
     static List<Dated> in(ReadSentence read, DateContext context) {
-        return in(read, context, RULES);
+        return in(read, context, read.language().purposes());
     }
 
     static List<Dated> in(ReadSentence read, DateContext context, RuleBook rules) {

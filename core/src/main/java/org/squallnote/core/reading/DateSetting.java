@@ -6,12 +6,12 @@ import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.rule.Setting;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** One date of a sentence, as rules look at it. */
 final class DateSetting implements Setting {
 
-    private static final WordSet ASKING_ALONG = WordSet.of("when", "what");
+    private static final WordClass ASKING_ALONG = WordClass.ASKING_ALONG;
 
     private final Sentence sentence;
     private final Parts parts;
@@ -88,7 +88,7 @@ final class DateSetting implements Setting {
             case "stranger" ->
                 sentence.at(place).capital()
                         && !NotNames.isOne(sentence, place)
-                        && !Phrases.BOOK.holds(sentence.at(place));
+                        && !sentence.book().holds(sentence.at(place));
             case "noun" -> sentence.norm(place).length() > 3 && !NotNames.isOne(sentence, place);
             default -> throw new IllegalStateException("No rule can speak of a {" + kind + "}");
         };

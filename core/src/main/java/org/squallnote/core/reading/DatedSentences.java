@@ -11,18 +11,12 @@ import org.squallnote.core.text.Sentence;
 /** Decides whether a sentence that asks nothing itself sets the day of an ask beside it. */
 final class DatedSentences {
 
-    private static final RuleBook RULES = RuleBook.of(DatedSentences.class, "dated-sentences.rules", Phrases.classes());
-
     private DatedSentences() {}
-
-    /** The rules, in their order. */
-    static RuleBook rules() {
-        return RULES;
-    }
 
     /** The rule by which a date counts; empty where it does not. */
     static Optional<Rule> because(ReadSentence read, Dated dated, boolean afterAsk) {
-        return decide(read, dated, afterAsk, RULES).filter(rule -> rule.gives().equals("sets"));
+        return decide(read, dated, afterAsk, read.language().besides())
+                .filter(rule -> rule.gives().equals("sets"));
     }
 
     /** The rule that decides about a date, for or against it. */
@@ -37,13 +31,18 @@ final class DatedSentences {
                         .anyMatch(act -> act.label().equals("soft")
                                 && !act.origin().name().equals("soft.fine"))
                 || dates.stream()
-                        .anyMatch(dated -> RULES.in("needed-for", setting(read, dated, true))
+                        .anyMatch(dated -> read.language()
+                                .besides()
+                                .in("needed-for", setting(read, dated, true))
                                 .isPresent());
     }
 
     /** The rule by which others need something on a date, in a part of a sentence beside an ask. */
     static Optional<Rule> neededByOthers(ReadSentence read, Dated dated) {
-        return RULES.in("needed", setting(read, dated, true)).map(RuleBook.Found::rule);
+        return read.language()
+                .besides()
+                .in("needed", setting(read, dated, true))
+                .map(RuleBook.Found::rule);
     }
 
     private static DateSetting setting(ReadSentence read, Dated dated, boolean afterAsk) {

@@ -9,18 +9,18 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Finds asks whose day was named before: "by then", "before that". */
 final class DaysNamedBefore {
 
     /** "as before", "an hour before": not just before what was named. */
-    private static final WordSet OTHERWISE_BEFORE = Phrases.BOOK.set("otherwise-before");
+    private static final WordClass OTHERWISE_BEFORE = WordClass.OTHERWISE_BEFORE;
 
-    private static final WordSet STARTS = Phrases.BOOK.set("starts");
+    private static final WordClass STARTS = WordClass.STARTS;
 
     /** What is said behind "the" or "this" of a date named before. */
-    private static final WordSet SAME = WordSet.of("same", "date", "deadline");
+    private static final WordClass SAME = WordClass.SAME_DAY;
 
     static final Reason THEN = new Reason("stated.then", "We meet on Friday, please send it by then.");
 

@@ -21,6 +21,7 @@ import org.squallnote.core.text.Span;
  */
 final class Deadlines {
 
+    private final ReadingLanguage language;
     private final List<ReadSentence> sentences;
     private final DateContext context;
     private final Predicate<Ask> wanted;
@@ -28,7 +29,8 @@ final class Deadlines {
     /** For each sentence whether it holds an ask that is wanted. */
     private final boolean[] asking;
 
-    Deadlines(List<ReadSentence> sentences, DateContext context, Predicate<Ask> wanted) {
+    Deadlines(ReadingLanguage language, List<ReadSentence> sentences, DateContext context, Predicate<Ask> wanted) {
+        this.language = language;
         this.sentences = sentences;
         this.context = context;
         this.wanted = wanted;
@@ -179,12 +181,13 @@ final class Deadlines {
 
     private List<Deadline> ofSubject(String subject) {
         List<Deadline> found = new ArrayList<>();
-        for (Sentence sentence : SentenceSplitter.split(subject)) {
+        for (Sentence sentence : SentenceSplitter.split(subject, language.phrases())) {
             List<DatePhrase> dates = DateScanner.in(sentence, context);
             if (dates.isEmpty()) {
                 continue;
             }
-            DateRoles roles = new DateRoles(sentence, new Parts(sentence), Phrases.BOOK.in(sentence), context);
+            DateRoles roles = new DateRoles(
+                    sentence, new Parts(sentence), sentence.book().in(sentence), context, language.purposes());
             for (DatePhrase phrase : dates) {
                 Dated dated = roles.roleOf(phrase, dates.size(), false);
                 boolean end = phrase.form() == DatePhrase.Form.END;

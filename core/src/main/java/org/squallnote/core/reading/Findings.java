@@ -29,6 +29,7 @@ final class Findings {
     private final List<ReadSentence> sentences;
     private final People people;
     private final DateContext context;
+    private final Hearing hearing;
     private final NatureRules.Verdict nature;
     private final boolean automatic;
     private final boolean cut;
@@ -40,6 +41,7 @@ final class Findings {
             List<ReadSentence> sentences,
             People people,
             DateContext context,
+            Hearing hearing,
             NatureRules.Verdict nature,
             boolean automatic,
             boolean cut) {
@@ -49,6 +51,7 @@ final class Findings {
         this.sentences = sentences;
         this.people = people;
         this.context = context;
+        this.hearing = hearing;
         this.nature = nature;
         this.automatic = automatic;
         this.cut = cut;
@@ -61,7 +64,7 @@ final class Findings {
         boolean outgoing = me.is(message.from());
         boolean asked = asksMe(asks);
         boolean asksMe = !outgoing && !automatic && (asked || invitesMe() || countersMe());
-        Deadlines deadlines = new Deadlines(sentences, context, outgoing ? any -> true : Ask::ofMe);
+        Deadlines deadlines = new Deadlines(hearing.language(), sentences, context, outgoing ? any -> true : Ask::ofMe);
         boolean dated = !automatic && (outgoing || asked);
         Optional<Deadline> replyBy = dated ? deadlines.explicit(Reader.bounded(message.subject())) : Optional.empty();
         Hints hints = automatic || replyBy.isEmpty() ? hints(asksMe) : new Hints(List.of(), Optional.empty());
@@ -144,6 +147,7 @@ final class Findings {
         for (Ask ask : firsts.values()) {
             if (each.size() < MOST_EACH) {
                 Deadlines its = new Deadlines(
+                        hearing.language(),
                         sentences,
                         context,
                         other -> other.ofMe() && other.sentence().equals(ask.sentence()));
@@ -202,16 +206,19 @@ final class Findings {
             return new Hints(
                     spans,
                     any
-                            ? new Deadlines(sentences, context, ask -> true).explicit(Reader.bounded(message.subject()))
+                            ? new Deadlines(hearing.language(), sentences, context, ask -> true)
+                                    .explicit(Reader.bounded(message.subject()))
                             : Optional.empty());
         }
         List<Span> forwarded = words.linesOf(OwnWords.Kind.FORWARDED);
         if (!asksMe || forwarded.isEmpty()) {
             return new Hints(List.of(), Optional.empty());
         }
-        List<Sentence> inside = SentenceSplitter.split(words.text(), forwarded, 200);
-        List<ReadSentence> read = new SentencesRead(message, me, people, context, Hearing.ALL).all(inside);
-        return new Hints(asking(read), new Deadlines(read, context, ask -> true).explicit(""));
+        List<Sentence> inside = SentenceSplitter.split(
+                words.text(), forwarded, 200, hearing.language().phrases());
+        List<ReadSentence> read =
+                new SentencesRead(message, me, people, context, Hearing.all(hearing.language())).all(inside);
+        return new Hints(asking(read), new Deadlines(hearing.language(), read, context, ask -> true).explicit(""));
     }
 
     private static List<Span> asking(List<ReadSentence> all) {

@@ -3,19 +3,19 @@ package org.squallnote.core.reading;
 import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows a sentence that says that somebody else will answer. */
 final class HandingOn {
 
     /** Whoever stands behind these is who does something. */
-    private static final WordSet LEADING = Phrases.BOOK.set("before-a-doer");
+    private static final WordClass LEADING = WordClass.BEFORE_A_DOER;
 
-    private static final WordSet SOMEBODY = Phrases.BOOK.set("somebody-will");
+    private static final WordClass SOMEBODY = WordClass.SOMEBODY_WILL;
 
-    private static final WordSet PERSON = Phrases.BOOK.set("somebody");
+    private static final WordClass PERSON = WordClass.SOMEBODY;
 
-    private static final WordSet ANSWERING = Phrases.BOOK.set("answering");
+    private static final WordClass ANSWERING = WordClass.ANSWERING;
 
     private HandingOn() {}
 

@@ -5,15 +5,17 @@ import java.util.Set;
 import org.squallnote.core.text.PhraseOrigin;
 
 /**
- * Which ways to ask count, by their names.
+ * In which language messages are read, and which ways to ask count, by their names.
  *
  * @param lacking forms of rules that are as if they stood in no list, so that others may find the same ask
  * @param unheard ways to ask by which nothing is an ask, however else it could be found
  */
-record Hearing(Set<PhraseOrigin> lacking, Set<String> unheard) {
+record Hearing(ReadingLanguage language, Set<PhraseOrigin> lacking, Set<String> unheard) {
 
-    /** All of them count. */
-    static final Hearing ALL = new Hearing(Set.of(), Set.of());
+    /** All that a language has count. */
+    static Hearing all(ReadingLanguage language) {
+        return new Hearing(language, Set.of(), Set.of());
+    }
 
     /** Whether the way in which something is asked counts. */
     boolean hears(SentenceAsks.FoundAsk ask) {

@@ -4,25 +4,25 @@ import java.util.List;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** The asks of a sentence that no phrase of the lists finds: bare imperatives, and what is to be handed in without a verb. */
 final class Imperatives {
 
-    private static final WordSet ME = WordSet.of("me", "us");
+    private static final WordClass ME = WordClass.US;
 
     /** What is asked for with "let me". */
-    private static final WordSet LET_ME = Phrases.BOOK.set("let-me");
+    private static final WordClass LET_ME = WordClass.LET_ME;
 
-    private static final WordSet FINITE = Phrases.BOOK.set("finite");
+    private static final WordClass FINITE = WordClass.FINITE;
 
-    private static final WordSet SUBORDINATE = Phrases.BOOK.set("subordinate");
+    private static final WordClass SUBORDINATE = WordClass.SUBORDINATE;
 
-    private static final WordSet CONDITIONS = WordSet.of("if", "unless", "when", "once", "should");
+    private static final WordClass CONDITIONS = WordClass.OPENS_A_CONDITION;
 
-    private static final WordSet TELLING = Phrases.BOOK.set("telling");
+    private static final WordClass TELLING = WordClass.TELLING;
 
-    private static final WordSet BEFORE_A_FINITE_VERB = Phrases.BOOK.set("before-a-finite-verb");
+    private static final WordClass BEFORE_A_FINITE_VERB = WordClass.BEFORE_A_FINITE_VERB;
 
     private final Sentence sentence;
     private final Parts parts;
@@ -46,14 +46,14 @@ final class Imperatives {
                 found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 2, i + 1, AskShapes.EMPHATIC));
                 continue;
             }
-            boolean verb = Phrases.IMPERATIVE.has(sentence, i);
-            boolean nounToo = Phrases.IMPERATIVE_OR_NOUN.has(sentence, i);
+            boolean verb = WordClass.IMPERATIVE.has(sentence, i);
+            boolean nounToo = WordClass.IMPERATIVE_NOUN.has(sentence, i);
             if (!verb && !nounToo) {
                 continue;
             }
             boolean objectFollows = i + 1 < sentence.size()
                     && !sentence.at(i + 1).followsMark()
-                    && (Phrases.OBJECT.has(sentence, i + 1)
+                    && (WordClass.OBJECT.has(sentence, i + 1)
                             || (verb && looksLikeObject(i + 1) && !isSubjectOfAStatement(i)));
             if ((objectFollows || isByWhen(i)) && isImperativeHere(i) && !asks.isVoid(i, "request")) {
                 found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i, AskShapes.IMPERATIVE));
@@ -67,7 +67,7 @@ final class Imperatives {
                 && !sentence.isQuestion()
                 && at + 2 < sentence.size()
                 && !sentence.at(at + 1).followsMark()
-                && (Phrases.IMPERATIVE.has(sentence, at + 1)
+                && (WordClass.IMPERATIVE.has(sentence, at + 1)
                         || sentence.at(at + 1)
                                 .is("think", "let", "try", "come", "tell", "ask", "write", "call", "check"));
     }
@@ -205,7 +205,8 @@ final class Imperatives {
                 && (Clauses.isLeadIn(sentence, first) || sentence.at(first).isMention())) {
             first++;
         }
-        boolean imperative = Phrases.IMPERATIVE.has(sentence, first) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, first);
+        boolean imperative =
+                WordClass.IMPERATIVE.has(sentence, first) || WordClass.IMPERATIVE_NOUN.has(sentence, first);
         return imperative && !asks.isVoid(first, "request");
     }
 }

@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.util.LinkedHashSet;
 import java.util.Set;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
 
 /** Finds who is named as the one who is to do something. */
 final class NamedDoers {
@@ -25,7 +26,7 @@ final class NamedDoers {
             boolean waiting = sentence.at(at).is("for", "on")
                     && sentence.at(Math.max(0, at - 1)).is("waiting", "wait");
             boolean before = waiting
-                    || Phrases.MODAL.has(sentence, at)
+                    || WordClass.MODAL.has(sentence, at)
                     || norm.equals("need")
                     || norm.equals("want")
                     || norm.equals("like")
@@ -35,7 +36,7 @@ final class NamedDoers {
             }
             People.FoundName found = people.at(sentence, at + 1);
             if (found.isSomebody()) {
-                boolean modal = Phrases.MODAL.has(sentence, at);
+                boolean modal = WordClass.MODAL.has(sentence, at);
                 boolean to = sentence.norm(found.toExclusive()).equals("to");
                 if (need && norm.equals("from")) {
                     return Addressees.of(from(sentence, at));

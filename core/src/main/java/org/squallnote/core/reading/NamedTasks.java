@@ -2,22 +2,22 @@ package org.squallnote.core.reading;
 
 import java.util.Optional;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** What somebody named is given to do: "Tom: confirm the room", "Ines to send the list", "Ines check the valve". */
 final class NamedTasks {
 
-    private static final WordSet SAME_IN_THE_PAST = Phrases.BOOK.set("same-in-the-past");
+    private static final WordClass SAME_IN_THE_PAST = WordClass.SAME_IN_THE_PAST;
 
-    private static final WordSet DUTY = WordSet.of("needs", "has", "ought");
+    private static final WordClass DUTY = WordClass.DUTY;
 
-    private static final WordSet STATES = Phrases.BOOK.set("states");
+    private static final WordClass STATES = WordClass.STATES;
 
-    private static final WordSet WAITING = WordSet.of("waiting");
+    private static final WordClass WAITING = WordClass.WAITING;
 
-    private static final WordSet TO = WordSet.of("to");
+    private static final WordClass TO = WordClass.TO;
 
-    private static final WordSet WISHING = WordSet.of("need", "want", "like");
+    private static final WordClass WISHING = WordClass.WISHING;
 
     private final People people;
 
@@ -99,8 +99,8 @@ final class NamedTasks {
 
     /** "Ines check the valve": what a name without a mark is told to do; verbs with a past of the same form tell nothing. */
     static boolean tellsToDo(Sentence sentence, int at) {
-        boolean verb = Phrases.IMPERATIVE.has(sentence, at) || Phrases.IMPERATIVE_OR_NOUN.has(sentence, at);
-        return verb && !SAME_IN_THE_PAST.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
+        boolean verb = WordClass.IMPERATIVE.has(sentence, at) || WordClass.IMPERATIVE_NOUN.has(sentence, at);
+        return verb && !SAME_IN_THE_PAST.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
     }
 
     /** What is told to somebody called in front without a mark. */

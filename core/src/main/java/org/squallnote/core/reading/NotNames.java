@@ -15,7 +15,10 @@ final class NotNames {
     /** Whether a word that stands alone on a line is none. */
     static boolean isOne(String line) {
         String word = line.toLowerCase(Locale.ROOT);
-        return WORDS.has(word) || Phrases.BOOK.holds(word) || word.endsWith("ly") || word.endsWith("ed");
+        return WORDS.has(word)
+                || ReadingLanguage.ENGLISH.phrases().holds(word)
+                || word.endsWith("ly")
+                || word.endsWith("ed");
     }
 
     static boolean isOne(Sentence sentence, int index) {

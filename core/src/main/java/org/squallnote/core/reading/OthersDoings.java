@@ -1,7 +1,7 @@
 package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /**
  * Words that would ask, said of somebody else: "she will let me know by Friday", "the plumber has promised to get back
@@ -10,17 +10,17 @@ import org.squallnote.core.text.WordSet;
 final class OthersDoings {
 
     /** Verbs before "to" whose subject does what follows. */
-    private static final WordSet BEFORE_TO = Phrases.BOOK.set("intending");
+    private static final WordClass BEFORE_TO = WordClass.INTENDING;
 
     /** Verbs whose object does what follows: "I expect the office to". */
-    private static final WordSet BEFORE_OBJECT = Phrases.BOOK.set("expecting");
+    private static final WordClass BEFORE_OBJECT = WordClass.EXPECTING;
 
     /** Those who are asked as well, or may be. */
-    private static final WordSet ASKED = Phrases.BOOK.set("asked-too");
+    private static final WordClass ASKED = WordClass.ASKED_TOO;
 
-    private static final WordSet WILL = Phrases.BOOK.set("they-will");
+    private static final WordClass WILL = WordClass.THEY_WILL;
 
-    private static final WordSet BETWEEN = Phrases.BOOK.set("between-will-and-verb");
+    private static final WordClass BETWEEN = WordClass.BETWEEN_WILL_AND_VERB;
 
     private final People people;
 
@@ -34,7 +34,7 @@ final class OthersDoings {
             at--; // "back to me by Friday" in "get back to me by Friday"
         }
         if (ask.kind() != Ask.Kind.REQUEST
-                || !(Phrases.IMPERATIVE.has(sentence, at) || Phrases.GIVING.has(sentence, at))) {
+                || !(WordClass.IMPERATIVE.has(sentence, at) || WordClass.GIVING_FORMS.has(sentence, at))) {
             return false;
         }
         int before = at - 1;
@@ -46,7 +46,7 @@ final class OthersDoings {
             return false;
         }
         boolean said = WILL.has(sentence, before)
-                || Phrases.MODAL.has(sentence, before)
+                || WordClass.MODAL.has(sentence, before)
                 || (sentence.norm(before).equals("to") && isTheirs(sentence, before, first));
         return said && !isAskedToo(sentence, first, Math.max(before, ask.to()));
     }
@@ -66,7 +66,7 @@ final class OthersDoings {
     private boolean isAskedToo(Sentence sentence, int first, int end) {
         for (int i = first; i < end; i++) {
             if (ASKED.has(sentence, i)
-                    || Phrases.AUDIENCE.has(sentence, i)
+                    || WordClass.AUDIENCE.has(sentence, i)
                     || (sentence.at(i).capital() && people.at(sentence, i).isSomebody())) {
                 return true;
             }

@@ -2,7 +2,7 @@ package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /**
  * The parts of a sentence: a <em>clause</em> lies between any two marks or conjunctions, a <em>unit</em> between strong
@@ -10,16 +10,16 @@ import org.squallnote.core.text.WordSet;
  */
 final class Parts {
 
-    private static final WordSet ALWAYS_JOINTS = WordSet.of("because", "but", "otherwise");
+    private static final WordClass ALWAYS_JOINTS = WordClass.ALWAYS_A_JOINT;
 
-    private static final WordSet JOINTS = Phrases.BOOK.set("joint");
+    private static final WordClass JOINTS = WordClass.JOINT;
 
     /** What a clause behind a conjunction begins with. */
-    private static final WordSet SUBJECTS = Phrases.BOOK.set("opens-a-clause");
+    private static final WordClass SUBJECTS = WordClass.OPENS_A_CLAUSE;
 
-    private static final WordSet COMPARING = Phrases.BOOK.set("comparing");
+    private static final WordClass COMPARING = WordClass.COMPARING;
 
-    private static final WordSet REASONING = Phrases.BOOK.set("reasoning");
+    private static final WordClass REASONING = WordClass.REASONING;
 
     private final int[] clauses;
     private final int[] units;
@@ -65,9 +65,9 @@ final class Parts {
         return sentence.at(i).before() == ','
                 || (Clauses.isLeadIn(sentence, i + 1) && !next.equals("all") && !next.equals("both"))
                 || Clauses.isConjunction(sentence, i + 1)
-                || Phrases.MODAL.has(sentence, i + 1)
-                || Phrases.IMPERATIVE.has(sentence, i + 1)
-                || (Phrases.IMPERATIVE_OR_NOUN.has(sentence, i + 1) && Phrases.OBJECT.has(sentence, i + 2))
+                || WordClass.MODAL.has(sentence, i + 1)
+                || WordClass.IMPERATIVE.has(sentence, i + 1)
+                || (WordClass.IMPERATIVE_NOUN.has(sentence, i + 1) && WordClass.OBJECT.has(sentence, i + 2))
                 || SUBJECTS.has(sentence, i + 1);
     }
 

@@ -7,30 +7,30 @@ import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows a sentence that says what happens at a time to come: "the post takes it along on Monday", "in an hour". */
 final class Plans {
 
-    private static final Set<String> GIVING = Phrases.BOOK.words("giving");
-    private static final Set<String> TELLING = Phrases.BOOK.words("imperative");
-
-    private static final WordSet PAST = Phrases.BOOK.set("gone-by");
+    private static final WordClass PAST = WordClass.GONE_BY;
 
     /** "I confirm Friday" does it by saying so, "as far as I know" does nothing. */
-    private static final WordSet SAID_BY_IT = Phrases.BOOK.set("said-by-it");
+    private static final WordClass SAID_BY_IT = WordClass.SAID_BY_IT;
 
-    private static final WordSet GO = Phrases.BOOK.set("go");
-    private static final WordSet GOING = Phrases.BOOK.set("goes");
+    private static final WordClass GO = WordClass.GO;
+    private static final WordClass GOING = WordClass.GOES;
 
-    private static final WordSet AROUND_A_TIME = Phrases.BOOK.set("around-a-time");
+    private static final WordClass AROUND_A_TIME = WordClass.AROUND_A_TIME;
 
-    private static final WordSet SUBJECT = Phrases.BOOK.set("doer");
+    private static final WordClass SUBJECT = WordClass.DOER;
 
     private static final int LONGEST_FRAGMENT = 8;
 
     /** "My insurer promises it for Thursday." */
-    private static final Set<String> FORETELLING = Set.of("promises", "expects", "announces", "plans", "says", "hopes");
+    private static final WordClass FORETELLING = WordClass.FORETELLING;
+
+    /** "sends", "carries". */
+    private static final WordClass THIRD_PERSON = WordClass.THIRD_PERSON;
 
     /** More words are no mere time. */
     private static final int LONGEST_TIME = 12;
@@ -109,7 +109,7 @@ final class Plans {
     /** "The post takes it along", "I bring it", "you get it", "our driver is bringing it". */
     private static boolean happens(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        if (GOING.has(sentence, at) || (at > 1 && FORETELLING.contains(norm))) {
+        if (GOING.has(sentence, at) || (at > 1 && FORETELLING.has(sentence, at))) {
             return true;
         }
         String before = sentence.norm(at - 1);
@@ -119,17 +119,19 @@ final class Plans {
             return !sentence.norm(at + 1).equals("with");
         }
         // "Nils will bring it tomorrow"; "I will" promises, and what you will do is up to you.
-        if (will && at >= 2 && Phrases.GIVING.has(sentence, at) && !SUBJECT.has(sentence, at - 2)) {
+        if (will && at >= 2 && WordClass.GIVING_FORMS.has(sentence, at) && !SUBJECT.has(sentence, at - 2)) {
             return true;
         }
         if (SAID_BY_IT.has(sentence, at)) {
             return false;
         }
         if (SUBJECT.has(sentence, at - 1)) {
-            return GO.has(sentence, at) || Phrases.GIVING.has(sentence, at) || Phrases.IMPERATIVE.has(sentence, at);
+            return GO.has(sentence, at)
+                    || WordClass.GIVING_FORMS.has(sentence, at)
+                    || WordClass.IMPERATIVE.has(sentence, at);
         }
         boolean several = before.length() > 3 && before.endsWith("s") && !before.endsWith("'s") && at >= 2;
-        if (several && (GO.has(sentence, at) || Phrases.GIVING.has(sentence, at))) {
+        if (several && (GO.has(sentence, at) || WordClass.GIVING_FORMS.has(sentence, at))) {
             return true;
         }
         boolean being = before.equals("is") || before.equals("are") || before.endsWith("'s") || before.endsWith("'re");
@@ -138,18 +140,7 @@ final class Plans {
         }
         return norm.endsWith("s")
                 && !norm.endsWith("ss")
-                && isBaseOf(norm)
+                && THIRD_PERSON.has(sentence, at)
                 && !sentence.at(at).capital();
-    }
-
-    private static boolean isBaseOf(String third) {
-        String base = third.substring(0, third.length() - 1);
-        return isVerb(base)
-                || (third.endsWith("es") && isVerb(third.substring(0, third.length() - 2)))
-                || (third.endsWith("ies") && isVerb(third.substring(0, third.length() - 3) + "y"));
-    }
-
-    private static boolean isVerb(String base) {
-        return GIVING.contains(base) || TELLING.contains(base);
     }
 }

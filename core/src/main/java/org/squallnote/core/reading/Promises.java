@@ -10,6 +10,7 @@ import org.squallnote.core.reading.DateRoles.Role;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
 
 /** Finds what a writer promises, to whom and by when. */
 final class Promises {
@@ -122,7 +123,12 @@ final class Promises {
     }
 
     private Optional<Deadline> promisedBy(ReadSentence read, PhraseMatch promise) {
-        DateRoles roles = new DateRoles(read.sentence(), read.parts(), read.acts(), context);
+        DateRoles roles = new DateRoles(
+                read.sentence(),
+                read.parts(),
+                read.acts(),
+                context,
+                read.language().purposes());
         int unit = read.parts().unitOf(promise.fromInclusive());
         Optional<Deadline> found = Optional.empty();
         for (DatePhrase phrase : read.dates()) {
@@ -145,7 +151,7 @@ final class Promises {
             if (norm.equals("you") || norm.equals("your")) {
                 return false;
             }
-            boolean to = norm.equals("to") || Phrases.GIVING.has(sentence, i);
+            boolean to = norm.equals("to") || WordClass.GIVING_FORMS.has(sentence, i);
             if (to && i + 1 < sentence.size()) {
                 People.FoundName somebody = people.at(sentence, i + 1);
                 if (somebody.isSomebody() && !people.isMe(somebody.addresses())) {

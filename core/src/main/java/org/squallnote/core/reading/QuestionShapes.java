@@ -2,28 +2,28 @@ package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows words in the order of a question, also without a mark behind them, as people type in a chat. */
 final class QuestionShapes {
 
-    private static final WordSet AUXILIARIES = Phrases.BOOK.set("auxiliary");
+    private static final WordClass AUXILIARIES = WordClass.AUXILIARY;
 
-    private static final WordSet SUBJECTS = Phrases.BOOK.set("subject");
+    private static final WordClass SUBJECTS = WordClass.SUBJECT;
 
     /** What may follow a short question: "how many bags though". */
-    private static final WordSet TRAILING = Phrases.BOOK.set("behind-a-question");
+    private static final WordClass TRAILING = WordClass.BEHIND_A_QUESTION;
 
     /** "did it arrive" asks, "did it yesterday" says that somebody has done it. */
-    private static final WordSet WHAT_IT_DID = Phrases.BOOK.set("what-it-did");
+    private static final WordClass WHAT_IT_DID = WordClass.WHAT_IT_DID;
 
-    private static final WordSet ARTICLES = Phrases.BOOK.set("article");
+    private static final WordClass ARTICLES = WordClass.ARTICLE;
 
-    private static final WordSet PREDICATES = Phrases.BOOK.set("predicate");
+    private static final WordClass PREDICATES = WordClass.PREDICATE;
 
-    private static final WordSet QUESTION_WORDS = Phrases.BOOK.set("question-word");
+    private static final WordClass QUESTION_WORDS = WordClass.QUESTION_WORD;
 
-    private static final WordSet QUESTION_IS = Phrases.BOOK.set("question-is");
+    private static final WordClass QUESTION_IS = WordClass.QUESTION_IS;
 
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
@@ -115,7 +115,7 @@ final class QuestionShapes {
                     (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
-        boolean day = Phrases.WEEKDAY.has(sentence, i + 1) || next.equals("tomorrow") || next.equals("today");
+        boolean day = WordClass.WEEKDAY.has(sentence, i + 1) || next.equals("tomorrow") || next.equals("today");
         if (day && (norm.equals("is") || norm.equals("does") || norm.equals("would") || norm.equals("will"))) {
             return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
         }

@@ -3,14 +3,14 @@ package org.squallnote.core.reading;
 import java.util.List;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Questions, by their form: with a mark at the end or, as people type in a chat, without. */
 final class Questions {
 
-    private static final WordSet LAUGHTER = Phrases.BOOK.set("laughter");
+    private static final WordClass LAUGHTER = WordClass.LAUGHTER;
 
-    private static final WordSet QUESTION_WORDS = Phrases.BOOK.set("question-word");
+    private static final WordClass QUESTION_WORDS = WordClass.QUESTION_WORD;
 
     private final Sentence sentence;
     private final Parts parts;
@@ -67,7 +67,7 @@ final class Questions {
     }
 
     private boolean mayBeAName() {
-        return !Phrases.BOOK.holds(sentence.at(0))
+        return !sentence.book().holds(sentence.at(0))
                 && !NotNames.isOne(sentence, 0)
                 && !LAUGHTER.has(sentence, 0)
                 && !sentence.at(0).isNumber();

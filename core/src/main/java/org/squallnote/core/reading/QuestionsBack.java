@@ -3,17 +3,17 @@ package org.squallnote.core.reading;
 import java.util.List;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows a message that holds nothing but questions about what was asked. */
 final class QuestionsBack {
 
     /** How a sentence begins that says why the question before it is asked, not what was done. */
-    private static final WordSet REASON_STARTS = Phrases.BOOK.set("begins-a-reason");
+    private static final WordClass REASON_STARTS = WordClass.BEGINS_A_REASON;
 
-    private static final WordSet WRITER = Phrases.BOOK.set("writer");
+    private static final WordClass WRITER = WordClass.WRITER;
 
-    private static final WordSet DENYING = Phrases.BOOK.set("denying");
+    private static final WordClass DENYING = WordClass.DENYING;
 
     private final Promises promises;
 

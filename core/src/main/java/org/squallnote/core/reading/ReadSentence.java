@@ -13,6 +13,7 @@ import org.squallnote.core.text.Sentence;
 /** A sentence of the own words with everything that was found in it. */
 final class ReadSentence {
 
+    private final ReadingLanguage language;
     private final Sentence sentence;
     private final Parts parts;
     private final List<PhraseMatch> acts;
@@ -24,6 +25,7 @@ final class ReadSentence {
     private final List<DatePhrase> dates;
 
     ReadSentence(
+            ReadingLanguage language,
             Sentence sentence,
             SentenceAsks asksIn,
             List<SentenceAsks.FoundAsk> found,
@@ -33,6 +35,7 @@ final class ReadSentence {
             boolean toReader,
             DateContext context,
             Optional<LocalDate> namedBefore) {
+        this.language = language;
         this.sentence = sentence;
         this.parts = asksIn.parts();
         this.acts = asksIn.matches();
@@ -42,6 +45,11 @@ final class ReadSentence {
         this.salutation = salutation;
         this.toReader = toReader;
         this.dates = salutation ? List.of() : DateScanner.in(sentence, context, namedBefore);
+    }
+
+    /** In which it is read. */
+    ReadingLanguage language() {
+        return language;
     }
 
     Sentence sentence() {

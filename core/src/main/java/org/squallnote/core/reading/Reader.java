@@ -48,7 +48,7 @@ public final class Reader {
      * @param workingTime the working days and hours, by which "end of the week" is known; its zone is the reader's
      */
     public Reader(Me me, boolean monthFirst, WorkingTime workingTime) {
-        this(me, monthFirst, workingTime, Hearing.ALL);
+        this(me, monthFirst, workingTime, Hearing.all(ReadingLanguage.ENGLISH));
     }
 
     /**
@@ -57,7 +57,7 @@ public final class Reader {
      * @param unheard their names, as in {@link ReadingRules}
      */
     public Reader(Me me, boolean monthFirst, WorkingTime workingTime, Set<String> unheard) {
-        this(me, monthFirst, workingTime, new Hearing(Set.of(), Set.copyOf(unheard)));
+        this(me, monthFirst, workingTime, new Hearing(ReadingLanguage.ENGLISH, Set.of(), Set.copyOf(unheard)));
     }
 
     Reader(Me me, boolean monthFirst, WorkingTime workingTime, Hearing hearing) {
@@ -98,18 +98,19 @@ public final class Reader {
         DateContext context = contextOf(message);
         boolean automatic = nature.nature() != Nature.PERSON && nature.nature() != Nature.INVITATION;
         List<Span> lines = words.ownLines();
-        List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
+        List<Sentence> sentences = SentenceSplitter.split(
+                text, lines, MOST_SENTENCES, hearing.language().phrases());
         cut |= sentences.size() >= MOST_SENTENCES || SentenceSplitter.isCutOff(sentences);
         People people = onlyMe.and(message);
         boolean answersMe = message.answersMe() || Attributions.quotesMe(words, me);
         MessageToRead known = answersMe && !message.answersMe() ? answering(message) : message;
         List<ReadSentence> read = new SentencesRead(known, me, people, context, hearing).all(sentences);
-        return new Findings(known, me, words, read, people, context, nature, automatic, cut).reading();
+        return new Findings(known, me, words, read, people, context, hearing, nature, automatic, cut).reading();
     }
 
     /** What rules make of the dates in a message, one by one, for whoever asks why; of a long one the first page. */
     public List<SeenDate> dates(MessageToRead message) {
-        return dates(message, DateRoles.rules(), DatedSentences.rules());
+        return dates(message, hearing.language().purposes(), hearing.language().besides());
     }
 
     /** What was seen in the sentences of a message's own words, for whoever asks why; of a long one the first page. */
@@ -131,7 +132,8 @@ public final class Reader {
     private List<ReadSentence> ownSentences(MessageToRead message, DateContext context) {
         String text = bounded(message.text(), A_PAGE);
         List<Span> lines = OwnWords.of(text, message.from().name()).ownLines();
-        List<Sentence> sentences = SentenceSplitter.split(text, lines, MOST_SENTENCES);
+        List<Sentence> sentences = SentenceSplitter.split(
+                text, lines, MOST_SENTENCES, hearing.language().phrases());
         return new SentencesRead(message, me, onlyMe.and(message), context, hearing).all(sentences);
     }
 

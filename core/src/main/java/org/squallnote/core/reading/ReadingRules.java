@@ -16,13 +16,15 @@ public final class ReadingRules {
 
     /** The rules about dates, in the order of their stages. */
     public static List<Rule> ofDates() {
-        return Stream.concat(DateRoles.rules().rules().stream(), DatedSentences.rules().rules().stream())
+        return Stream.concat(
+                        ReadingLanguage.ENGLISH.purposes().rules().stream(),
+                        ReadingLanguage.ENGLISH.besides().rules().stream())
                 .toList();
     }
 
     /** The forms of all rules about words, in the order of their lists. */
     public static List<PhraseOrigin> ofWords() {
-        return Phrases.BOOK.origins();
+        return ReadingLanguage.ENGLISH.phrases().origins();
     }
 
     /**

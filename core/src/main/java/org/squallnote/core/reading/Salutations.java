@@ -1,12 +1,12 @@
 package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows how letters begin: "Hi Tom,", "Dear all". */
 final class Salutations {
 
-    private static final WordSet GREETINGS = WordSet.listed(Salutations.class, "greetings.txt");
+    private static final WordClass GREETINGS = WordClass.GREETING;
 
     private final People people;
 

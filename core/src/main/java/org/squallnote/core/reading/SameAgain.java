@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
 
 /** "Ann, the same for the moorings", "Will, same for you": asks somebody else what was asked before. */
 final class SameAgain {
@@ -65,7 +66,7 @@ final class SameAgain {
     /** No verb tells what somebody does with it. */
     private static boolean isOnlyAThing(Sentence sentence, int from) {
         for (int i = from + 1; i < sentence.size(); i++) {
-            if (Phrases.GIVING.has(sentence, i)
+            if (WordClass.GIVING_FORMS.has(sentence, i)
                     || sentence.at(i).is("is", "are", "was", "were", "has", "have", "had", "will", "can", "could")) {
                 return false;
             }

@@ -3,7 +3,7 @@ package org.squallnote.core.reading;
 import java.util.List;
 import java.util.Set;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /**
  * Knows what a writer settles in the next words: a question answered ("Does it work? No."), an ask taken back ("Could you
@@ -11,11 +11,11 @@ import org.squallnote.core.text.WordSet;
  */
 final class SelfAnswers {
 
-    private static final WordSet ALONE = Phrases.BOOK.set("answers-alone");
-    private static final WordSet SETTLED = Phrases.BOOK.set("settled");
+    private static final WordClass ALONE = WordClass.ANSWERS_ALONE;
+    private static final WordClass SETTLED = WordClass.SETTLED;
 
-    private static final WordSet EXCLAIMED = Phrases.BOOK.set("exclaimed");
-    private static final WordSet PLACED = Phrases.BOOK.set("placed");
+    private static final WordClass EXCLAIMED = WordClass.EXCLAIMED;
+    private static final WordClass PLACED = WordClass.PLACED;
 
     private static final Set<Ask.Kind> ALL = Set.of(Ask.Kind.values());
 

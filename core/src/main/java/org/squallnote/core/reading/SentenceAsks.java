@@ -9,17 +9,17 @@ import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.PhraseOrigin;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** The asks of one sentence, whomever they are for: by phrases, by the form of a question, by a bare imperative. */
 final class SentenceAsks {
 
-    private static final WordSet HOPING = WordSet.of("hoping", "hoped", "wondering", "wondered");
+    private static final WordClass HOPING = WordClass.HOPING;
 
-    private static final WordSet THANKS = WordSet.of("thanks", "thank");
+    private static final WordClass THANKS = WordClass.THANKS;
 
     /** Needs that begin so need nothing of the reader where the writer promises something besides. */
-    private static final WordSet OFTEN_OF_OTHERS = Phrases.BOOK.set("often-of-others");
+    private static final WordClass OFTEN_OF_OTHERS = WordClass.OFTEN_OF_OTHERS;
 
     /**
      * An ask of the sentence.
@@ -46,7 +46,7 @@ final class SentenceAsks {
     SentenceAsks(Sentence sentence, boolean goesOn, Set<PhraseOrigin> lacking) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
-        this.matches = heard(Phrases.BOOK.in(sentence), lacking);
+        this.matches = heard(sentence.book().in(sentence), lacking);
         this.goesOn = goesOn;
     }
 

@@ -94,7 +94,8 @@ final class SentencesRead {
             if (greeting.isOne() && !(greeting.who().everybody() && asked.isToList())) {
                 greeted = greeting.who();
             }
-            return new ReadSentence(sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
+            return new ReadSentence(
+                    hearing.language(), sentence, asks, List.of(), List.of(), greeted, true, true, context, named);
         }
         List<SentenceAsks.FoundAsk> found = asks.all();
         if (assigned > 0 && tasks.isAssignedToUnknown(sentence)) {
@@ -137,7 +138,16 @@ final class SentencesRead {
                     .ifPresent(other -> told.add(told(sentence, other.ask(), Vocatives.Call.NONE, other.who())));
         }
         return new ReadSentence(
-                sentence, asks, found, told, spokenTo, false, asked.isToReader(spokenTo), context, named);
+                hearing.language(),
+                sentence,
+                asks,
+                found,
+                told,
+                spokenTo,
+                false,
+                asked.isToReader(spokenTo),
+                context,
+                named);
     }
 
     private Ask toldTo(

@@ -5,16 +5,16 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Whether the day of a date is meant strictly: what is said around it makes it hard or softens it. */
 final class Softness {
 
-    private static final WordSet OF_A_THING = Phrases.BOOK.set("of-a-thing");
+    private static final WordClass OF_A_THING = WordClass.OF_A_THING;
 
-    private static final WordSet BE = WordSet.of("is", "are", "was", "were");
+    private static final WordClass BE = WordClass.IS_ARE;
 
-    private static final WordSet RELATIVE = WordSet.of("that", "which", "who");
+    private static final WordClass RELATIVE = WordClass.RELATIVE;
 
     private final Sentence sentence;
     private final Parts parts;

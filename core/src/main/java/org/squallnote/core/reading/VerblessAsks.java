@@ -3,7 +3,7 @@ package org.squallnote.core.reading;
 import java.util.List;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Asks without a verb: "the invoice, please", "all forms to us before noon", "need bill number before 1". */
 final class VerblessAsks {
@@ -12,16 +12,16 @@ final class VerblessAsks {
     private static final int LONGEST_HANDED = 7;
 
     /** Words that tell of something said or sent to me before. */
-    private static final WordSet TOLD = Phrases.BOOK.set("told-before");
+    private static final WordClass TOLD = WordClass.TOLD_BEFORE;
 
-    private static final WordSet ME = WordSet.of("me", "us");
+    private static final WordClass ME = WordClass.US;
 
     /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
-    private static final WordSet NO_THING = Phrases.BOOK.set("no-thing");
+    private static final WordClass NO_THING = WordClass.NO_THING;
 
-    private static final WordSet THING_ASKED = Phrases.BOOK.set("thing-asked");
+    private static final WordClass THING_ASKED = WordClass.THING_ASKED;
 
-    private static final WordSet BY_WHEN = Phrases.BOOK.set("by-when");
+    private static final WordClass BY_WHEN = WordClass.BY_WHEN;
 
     private final Sentence sentence;
     private final Parts parts;

@@ -3,17 +3,17 @@ package org.squallnote.core.reading;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Finds who is called by name in a sentence: "Tom, could you …", "@tom can you", "could you check, Tom?", "Hi Tom". */
 final class Vocatives {
 
-    private static final WordSet BEFORE_THIRD_PERSON = Phrases.BOOK.set("before-a-third-person");
+    private static final WordClass BEFORE_THIRD_PERSON = WordClass.BEFORE_A_THIRD_PERSON;
 
-    private static final WordSet ABOUT_A_THING = Phrases.BOOK.set("is-or-was");
+    private static final WordClass ABOUT_A_THING = WordClass.IS_OR_WAS;
 
     /** "For Ines:", "question for Ines:", "one for Ines:". */
-    private static final WordSet LABELS = WordSet.of("for", "question", "action", "one", "job", "task");
+    private static final WordClass LABELS = WordClass.LABEL;
 
     private final People people;
     private final CalledNames names;
@@ -34,7 +34,7 @@ final class Vocatives {
     }
 
     /** Behind a name without a comma: "Tom you're first off", "Tom I need the keys". */
-    private static final WordSet SPOKEN_TO = Phrases.BOOK.set("behind-a-call");
+    private static final WordClass SPOKEN_TO = WordClass.BEHIND_A_CALL;
 
     Vocatives(People people) {
         this.people = people;
@@ -124,7 +124,7 @@ final class Vocatives {
             return true;
         }
         String next = sentence.norm(at);
-        boolean asked = sentence.isQuestion() && !who.everybody() && !Phrases.MODAL.has(sentence, from);
+        boolean asked = sentence.isQuestion() && !who.everybody() && !WordClass.MODAL.has(sentence, from);
         if (asked && (next.equals("you") || sentence.size() - at <= 2 || asksAboutAThing(sentence, at))) {
             return true;
         }
@@ -158,7 +158,7 @@ final class Vocatives {
 
     /** "Ines is the valve open?" */
     private static boolean asksAboutAThing(Sentence sentence, int at) {
-        return ABOUT_A_THING.has(sentence, at) && Phrases.OBJECT.has(sentence, at + 1);
+        return ABOUT_A_THING.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {
@@ -223,7 +223,7 @@ final class Vocatives {
         boolean spokenTo = sentence.hasWord("you", "your", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
         return spokenTo
                 && !sentence.at(at - 1).capital()
-                && !Phrases.GIVING.has(sentence, at - 1)
+                && !WordClass.GIVING_FORMS.has(sentence, at - 1)
                 && people.at(sentence, at).isSomebody();
     }
 

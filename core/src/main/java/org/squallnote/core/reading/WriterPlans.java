@@ -3,13 +3,13 @@ package org.squallnote.core.reading;
 import org.squallnote.core.reading.DateRoles.Dated;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordClass;
 
 /** Knows dates that are the writer's own plan and no deadline for anybody else. */
 final class WriterPlans {
 
     /** What the writer wants to have. */
-    private static final WordSet HAVING = Phrases.BOOK.set("having");
+    private static final WordClass HAVING = WordClass.HAVING;
 
     private WriterPlans() {}
 

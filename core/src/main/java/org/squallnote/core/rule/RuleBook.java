@@ -12,7 +12,6 @@ import org.jspecify.annotations.Nullable;
 import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordList;
-import org.squallnote.core.text.WordSet;
 
 /**
  * The rules of one stage, in their order: the first that holds decides. They stand in groups; in one that goes by
@@ -129,11 +128,6 @@ public final class RuleBook {
                 .flatMap(group -> group.rules().stream())
                 .map(CompiledRule::rule)
                 .toList();
-    }
-
-    /** The words of a class that the file speaks of. */
-    public WordSet set(String name) {
-        return WordSet.of(lexicon.words("<" + name + ">"));
     }
 
     /** The same rules but one: what would be without it. */

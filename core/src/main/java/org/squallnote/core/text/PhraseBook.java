@@ -3,6 +3,7 @@ package org.squallnote.core.text;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -21,6 +22,9 @@ import java.util.stream.Stream;
  */
 public final class PhraseBook {
 
+    /** Without a word: for text in which only dates are looked for. */
+    static final PhraseBook EMPTY = of(List.of());
+
     /** The number of a word that stands in no phrase. */
     static final int UNKNOWN = 0;
 
@@ -33,6 +37,7 @@ public final class PhraseBook {
     private int[] byVocabulary = {};
 
     private WordSet all = WordSet.of();
+    private final Map<WordClass, WordSet> sets = new EnumMap<>(WordClass.class);
 
     /**
      * Phrases that may begin at a place.
@@ -120,6 +125,9 @@ public final class PhraseBook {
     }
 
     private void index() {
+        for (WordClass each : WordClass.values()) {
+            sets.put(each, WordSet.of(lexicon.classes().getOrDefault(each.label(), Set.of())));
+        }
         Set<String> words = new HashSet<>(numbers.keySet());
         lexicon.all().forEach(words::add);
         all = WordSet.of(words);
@@ -157,14 +165,14 @@ public final class PhraseBook {
         });
     }
 
-    /** The words of a class. */
-    public Set<String> words(String name) {
-        return lexicon.words("<" + name + ">");
+    /** All classes of words by their names. */
+    public Map<String, Set<String>> classes() {
+        return lexicon.classes();
     }
 
-    /** A class to look words up in. */
-    public WordSet set(String name) {
-        return WordSet.of(words(name));
+    /** The words of a class. */
+    WordSet set(WordClass words) {
+        return sets.getOrDefault(words, all);
     }
 
     /** Whether the word stands in any phrase or set. */

@@ -5,6 +5,7 @@ import java.util.List;
 /** A sentence, a heading, a line of a list: what stands between two ends. */
 public final class Sentence {
 
+    private final PhraseBook book;
     private final Word[] words;
     private final boolean[] clauseStarts;
     /** For each known word one bit, so that most looks for a word that is not there end at once. */
@@ -19,14 +20,16 @@ public final class Sentence {
     /**
      * A sentence of at least one word.
      *
+     * @param book the phrases and words of its language
      * @param span from its first to its last character, the ending mark included
      * @param ending {@code ?}, {@code !} or {@code .}, or {@link Word#NOTHING} where the line just ends
      * @param paragraph number of the paragraph it belongs to, counted over the text
      * @param startsLine whether it is the first one in its line
      */
-    Sentence(List<Word> words, Span span, char ending, int paragraph, boolean startsLine) {
+    Sentence(PhraseBook book, List<Word> words, Span span, char ending, int paragraph, boolean startsLine) {
+        this.book = book;
         this.words = words.toArray(new Word[0]);
-        this.clauseStarts = Clauses.startsIn(this.words);
+        this.clauseStarts = Clauses.startsIn(book, this.words);
         this.edition = Vocabulary.edition();
         for (Word word : this.words) {
             if (word.number() > 0) {
@@ -37,6 +40,11 @@ public final class Sentence {
         this.ending = ending;
         this.paragraph = paragraph;
         this.startsLine = startsLine;
+    }
+
+    /** The phrases and words of its language. */
+    public PhraseBook book() {
+        return book;
     }
 
     /** From its first to its last character, the ending mark included. */

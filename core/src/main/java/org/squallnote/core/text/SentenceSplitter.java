@@ -27,6 +27,7 @@ public final class SentenceSplitter {
 
     private static final Map<String, String> ABBREVIATIONS = abbreviations();
 
+    private final PhraseBook book;
     private final String text;
     private final char[] chars;
     private final char[] folded;
@@ -39,7 +40,8 @@ public final class SentenceSplitter {
     private int paragraph;
     private int wordsSoFar;
 
-    private SentenceSplitter(String text) {
+    private SentenceSplitter(String text, PhraseBook book) {
+        this.book = book;
         this.text = text;
         this.chars = text.toCharArray();
         this.folded = Letters.folded(chars);
@@ -50,9 +52,10 @@ public final class SentenceSplitter {
      *
      * @param lines the lines to look at; lines that are left out end a paragraph
      * @param most no line is looked at once there are so many sentences
+     * @param book the phrases and words of the language that is read
      */
-    public static List<Sentence> split(String text, List<Span> lines, int most) {
-        SentenceSplitter splitter = new SentenceSplitter(text);
+    public static List<Sentence> split(String text, List<Span> lines, int most, PhraseBook book) {
+        SentenceSplitter splitter = new SentenceSplitter(text, book);
         int expected = -1;
         for (int i = 0; i < lines.size() && splitter.sentences.size() < most && !splitter.isFull(); i++) {
             Span line = lines.get(i);
@@ -74,7 +77,12 @@ public final class SentenceSplitter {
 
     /** The sentences of a whole text. */
     public static List<Sentence> split(String text) {
-        return split(text, linesOf(text), Integer.MAX_VALUE);
+        return split(text, PhraseBook.EMPTY);
+    }
+
+    /** The sentences of a whole text in a language. */
+    public static List<Sentence> split(String text, PhraseBook book) {
+        return split(text, linesOf(text), Integer.MAX_VALUE, book);
     }
 
     /** Whether these sentences are all that is cut of a text: what stands behind them was not looked at. */
@@ -422,7 +430,7 @@ public final class SentenceSplitter {
     private void endSentenceAt(int end, char ending) {
         if (!words.isEmpty()) {
             Span span = new Span(words.get(0).span().fromInclusive(), end);
-            sentences.add(new Sentence(words, span, ending, paragraph, startsLine));
+            sentences.add(new Sentence(book, words, span, ending, paragraph, startsLine));
             words.clear();
             startsLine = false;
         }

@@ -126,6 +126,12 @@ final class Vocabulary {
         return table.get(word);
     }
 
+    /** Whether a word is no known way to write another one. */
+    static boolean isWrittenRight(String word) {
+        Known known = table.get(word);
+        return known == null || known.norm().equals(word);
+    }
+
     /** How many words there are: grows when one is added. */
     static int edition() {
         return table.numbers();

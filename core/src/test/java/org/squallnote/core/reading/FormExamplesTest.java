@@ -34,7 +34,7 @@ class FormExamplesTest {
     @ParameterizedTest
     @MethodSource("forms")
     void aFormIsNeededForItsExample(PhraseOrigin form) {
-        Reader without = OtherVoicesTest.reader(new Hearing(Set.of(form), Set.of()));
+        Reader without = OtherVoicesTest.reader(new Hearing(ReadingLanguage.ENGLISH, Set.of(form), Set.of()));
         assertThat(read(without, form)).as(form.example()).isNotEqualTo(read(OtherVoicesTest.READER, form));
     }
 
@@ -43,7 +43,10 @@ class FormExamplesTest {
     void aShapeIsSeenInItsExample(Reason shape) {
         assertThat(asks(OtherVoicesTest.READER, shape.example()).map(SeenSentence.SeenAsk::because))
                 .contains(shape);
-        assertThat(asks(OtherVoicesTest.reader(new Hearing(Set.of(), Set.of(shape.rule()))), shape.example())
+        assertThat(asks(
+                                OtherVoicesTest.reader(
+                                        new Hearing(ReadingLanguage.ENGLISH, Set.of(), Set.of(shape.rule()))),
+                                shape.example())
                         .map(SeenSentence.SeenAsk::because))
                 .doesNotContain(shape);
     }

@@ -28,7 +28,7 @@ class OtherVoicesTest {
     private static final Party ME = new Party("Ines Calloway", "ines@merrowquay.example");
     private static final Party TOM = new Party("Tom Baxter", "tom@merrowquay.example");
     private static final Party LIST = new Party("", "quays@lists.harbours.example");
-    static final Reader READER = reader(Hearing.ALL);
+    static final Reader READER = reader(Hearing.all(ReadingLanguage.ENGLISH));
 
     static Reader reader(Hearing hearing) {
         return new Reader(

@@ -14,8 +14,8 @@ import org.squallnote.core.rule.RuleBook;
 /** Each rule decides about its examples, and what it is there for stands in its file. */
 class RuleExamplesTest {
 
-    private static final RuleBook PURPOSES = DateRoles.rules();
-    private static final RuleBook BESIDES = DatedSentences.rules();
+    private static final RuleBook PURPOSES = ReadingLanguage.ENGLISH.purposes();
+    private static final RuleBook BESIDES = ReadingLanguage.ENGLISH.besides();
 
     static Stream<String> ids() {
         return ReadingRules.ofDates().stream().map(Rule::id);

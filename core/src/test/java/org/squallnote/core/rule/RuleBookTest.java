@@ -43,12 +43,6 @@ class RuleBookTest {
         assertThat(decided(GERMAN, text)).isEqualTo(rule);
     }
 
-    @Test
-    void theWordsOfAClassAreToBeHad() {
-        assertThat(GERMAN.set("geschehen").words()).contains("treffen");
-        assertThatThrownBy(() -> GERMAN.set("unknown")).hasMessageContaining("<unknown>");
-    }
-
     @ParameterizedTest
     @ValueSource(
             strings = {
