@@ -55,8 +55,7 @@ public final class Lexicon {
         char last = word.charAt(word.length() - 1);
         Stream<String> all = ending.length() == 1
                 ? Stream.of(word + ending)
-                : Stream.of(
-                        (last == 'e' ? word.substring(0, word.length() - 1) : word) + ending, word + last + ending);
+                : Stream.of((last == 'e' ? word.substring(0, word.length() - 1) : word) + ending, word + last + ending);
         // "lets" is read as "let's".
         return all.filter(Vocabulary::isWrittenRight).toList();
     }

@@ -5,21 +5,24 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.squallnote.core.text.PhraseBook;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
 
 /** Rules of another language, and files that are written wrongly. */
 class RuleBookTest {
 
-    private static final RuleBook GERMAN = RuleBook.of(RuleBookTest.class, "german.rules", Map.of());
-    private static final Set<String> DAYS = Set.of("montag", "freitag");
+    private static final String FOLDER = "/org/squallnote/core/reading/german/";
+    private static final RuleBook GERMAN = RuleBook.of(
+            RuleBookTest.class,
+            FOLDER + "date-purposes.rules",
+            PhraseBook.of(RuleBookTest.class, FOLDER + "words.txt").classes());
 
     static Stream<Rule> rules() {
         return GERMAN.rules().stream();
@@ -35,9 +38,9 @@ class RuleBookTest {
 
     @ParameterizedTest
     @CsvSource({
-        "Bitte antworte kurz vor Freitag, termin.sonst",
-        "Bitte schick mir die Liste bis spätestens Freitag, frist.bis",
-        "Wir treffen uns und bringen am Freitag, gegeben.am"
+        "Bitte antworte kurz vor 2026-03-27, termin.sonst",
+        "Bitte schick mir die Liste bis spätestens 2026-03-27, frist.bis",
+        "Wir treffen uns und bringen am 2026-03-27, gegeben.am"
     })
     void gapsAndExceptionsHoldInAnyLanguage(String text, String rule) {
         assertThat(decided(GERMAN, text)).isEqualTo(rule);
@@ -83,7 +86,7 @@ class RuleBookTest {
         @Override
         public int from() {
             int i = 0;
-            while (!DAYS.contains(sentence.norm(i))) {
+            while (!sentence.at(i).isNumber()) {
                 i++;
             }
             return i;

@@ -12,14 +12,20 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** A book of another language: what finds words knows none itself. */
 class PhraseBookTest {
 
-    private static final PhraseBook GERMAN = PhraseBook.of(PhraseBookTest.class, "german.rules");
+    private static final String FOLDER = "/org/squallnote/core/reading/german/";
+    private static final PhraseBook GERMAN = PhraseBook.of(
+            PhraseBookTest.class,
+            FOLDER + "words.txt",
+            FOLDER + "asks.rules",
+            FOLDER + "no-asks.rules",
+            FOLDER + "acts.rules");
 
     static Stream<PhraseOrigin> forms() {
         return GERMAN.origins().stream();
     }
 
     private static List<PhraseMatch> found(String text) {
-        return SentenceSplitter.split(text).stream()
+        return SentenceSplitter.split(text, GERMAN).stream()
                 .flatMap(sentence -> GERMAN.in(sentence).stream())
                 .toList();
     }
@@ -32,8 +38,8 @@ class PhraseBookTest {
 
     @Test
     void aMatchSaysWhereItStandsAndWhatIsWanted() {
-        Sentence sentence =
-                SentenceSplitter.split("Tom, kannst du mir die Liste schicken?").get(0);
+        Sentence sentence = SentenceSplitter.split("Tom, kannst du mir die Liste schicken?", GERMAN)
+                .get(0);
         PhraseMatch match = GERMAN.in(sentence).get(0);
         assertThat(match.label()).isEqualTo("request");
         assertThat(match.fromInclusive()).isEqualTo(1);
