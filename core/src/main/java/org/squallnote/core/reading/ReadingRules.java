@@ -7,12 +7,40 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.rule.Rule;
+import org.squallnote.core.text.PhraseBook;
 import org.squallnote.core.text.PhraseOrigin;
+import org.squallnote.core.text.SentenceSplitter;
 
 /** By what a message is read, for whoever wants to look it up. */
 public final class ReadingRules {
 
+    private static final int MOST_NEAR = 3;
+
     private ReadingRules() {}
+
+    /**
+     * A form of a rule that would stand in a sentence, were one word another one.
+     *
+     * @param words where it would stand
+     * @param stands the word that it does not take
+     * @param wanted how it writes what it takes there
+     */
+    public record Nearly(PhraseOrigin origin, String words, String stands, String wanted) {}
+
+    /** The forms of rules that nearly stand in a sentence, those first of which the most stands. */
+    public static List<Nearly> nearlyIn(String text) {
+        PhraseBook book = ReadingLanguage.ENGLISH.phrases();
+        return SentenceSplitter.split(text, book).stream()
+                .limit(1)
+                .flatMap(sentence -> book.nearlyIn(sentence, MOST_NEAR).stream()
+                        .map(near -> new Nearly(
+                                near.origin(),
+                                sentence.spanOf(near.fromInclusive(), near.toExclusive())
+                                        .in(text),
+                                sentence.at(near.stands()).span().in(text),
+                                near.wanted())))
+                .toList();
+    }
 
     /** The rules about dates, in the order of their stages. */
     public static List<Rule> ofDates() {

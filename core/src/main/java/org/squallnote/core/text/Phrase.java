@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
@@ -21,6 +22,11 @@ import java.util.stream.Stream;
 final class Phrase {
 
     static final int LONGEST_GAP = 5;
+
+    /** Where fewer letters than these match, everything is near: "on this" says little of "working on this". */
+    private static final int FEWEST_LETTERS = 7;
+
+    private static final int FEWEST_WORDS = 3;
 
     private enum Sort {
         WORDS,
@@ -86,6 +92,16 @@ final class Phrase {
         }
         second = possiblySecond();
         needs = needed();
+    }
+
+    private Phrase(Phrase other, Element[] changed) {
+        this.label = other.label;
+        this.origin = other.origin;
+        this.startsPart = other.startsPart;
+        this.wantedAt = other.wantedAt;
+        this.elements = changed;
+        this.second = new BitSet();
+        this.needs = new long[0];
     }
 
     /** The numbers of all words that can stand second in a match; empty where any word or none can. */
@@ -182,6 +198,68 @@ final class Phrase {
         int end = (int) found;
         int wanted = (int) (found >>> Integer.SIZE);
         return new PhraseMatch(label, from, end, wanted == NO_PLACE ? end : wanted, origin);
+    }
+
+    /** Where it would begin at a word, were exactly one of the words that it names another one; nothing where it matches. */
+    Optional<NearMatch> nearlyAt(Sentence sentence, int[] words, int from, boolean atStartOfPart) {
+        List<Integer> required = required();
+        if (required.size() < FEWEST_WORDS
+                || (startsPart && !atStartOfPart)
+                || at(sentence, words, from, true).toExclusive() > 0) {
+            return Optional.empty();
+        }
+        for (int index : required) {
+            PhraseMatch match = with(index, Element.mark(Sort.ANY)).at(sentence, words, from, atStartOfPart);
+            for (int i = from; i < match.toExclusive(); i++) {
+                boolean stands = with(index, only(words[i]))
+                                .at(sentence, words, from, atStartOfPart)
+                                .toExclusive()
+                        == match.toExclusive();
+                int letters = lettersBeside(sentence, match, i);
+                if (stands && !elements[index].takes(words[i]) && letters >= FEWEST_LETTERS) {
+                    return Optional.of(new NearMatch(origin, from, match.toExclusive(), i, written(index), letters));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static int lettersBeside(Sentence sentence, PhraseMatch match, int left) {
+        int letters = 0;
+        for (int i = match.fromInclusive(); i < match.toExclusive(); i++) {
+            letters += i == left ? 0 : sentence.norm(i).length();
+        }
+        return letters;
+    }
+
+    /** The places of the elements that name words which have to stand. */
+    private List<Integer> required() {
+        List<Integer> places = new ArrayList<>();
+        for (int i = 0; i < elements.length; i++) {
+            if (elements[i].sort() == Sort.WORDS && !elements[i].optional()) {
+                places.add(i);
+            }
+        }
+        return places;
+    }
+
+    private static Element only(int number) {
+        return new Element(Sort.WORDS, Set.of(), new BitSet(), number, false);
+    }
+
+    private Phrase with(int index, Element other) {
+        Element[] changed = elements.clone();
+        changed[index] = other;
+        return new Phrase(this, changed);
+    }
+
+    /** How an element is written in the file. */
+    private String written(int index) {
+        return Stream.of(origin.written().split("\\s+"))
+                .filter(piece -> !piece.equals("^") && !piece.equals(">"))
+                .skip(index)
+                .findFirst()
+                .orElse("");
     }
 
     /** Matches the elements from one on; answers the end and, in the upper half, where that begins which is wanted. */

@@ -3,6 +3,7 @@ package org.squallnote.core.text;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -57,6 +58,7 @@ public final class PhraseBook {
     }
 
     private final List<PhraseOrigin> origins = new ArrayList<>();
+    private final List<Phrase> phrases = new ArrayList<>();
     private final Set<String> rules = new HashSet<>();
     private String rule = "";
     private String form = "";
@@ -113,6 +115,7 @@ public final class PhraseBook {
         }
         origins.add(origin);
         Phrase phrase = new Phrase(origin, lexicon, this::numberOf);
+        phrases.add(phrase);
         for (String first : phrase.firstWords()) {
             byFirstWord.get(numberOf(first)).add(phrase);
         }
@@ -203,6 +206,24 @@ public final class PhraseBook {
             }
         }
         return found;
+    }
+
+    /** Forms that would stand in the sentence, were one word another one; those of which the most stands first. */
+    public List<NearMatch> nearlyIn(Sentence sentence, int most) {
+        int[] words = new int[sentence.size()];
+        for (int i = 0; i < words.length; i++) {
+            words[i] = numberOf(sentence.at(i));
+        }
+        List<NearMatch> near = new ArrayList<>();
+        for (Phrase phrase : phrases) {
+            for (int i = 0; i < words.length; i++) {
+                phrase.nearlyAt(sentence, words, i, sentence.startsClause(i)).ifPresent(near::add);
+            }
+        }
+        return near.stream()
+                .sorted(Comparator.comparingInt(NearMatch::letters).reversed())
+                .limit(most)
+                .toList();
     }
 
     private int numberOf(Word word) {

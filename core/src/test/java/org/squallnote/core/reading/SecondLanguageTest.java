@@ -38,7 +38,8 @@ class SecondLanguageTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"Bei Fragen kannst du mich anrufen.", "Die Liste liegt auf dem Tisch.", "Send me the list by 2026-03-27"})
+    @CsvSource({"Bei Fragen kannst du mich anrufen.", "Die Liste liegt auf dem Tisch.", "Send me the list by 2026-03-27"
+    })
     void whatIsNoneInItAsksNothing(String text) {
         assertThat(read(text).asksMe()).isFalse();
     }

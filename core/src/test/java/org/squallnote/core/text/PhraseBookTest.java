@@ -54,6 +54,22 @@ class PhraseBookTest {
         assertThat(found("Tom sagt, was soll ich tun.")).isEmpty();
     }
 
+    @Test
+    void whatNearlyStandsThereSaysWhichWordKeptIt() {
+        Sentence sentence =
+                SentenceSplitter.split("Ich brauche noch eure Antwort.", GERMAN).get(0);
+        NearMatch near = GERMAN.nearlyIn(sentence, 3).get(0);
+        assertThat(near.origin().name()).isEqualTo("need.brauche");
+        assertThat(sentence.norm(near.stands())).isEqualTo("eure");
+        assertThat(near.wanted()).startsWith("dein|deine");
+        assertThat(GERMAN.nearlyIn(
+                        SentenceSplitter.split("Ich brauche noch deine Antwort.", GERMAN)
+                                .get(0),
+                        3))
+                .extracting(match -> match.origin().name())
+                .doesNotContain("need.brauche");
+    }
+
     /** What is written wrong is refused when the book is read, not when a sentence is. */
     @Test
     void wrongLinesAreRefused() {

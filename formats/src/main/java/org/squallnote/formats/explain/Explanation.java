@@ -82,6 +82,13 @@ final class Explanation {
             sentence.asks()
                     .forEach(each ->
                             out.line("  asks", quotation(each.words().foldedIn(text)) + ", " + since(each.because())));
+            ReadingRules.nearlyIn(sentence.words().in(text))
+                    .forEach(each -> out.line(
+                            "  nearly",
+                            each.origin().name() + " as in "
+                                    + quotation(each.origin().example()) + ": of "
+                                    + quotation(each.words()) + " it takes " + quotation(each.wanted()) + " for "
+                                    + quotation(each.stands())));
         }
         return String.join("\n", out.lines);
     }

@@ -92,6 +92,17 @@ class ExplainTest {
     }
 
     @Test
+    void rulesThatNearlyMatchedAreNamedWithTheWordThatKeptThem() throws IOException {
+        Path mail = Files.writeString(
+                folder.resolve("near.eml"),
+                MAIL.replace("could you send me the plan by Thursday?", "Let her know when."));
+        assertThat(run("--stages", mail.toString())).isZero();
+        assertThat(said())
+                .contains(
+                        "nearly      request.let-us-know as in “Let us know who signs.”: of “Let her know” it takes “<us>” for “her”");
+    }
+
+    @Test
     void theRulesAreListedWithTheirExamples() {
         assertThat(run("--rules", "stated.by")).isZero();
         assertThat(said().lines().findFirst().orElseThrow())
