@@ -14,7 +14,7 @@ import java.util.stream.Stream;
  * A pattern over the words of a sentence, one line of a phrase list.
  *
  * <p>Its elements, apart by spaces: {@code word}; {@code one|or|other}; {@code <set>} for any word of a set;
- * {@code [..]} around one of these where it may be missing; {@code *} for any one word; {@code ..} for up to
+ * {@code [..]} around one of these where it may be missing; {@code *} for any one word; {@code *ed|en} for one that ends so; {@code ..} for up to
  * {@value #LONGEST_GAP} words without a strong mark between; {@code ^} at the front where the phrase has to start a
  * part of the sentence, {@code $} at the end where it has to end one; {@code >} before the words that say what is
  * wanted; {@code ,} where a mark has to stand.
@@ -31,6 +31,7 @@ final class Phrase {
     private enum Sort {
         WORDS,
         ANY,
+        ENDING,
         GAP,
         END,
         MARK
@@ -39,7 +40,7 @@ final class Phrase {
     /**
      * An element.
      *
-     * @param words what it takes, where it takes words
+     * @param words what it takes, where it takes words; how these end, where it takes endings
      * @param numbers the numbers of these words
      * @param only the number of the word where it takes just one, or -1
      */
@@ -47,6 +48,10 @@ final class Phrase {
 
         static Element mark(Sort sort) {
             return new Element(sort, Set.of(), new BitSet(), -1, false);
+        }
+
+        boolean ends(String norm) {
+            return words.stream().anyMatch(norm::endsWith);
         }
 
         boolean takes(int number) {
@@ -82,7 +87,7 @@ final class Phrase {
                 case "*" -> all.add(Element.mark(Sort.ANY));
                 case ".." -> all.add(Element.mark(Sort.GAP));
                 case "," -> all.add(Element.mark(Sort.MARK));
-                default -> all.add(words(piece, lexicon, numberOf));
+                default -> all.add(piece.startsWith("*") ? ending(piece) : words(piece, lexicon, numberOf));
             }
         }
         startsPart = anchored;
@@ -146,6 +151,10 @@ final class Phrase {
                 .sorted(Comparator.comparingInt(Long::bitCount))
                 .mapToLong(Long::longValue)
                 .toArray();
+    }
+
+    private static Element ending(String piece) {
+        return new Element(Sort.ENDING, Set.of(piece.substring(1).split("\\|")), new BitSet(), -1, false);
     }
 
     private static Element words(String piece, Lexicon lexicon, ToIntFunction<String> numberOf) {
@@ -287,7 +296,10 @@ final class Phrase {
                 }
                 default -> {
                     boolean fits = at < s.size()
-                            && (element.sort() == Sort.ANY || element.takes(words[at]))
+                            && (element.sort() == Sort.ANY
+                                    || (element.sort() == Sort.ENDING
+                                            ? element.ends(s.norm(at))
+                                            : element.takes(words[at])))
                             && (at == from || !isApart(s.at(at).before()) || mayBeApart(index));
                     if (fits && element.optional()) {
                         long found = match(s, words, from, at + 1, index + 1, wanted);

@@ -2,8 +2,11 @@ package org.squallnote.core.turn;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.squallnote.core.text.PhraseOrigin;
 
 /** What an ask is after decides what its answer means. */
 class WantedTest {
@@ -88,5 +91,19 @@ class WantedTest {
     @ValueSource(strings = {"I'll tell my boss and send you the plan on Monday", "I'll tell you", "I'll send it", ""})
     void thereIsSomethingForMe(String promise) {
         assertThat(Wanted.isToldToOthers(promise)).isFalse();
+    }
+
+    static Stream<PhraseOrigin> forms() {
+        return Wanted.RULES.origins().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("forms")
+    void aFormIsNeededForItsExample(PhraseOrigin form) {
+        assertThat(Wanted.in(form.example(), any -> true).has(form.label())).isTrue();
+        assertThat(Wanted.in(form.example(), match -> !match.origin().equals(form))
+                        .has(form.label()))
+                .as("without it")
+                .isFalse();
     }
 }

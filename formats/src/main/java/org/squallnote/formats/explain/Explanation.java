@@ -19,6 +19,7 @@ import org.squallnote.core.rule.Rule;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.turn.Awaited;
 import org.squallnote.core.turn.Debt;
+import org.squallnote.core.turn.TurnRules;
 import org.squallnote.core.turn.TurnState;
 import org.squallnote.formats.lines.Predictions;
 
@@ -106,7 +107,7 @@ final class Explanation {
         Stream.of(ReadingRules.ofDatesNamedBefore())
                 .filter(then -> then.rule().contains(words))
                 .forEach(then -> lines.add(row(then.rule(), "stated", "", quotation(then.example()))));
-        ReadingRules.ofWords().stream()
+        Stream.concat(ReadingRules.ofWords().stream(), TurnRules.ofWords().stream())
                 .filter(form -> form.name().contains(words))
                 .forEach(form -> lines.add(
                         row(form.name(), form.label(), "", quotation(form.example()) + ", by " + form.written())));

@@ -10,6 +10,7 @@ import org.squallnote.core.reading.ReadingRules;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.rule.Rule;
 import org.squallnote.core.text.PhraseOrigin;
+import org.squallnote.core.turn.TurnRules;
 
 /** All rules that messages are read by, one row each, as docs/reading-rules.md shows them. */
 final class RuleTable {
@@ -19,8 +20,7 @@ final class RuleTable {
     /** The table in Markdown: a heading of two lines, then a row for each rule in the order of the files. */
     static List<String> lines() {
         List<String> lines = new ArrayList<>(List.of("| rule | forms | as in | but not |", "|---|---:|---|---|"));
-        byRule().forEach((name, forms) ->
-                lines.add(row(name, Integer.toString(forms.size()), forms.get(0).example(), "")));
+        byRule(ReadingRules.ofWords()).forEach((name, forms) -> lines.add(row(name, forms)));
         ReadingRules.ofShapes().forEach(shape -> lines.add(row(shape)));
         for (Rule rule : ReadingRules.ofDates()) {
             lines.add(row(
@@ -30,11 +30,16 @@ final class RuleTable {
                     rule.no().stream().findFirst().orElse("")));
         }
         lines.add(row(ReadingRules.ofDatesNamedBefore()));
+        byRule(TurnRules.ofWords()).forEach((name, forms) -> lines.add(row(name, forms)));
         return lines;
     }
 
-    private static Map<String, List<PhraseOrigin>> byRule() {
-        return ReadingRules.ofWords().stream()
+    private static String row(String name, List<PhraseOrigin> forms) {
+        return row(name, Integer.toString(forms.size()), forms.get(0).example(), "");
+    }
+
+    private static Map<String, List<PhraseOrigin>> byRule(List<PhraseOrigin> forms) {
+        return forms.stream()
                 .collect(Collectors.groupingBy(PhraseOrigin::name, LinkedHashMap::new, Collectors.toList()));
     }
 
