@@ -15,6 +15,7 @@ final class AwayText {
     private static final Wordings AWAY = Wordings.listed(AwayText.class, "away-text.txt");
     private static final Wordings UNREAD = Wordings.listed(AwayText.class, "away-unread.txt");
     private static final Wordings USUAL = Wordings.listed(AwayText.class, "away-usual.txt");
+    private static final Wordings OF_A_PERSON = Wordings.listed(AwayText.class, "away-person.txt");
     private static final int BEGINNING = 400;
     private static final int LONGEST = 1_500;
 
@@ -27,7 +28,8 @@ final class AwayText {
         String beginning = folded(text, BEGINNING);
         boolean automatic = AUTOMATIC.isAnyIn(beginning);
         boolean asks = beginning.indexOf('?') >= 0;
-        if (!automatic && (asks || !AWAY.isAnyIn(beginning) || greetsByName(beginning))) {
+        boolean person = asks || greetsByName(beginning) || OF_A_PERSON.isAnyIn(beginning);
+        if (!automatic && (person || !AWAY.isAnyIn(beginning))) {
             return false;
         }
         String lower = folded(text, LONGEST + 1);
