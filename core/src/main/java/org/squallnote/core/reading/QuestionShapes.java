@@ -1,6 +1,8 @@
 package org.squallnote.core.reading;
 
+import java.util.List;
 import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordClass;
 
@@ -14,11 +16,6 @@ final class QuestionShapes {
     /** What may follow a short question: "how many bags though". */
     private static final WordClass TRAILING = WordClass.BEHIND_A_QUESTION;
 
-    /** "did it arrive" asks, "did it yesterday" says that somebody has done it. */
-    private static final WordClass WHAT_IT_DID = WordClass.WHAT_IT_DID;
-
-    private static final WordClass ARTICLES = WordClass.ARTICLE;
-
     private static final WordClass PREDICATES = WordClass.PREDICATE;
 
     private static final WordClass QUESTION_WORDS = WordClass.QUESTION_WORD;
@@ -28,15 +25,19 @@ final class QuestionShapes {
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
+    private static final int LONGEST_FRAGMENT = 3;
+
     /** "She comes and": fewer words before a verb are no clause that it could go on. */
     private static final int FEWEST_BEFORE = 3;
 
     private final Sentence sentence;
     private final Parts parts;
+    private final List<PhraseMatch> matches;
 
-    QuestionShapes(Sentence sentence, Parts parts) {
+    QuestionShapes(Sentence sentence, Parts parts, List<PhraseMatch> matches) {
         this.sentence = sentence;
         this.parts = parts;
+        this.matches = matches;
     }
 
     /** "The blue door, half past twelve?", "nine is a bit early, ten?": ends with what is named without words that ask. */
@@ -89,34 +90,28 @@ final class QuestionShapes {
 
     /** "She comes on Thursday and does it then": the verb belongs to whoever was named before. */
     private boolean goesOnWithItsSubject(int i) {
-        return i >= FEWEST_BEFORE
-                && sentence.at(i - 1).is("and", "or")
-                && sentence.at(i).is("does", "has", "is", "was");
+        return i >= FEWEST_BEFORE && WordClass.AND_OR.has(sentence, i - 1) && WordClass.DOES_OR_IS.has(sentence, i);
     }
 
     boolean isOneWithoutAMark(int i) {
         String norm = sentence.norm(i);
-        String next = sentence.norm(i + 1);
         if (isFragment(i)) {
             return true;
         }
-        if (norm.equals("how") && next.equals("come")) {
+        if (has("bare-how-come", i)) {
             return true;
         }
         if (QUESTION_IS.has(sentence, i)) {
-            return !next.equals("more")
-                    && !next.equals("left")
+            return !WordClass.MORE_OR_LEFT.has(sentence, i + 1)
                     && i + 1 < sentence.size()
                     && sentence.size() - i <= 14
                     && isWhole(i);
         }
         if (QUESTION_WORDS.has(sentence, i)) {
-            boolean relative =
-                    (norm.equals("who") || norm.equals("which") || norm.equals("whose")) && afterLeadIn(0) != i;
+            boolean relative = WordClass.WHO_OR_WHICH.has(sentence, i) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
-        boolean day = WordClass.WEEKDAY.has(sentence, i + 1) || next.equals("tomorrow") || next.equals("today");
-        if (day && (norm.equals("is") || norm.equals("does") || norm.equals("would") || norm.equals("will"))) {
+        if (has("bare-of-a-day", i)) {
             return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
         }
         if (!AUXILIARIES.has(sentence, i)
@@ -126,26 +121,17 @@ final class QuestionShapes {
                 || !isWhole(i)) {
             return false;
         }
-        return switch (norm) {
-            case "did" ->
-                (next.equals("it") || next.equals("that"))
-                        ? WHAT_IT_DID.has(sentence, i + 2)
-                        : !next.equals("the") || sentence.size() - i > 4;
-            case "have", "had" -> next.equals("you") || next.equals("we") || next.equals("they");
-            case "do" -> next.equals("you") || next.equals("we") || next.equals("i") || next.equals("they");
-            case "was" -> !ARTICLES.has(sentence, i + 1) || hasPredicate(i + 3);
-            case "has", "does", "is", "are", "were", "am", "weren't", "wasn't" -> true;
-            default ->
-                next.equals("you")
-                        || next.equals("we")
-                        || next.equals("i")
-                        || next.equals("somebody")
-                        || next.equals("anybody")
-                        || next.equals("they")
-                        || next.equals("the")
-                        || next.equals("that")
-                        || next.equals("it");
-        };
+        return has("bare-question", i) || (has("bare-was", i) && hasPredicate(i + 3));
+    }
+
+    /** Whether a rule of a label stands at a word. */
+    private boolean has(String label, int at) {
+        for (PhraseMatch match : matches) {
+            if (match.fromInclusive() == at && match.label().equals(label)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** "was the door locked", but "was the fuel filter" says what it was. */
@@ -166,31 +152,11 @@ final class QuestionShapes {
             end--;
         }
         int rest = end - i;
-        if (i != afterLeadIn(0)
-                || rest > 3
-                || (rest < 2
-                        && !sentence.norm(i).equals("when")
-                        && !sentence.norm(i).equals("where"))) {
-            return false;
-        }
-        String next = sentence.norm(i + 1);
-        return switch (sentence.norm(i)) {
-            case "which" -> !next.equals("is") && !next.equals("was");
-            case "what" ->
-                next.equals("time")
-                        || next.equals("size")
-                        || next.equals("colour")
-                        || next.equals("color")
-                        || next.equals("number");
-            case "how" ->
-                next.equals("many")
-                        || next.equals("much")
-                        || next.equals("long")
-                        || next.equals("far")
-                        || next.equals("often");
-            case "when", "where" -> rest == 1;
-            default -> false;
-        };
+        return i == afterLeadIn(0)
+                && rest <= LONGEST_FRAGMENT
+                && (rest == 1
+                        ? WordClass.WHEN_OR_WHERE.has(sentence, i)
+                        : has("bare-fragment", i) && !has("no-fragment", i));
     }
 
     /** Whether the part is not a dependent one of a statement that goes on: "when you get back, call". */
@@ -202,7 +168,7 @@ final class QuestionShapes {
 
     /** "which room are we in", "what time do we close": an auxiliary and a subject within a few words. */
     private boolean invertedWithin(int from, String word) {
-        int reach = word.equals("what") || word.equals("which") || word.equals("how") || word.equals("whose") ? 3 : 0;
+        int reach = WordClass.BEFORE_A_THING_ASKED.has(sentence, from - 1) ? 3 : 0;
         for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
             if (AUXILIARIES.has(sentence, i)) {
                 boolean whoOrWhat = word.equals("who") && i == from;

@@ -23,7 +23,7 @@ final class Questions {
         this.parts = parts;
         this.matches = matches;
         this.goesOn = goesOn;
-        this.shapes = new QuestionShapes(sentence, parts);
+        this.shapes = new QuestionShapes(sentence, parts, matches);
     }
 
     void question(List<SentenceAsks.FoundAsk> found) {

@@ -2,6 +2,9 @@ package org.squallnote.core.reading;
 
 import java.util.List;
 import java.util.Set;
+import org.squallnote.core.text.Clauses;
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.PhraseOrigin;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordClass;
 
@@ -19,14 +22,23 @@ final class SelfAnswers {
 
     private static final Set<Ask.Kind> ALL = Set.of(Ask.Kind.values());
 
-    private SelfAnswers() {}
+    private final Set<PhraseOrigin> lacking;
+
+    /**
+     * Knows it by the rules of the sentences' language.
+     *
+     * @param lacking forms of rules that are as if they stood in no list
+     */
+    SelfAnswers(Set<PhraseOrigin> lacking) {
+        this.lacking = lacking;
+    }
 
     /**
      * The kinds of asks in a sentence that come to nothing by what follows.
      *
      * @param following the next sentences, at least one
      */
-    static Set<Ask.Kind> settles(Sentence sentence, List<Sentence> following) {
+    Set<Ask.Kind> settles(Sentence sentence, List<Sentence> following) {
         if (takesBack(following)) {
             return ALL;
         }
@@ -37,7 +49,7 @@ final class SelfAnswers {
     }
 
     /** Whether what follows answers the question. */
-    private static boolean answers(Sentence question, List<Sentence> following) {
+    private boolean answers(Sentence question, List<Sentence> following) {
         Sentence next = following.get(0);
         if (!question.isQuestion() || next.isQuestion()) {
             return false;
@@ -48,41 +60,44 @@ final class SelfAnswers {
             Sentence then = following.get(1);
             return question.norm(0).startsWith("where") && PLACED.has(then, 0) && !then.isQuestion();
         }
-        String word = next.norm(0);
-        String second = next.norm(1);
         boolean alone = next.size() == 1 || next.at(1).followsMark();
         if (ALONE.has(next, 0) && alone) {
             return !asksYou;
         }
-        return switch (word) {
-            case "because" -> isWhy(question);
-            case "turns" -> second.equals("out");
-            case "it's", "that's" -> second.equals("because");
-            case "ah", "oh", "wait", "nvm", "found", "got" -> isFound(next);
-            case "of" -> second.equals("course");
-            case "not" ->
-                second.equals("a")
-                        || second.equals("one")
-                        || second.equals("at")
-                        || second.equals("much")
-                        || second.equals("even");
-            case "obviously", "apparently", "spoiler", "hint", "somebody" -> !asksYou;
-            case "they", "he", "she" -> !asksYou && isTold(question);
-            default -> isWhy(question) && !asksYou && isSettled(following);
-        };
+        if (WordClass.BECAUSE.has(next, 0)) {
+            return isWhy(question);
+        }
+        if (WordClass.CRIES.has(next, 0)) {
+            return stands("found", next, 0, 1, 2);
+        }
+        if (stands("answers-itself", next, 0)) {
+            return true;
+        }
+        if (WordClass.OPENS_A_POINT.has(next, 0)) {
+            return !asksYou;
+        }
+        return WordClass.THIRD_PERSONS.has(next, 0)
+                ? !asksYou && isTold(question)
+                : isWhy(question) && !asksYou && isSettled(following);
+    }
+
+    /** Whether a rule of a label stands at one of these words. */
+    private boolean stands(String label, Sentence sentence, int... at) {
+        for (PhraseMatch match : sentence.book().in(sentence)) {
+            for (int i : at) {
+                if (match.fromInclusive() == i && match.label().equals(label) && !lacking.contains(match.origin())) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /** Whether what follows takes it back: "Could you look at it? Ah, forget it, Gus has just done it." */
-    private static boolean takesBack(List<Sentence> following) {
+    private boolean takesBack(List<Sentence> following) {
         Sentence next = following.get(0);
-        int at = EXCLAIMED.has(next, 0) || next.at(0).is("no", "ok", "actually", "sorry") ? 1 : 0;
-        return switch (next.norm(at)) {
-            case "forget", "scrap", "scratch", "ignore" ->
-                next.size() > at + 1 && next.at(at + 1).is("it", "that");
-            case "never" -> next.norm(at + 1).equals("mind");
-            case "nevermind", "nvm" -> true;
-            default -> false;
-        };
+        int at = EXCLAIMED.has(next, 0) || WordClass.BEFORE_TAKING_BACK.has(next, 0) ? 1 : 0;
+        return WordClass.TAKES_BACK.has(next, at) && stands("takes-back", next, at);
     }
 
     /**
@@ -97,23 +112,10 @@ final class SelfAnswers {
                 && !following.get(0).hasWord("you", "your", "please");
     }
 
-    /** "Where is it? Ah, found it": nobody needs to tell them. */
-    private static boolean isFound(Sentence next) {
-        for (int i = 0; i < Math.min(3, next.size()); i++) {
-            boolean has = next.at(i).is("found", "got", "have") && i + 1 < next.size();
-            if (next.norm(i).equals("nvm") || (has && next.at(i + 1).is("it", "them", "one"))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** "What did they say? They said …": a story told as question and answer. */
     private static boolean isTold(Sentence question) {
-        String word =
-                question.norm(0).equals("and") || question.norm(0).equals("so") ? question.norm(1) : question.norm(0);
-        boolean told = question.hasWord("say", "do", "did", "think", "happened", "reply", "answer");
-        return told && (word.equals("what") || word.equals("how"));
+        int first = Clauses.isConjunction(question, 0) ? 1 : 0;
+        return WordClass.TOLD_OF.hasAnyOf(question) && WordClass.WHAT_OR_HOW.has(question, first);
     }
 
     private static boolean isWhy(Sentence question) {

@@ -29,6 +29,7 @@ final class SentencesRead {
     private final Asked asked;
     private final DateContext context;
     private final Hearing hearing;
+    private final SelfAnswers selfAnswers;
     private Addressees greeted = Addressees.UNSAID;
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
@@ -39,6 +40,7 @@ final class SentencesRead {
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context, Hearing hearing) {
         this.hearing = hearing;
+        this.selfAnswers = new SelfAnswers(hearing.lacking());
         this.message = message;
         this.people = people;
         this.vocatives = new Vocatives(people);
@@ -63,7 +65,7 @@ final class SentencesRead {
             Sentence sentence = sentences.get(i);
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
             List<Sentence> following = sentences.subList(i + 1, goesOn ? Math.min(sentences.size(), i + 4) : i + 1);
-            Set<Ask.Kind> settled = goesOn ? SelfAnswers.settles(sentence, following) : Set.of();
+            Set<Ask.Kind> settled = goesOn ? selfAnswers.settles(sentence, following) : Set.of();
             if (i + 1 < sentences.size()) {
                 // "Pizza or curry? @Nell @Roy": those who are called behind it are asked.
                 Vocatives.Call behind = vocatives.mentionsAlone(sentences.get(i + 1));
