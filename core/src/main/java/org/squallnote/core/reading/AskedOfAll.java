@@ -1,73 +1,37 @@
 package org.squallnote.core.reading;
 
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordClass;
 
 /** Knows asks that say themselves that anybody may do it, or that everybody shall. */
 final class AskedOfAll {
 
-    private static final WordClass EVERYBODY = WordClass.OF_EVERYBODY;
+    /** Who is asked stands within so many words. */
+    private static final int NEAR = 4;
 
     private AskedOfAll() {}
 
-    static boolean isOfAnybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + 4); i++) {
-            String norm = sentence.norm(i);
-            boolean ofYou =
-                    sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you");
-            if (ofYou && sentence.at(i).is("who", "which", "one", "either")) {
+    static boolean isOfAnybody(Sentence sentence, SentenceAsks asks, SentenceAsks.FoundAsk ask) {
+        for (int i = ask.from(); i < Math.min(sentence.size(), ask.from() + NEAR); i++) {
+            if (asks.has("of-any", i)) {
                 return true;
             }
-            if (norm.equals("anybody") || norm.equals("somebody")) {
-                return i == ask.from()
-                        || i == ask.from() + 1
-                        || !sentence.norm(i - 1).equals("to");
+            if (asks.has("anybody", i)) {
+                // "Could you give it to somebody" asks the one it speaks to.
+                return i <= ask.from() + 1 || !sentence.norm(i - 1).equals("to");
             }
-            if (norm.equals("any")
-                    && sentence.norm(i + 1).equals("of")
-                    && sentence.norm(i + 2).equals("you")) {
-                return true;
-            }
-            if (norm.equals("you")) {
+            if (sentence.norm(i).equals("you")) {
                 return false;
             }
         }
-        String word = sentence.norm(ask.from());
-        return ask.kind() == Ask.Kind.QUESTION && (word.equals("who") || word.equals("who's"));
+        return ask.kind() == Ask.Kind.QUESTION && asks.has("who", ask.from());
     }
 
-    static boolean isOfEverybody(Sentence sentence, SentenceAsks.FoundAsk ask) {
-        if (!EVERYBODY.hasAnyOf(sentence)) {
-            return false;
-        }
+    static boolean isOfEverybody(Sentence sentence, SentenceAsks asks, SentenceAsks.FoundAsk ask) {
         for (int i = 0; i < sentence.size(); i++) {
-            String norm = sentence.norm(i);
-            boolean all = norm.equals("all") || norm.equals("each") || norm.equals("both");
-            if (all && sentence.norm(i + 1).equals("of") && sentence.norm(i + 2).equals("you")) {
-                return true;
-            }
-            if (norm.equals("you") && i + 1 < sentence.size() && i >= ask.from() - 1) {
-                String next = sentence.norm(i + 1);
-                if ((next.equals("all")
-                                && !sentence.norm(i + 2).equals("the")
-                                && !sentence.norm(i + 2).equals("of"))
-                        || next.equals("both")
-                        || next.equals("each")
-                        || next.equals("guys")
-                        || next.equals("two")) {
-                    return true;
-                }
-            }
-            boolean everybody = norm.equals("everybody");
-            if (everybody
-                    && i > 0
-                    && i >= ask.from()
-                    && (WordClass.MODAL.has(sentence, i - 1)
-                            || sentence.norm(i - 1).equals("please")
-                            || sentence.norm(i - 1).equals("need"))) {
-                return true;
-            }
-            if (everybody && sentence.at(Math.min(i + 1, sentence.size() - 1)).is("please", "must", "has", "should")) {
+            boolean all = asks.has("of-all", i)
+                    || (asks.has("you-all", i) && !asks.has("all-of-it", i) && i >= ask.from() - 1)
+                    || (asks.has("asks-everybody", i) && i + 1 >= ask.from());
+            if (all) {
                 return true;
             }
         }

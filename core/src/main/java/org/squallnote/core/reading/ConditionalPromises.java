@@ -17,20 +17,9 @@ final class ConditionalPromises {
         if (threatens(sentence)) {
             return true;
         }
-        for (int i = 0; i < sentence.size() - 1; i++) {
-            String norm = sentence.norm(i);
-            boolean condition = norm.equals("if")
-                    || norm.equals("once")
-                    || norm.equals("unless")
-                    || norm.equals("until")
-                    || norm.equals("when")
-                    || (norm.equals("as") && sentence.norm(i + 1).equals("soon"));
-            int you = norm.equals("as") ? i + 3 : i + 1;
-            if (condition
-                    && (sentence.norm(you).startsWith("you")
-                            && !sentence.norm(you + 1).equals("like")
-                            && !sentence.norm(you + 1).equals("want"))) {
-                return read.parts().unitOf(i) == read.parts().unitOf(promise.fromInclusive());
+        for (PhraseMatch act : read.acts()) {
+            if (act.label().equals("waits-for-you") && !read.hasAt("as-you-like", act.fromInclusive())) {
+                return read.parts().unitOf(act.fromInclusive()) == read.parts().unitOf(promise.fromInclusive());
             }
         }
         return false;

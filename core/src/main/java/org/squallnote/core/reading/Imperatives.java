@@ -67,9 +67,7 @@ final class Imperatives {
                 && !sentence.isQuestion()
                 && at + 2 < sentence.size()
                 && !sentence.at(at + 1).followsMark()
-                && (WordClass.IMPERATIVE.has(sentence, at + 1)
-                        || sentence.at(at + 1)
-                                .is("think", "let", "try", "come", "tell", "ask", "write", "call", "check"));
+                && (WordClass.IMPERATIVE.has(sentence, at + 1) || WordClass.URGED.has(sentence, at + 1));
     }
 
     /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
@@ -101,23 +99,8 @@ final class Imperatives {
     /** "reply by Friday", "sign before noon", but not the second half of "we will review and reply by Friday". */
     private boolean isByWhen(int at) {
         int first = parts.firstOfClause(parts.clauseOf(at));
-        boolean joined = first > 0 && sentence.at(first).is("and", "or", "then", "but", "so");
-        return !joined
-                && at + 1 < sentence.size()
-                && !sentence.at(at + 1).followsMark()
-                && (isAnswer(at)
-                        || (sentence.at(at)
-                                        .is(
-                                                "reply", "answer", "sign", "pay", "decide", "return", "vote", "confirm",
-                                                "book", "order")
-                                && sentence.at(at + 1).is("by", "before", "within", "until", "today", "tomorrow")));
-    }
-
-    /** "Reply to this thread when yours are done", "sign at the bottom": no object follows, and none is missing. */
-    private boolean isAnswer(int at) {
-        return (sentence.at(at).is("reply", "respond", "answer")
-                        && sentence.at(at + 1).is("to", "here", "below", "via"))
-                || (sentence.norm(at).equals("sign") && sentence.at(at + 1).is("at", "here", "below", "on", "and"));
+        boolean joined = first > 0 && Clauses.isConjunction(sentence, first);
+        return !joined && at + 1 < sentence.size() && !sentence.at(at + 1).followsMark() && asks.has("done-alone", at);
     }
 
     /** "Return flight is booked", "Deposit and names received": a noun after all. */
@@ -139,29 +122,7 @@ final class Imperatives {
 
     private boolean looksLikeObject(int at) {
         String norm = sentence.norm(at);
-        return switch (norm) {
-            case "of",
-                    "is",
-                    "was",
-                    "are",
-                    "were",
-                    "has",
-                    "had",
-                    "on",
-                    "at",
-                    "by",
-                    "for",
-                    "as",
-                    "with",
-                    "from",
-                    "i",
-                    "we",
-                    "you",
-                    "he",
-                    "she",
-                    "they" -> false;
-            default -> !norm.endsWith("ed") || isBeforeANoun(at + 1);
-        };
+        return !WordClass.NO_OBJECT.has(sentence, at) && (!norm.endsWith("ed") || isBeforeANoun(at + 1));
     }
 
     /** "circulate revised plans", not "check finished on Friday". */
@@ -187,8 +148,7 @@ final class Imperatives {
         if (first == 0) {
             return true;
         }
-        String joint = sentence.norm(first);
-        if (joint.equals("and") || joint.equals("or") || joint.equals("then")) {
+        if (WordClass.AND_OR_THEN.has(sentence, first)) {
             return startsWithAsk(parts.clauseOf(first - 1));
         }
         return true;

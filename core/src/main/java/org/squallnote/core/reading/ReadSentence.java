@@ -107,6 +107,16 @@ final class ReadSentence {
         return false;
     }
 
+    /** Whether a rule of a label stands at a word. */
+    boolean hasAt(String label, int at) {
+        for (PhraseMatch act : acts) {
+            if (act.fromInclusive() == at && act.label().equals(label)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     boolean hasIn(String label, int unit) {
         for (PhraseMatch act : acts) {
             if (act.label().equals(label) && parts.unitOf(act.fromInclusive()) == unit) {

@@ -67,6 +67,16 @@ final class SentenceAsks {
         return matches;
     }
 
+    /** Whether a rule of a label stands at a word. */
+    boolean has(String label, int at) {
+        for (PhraseMatch match : matches) {
+            if (match.fromInclusive() == at && match.label().equals(label)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The asks in the order of their first words. */
     List<FoundAsk> all() {
         List<FoundAsk> found = new ArrayList<>();

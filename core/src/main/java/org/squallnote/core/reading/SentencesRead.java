@@ -214,10 +214,10 @@ final class SentencesRead {
         boolean who = sentence.at(ask.from()).is("who", "who's")
                 && !sentence.norm(ask.from() + 1).equals("of")
                 && !before.addresses().isEmpty();
-        if (!calledByName && !who && AskedOfAll.isOfAnybody(sentence, ask)) {
+        if (!calledByName && !who && AskedOfAll.isOfAnybody(sentence, asks, ask)) {
             return Addressees.ANYBODY;
         }
-        if (AskedOfAll.isOfEverybody(sentence, ask)) {
+        if (AskedOfAll.isOfEverybody(sentence, asks, ask)) {
             return opening.isOne() && !opening.who().addresses().isEmpty() ? opening.who() : Addressees.EVERYBODY;
         }
         // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.

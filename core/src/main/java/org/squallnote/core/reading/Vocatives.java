@@ -134,7 +134,7 @@ final class Vocatives {
                         || NamedTasks.hasADuty(sentence, at))) {
             return true;
         }
-        if (sentence.at(from).is("will", "may") && !CalledNames.startsAsking(sentence, at)) {
+        if (WordClass.NAME_OR_VERB.has(sentence, from) && !CalledNames.startsAsking(sentence, at)) {
             // Somebody called Will writes "Will do".
             return false;
         }
@@ -148,11 +148,7 @@ final class Vocatives {
             // "Ines to send the list": a line of minutes.
             return !sentence.norm(at + 1).equals("the");
         }
-        return (Clauses.isLeadIn(sentence, at)
-                        && !next.equals("all")
-                        && !next.equals("both")
-                        && !next.equals("there")
-                        && !next.equals("just"))
+        return (Clauses.isLeadIn(sentence, at) && !WordClass.BEHIND_A_NAME.has(sentence, at))
                 || SPOKEN_TO.has(sentence, at);
     }
 
@@ -162,32 +158,10 @@ final class Vocatives {
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {
-        return switch (sentence.norm(at)) {
-            case "what",
-                    "what's",
-                    "where",
-                    "where's",
-                    "when",
-                    "when's",
-                    "which",
-                    "who",
-                    "who's",
-                    "how",
-                    "how's",
-                    "why",
-                    "do",
-                    "did",
-                    "are",
-                    "have",
-                    "shall",
-                    "should" ->
-                !sentence.norm(at + 1).equals("is") || !sentence.norm(at).equals("which");
-            case "can", "could", "would", "will" ->
-                sentence.norm(at + 1).equals("you")
-                        || sentence.norm(at + 1).equals("i")
-                        || sentence.norm(at + 1).equals("we");
-            default -> false;
-        };
+        return (WordClass.OPENS_A_QUESTION.has(sentence, at)
+                        && !(sentence.norm(at).equals("which")
+                                && sentence.norm(at + 1).equals("is")))
+                || (WordClass.OPENS_AN_ASK.has(sentence, at) && WordClass.SPEAKERS.has(sentence, at + 1));
     }
 
     /** The call with which the sentence ends: "could you check this, Tom?", "can you bring it @tom". */
@@ -220,7 +194,7 @@ final class Vocatives {
 
     /** "can you check the valve Ines?": a name that nothing before it takes as its object. */
     private boolean isCalledAtTheEnd(Sentence sentence, int at) {
-        boolean spokenTo = sentence.hasWord("you", "your", "please") && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
+        boolean spokenTo = WordClass.TO_YOU.hasAnyOf(sentence) && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
         return spokenTo
                 && !sentence.at(at - 1).capital()
                 && !WordClass.GIVING_FORMS.has(sentence, at - 1)

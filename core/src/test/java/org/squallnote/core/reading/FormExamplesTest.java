@@ -58,7 +58,10 @@ class FormExamplesTest {
 
     /** What people see of the asks: which kinds, what is asked first, by when and how strictly. */
     private static String asked(Reading reading) {
-        return reading.asks().stream().map(Ask::kind).collect(Collectors.toCollection(TreeSet::new)) + " "
+        return reading.asks().stream()
+                        .map(ask -> ask.kind() + " " + ask.asked().size() + ask.openToAll())
+                        .collect(Collectors.toCollection(TreeSet::new))
+                + " "
                 + reading.askOfMe().map(ask -> ask.kind() + " " + ask.wanted()) + " "
                 + reading.replyBy().map(day -> day.end() + " " + day.firm());
     }
