@@ -30,7 +30,7 @@ final class AskedOfAll {
         for (int i = 0; i < sentence.size(); i++) {
             boolean all = asks.has("of-all", i)
                     || (asks.has("you-all", i) && !asks.has("all-of-it", i) && i >= ask.from() - 1)
-                    || (asks.has("asks-everybody", i) && i + 1 >= ask.from());
+                    || (asks.has("asks-everybody", i) && i + 2 >= ask.from());
             if (all) {
                 return true;
             }
