@@ -14,6 +14,9 @@ final class TakenBack {
 
     private static final int SHORTEST_TELLING_WORD = 4;
 
+    /** What was taken back before is looked for in so many messages. */
+    private static final int FARTHEST = 50;
+
     private final Earlier earlier;
     private final List<Debt> debts;
     private final List<Paused> paused;
@@ -40,7 +43,7 @@ final class TakenBack {
                 .max(TurnEvent.IN_SENT_ORDER)
                 .map(TurnEvent::messageId)
                 .orElse(event.messageId());
-        if (takesBackAPart(event)) {
+        if (!facts.withdrawsLastOnly() && takesBackAPart(event)) {
             return;
         }
         Set<UUID> meant = new HashSet<>(theirs);
@@ -77,11 +80,22 @@ final class TakenBack {
         return false;
     }
 
+    /** What a message asks that has not been taken back before. */
     private List<String> asksOf(Debt debt) {
         List<String> asks = new ArrayList<>(List.of(debt.what()));
         earlier.message(debt.messageId())
                 .ifPresent(asked -> asks.addAll(asked.facts().besides()));
-        return asks.stream().distinct().toList();
+        Set<String> gone = new HashSet<>();
+        List<TurnEvent> before = earlier.events();
+        for (TurnEvent one : before.subList(Math.max(0, before.size() - FARTHEST), before.size())) {
+            if (one.facts().withdraws() && one.from().isSameAs(debt.to())) {
+                gone.addAll(tellingWords(one.facts().withdrawsAbout()));
+            }
+        }
+        return asks.stream()
+                .distinct()
+                .filter(ask -> tellingWords(ask).stream().noneMatch(gone::contains))
+                .toList();
     }
 
     private Set<UUID> mentioned(Set<UUID> ids, String about) {
