@@ -85,6 +85,7 @@ final class Phrase {
                 case "$" -> all.add(Element.mark(Sort.END));
                 case ">" -> wantedAt = all.size();
                 case "*" -> all.add(Element.mark(Sort.ANY));
+                case "[*]" -> all.add(new Element(Sort.ANY, Set.of(), new BitSet(), -1, true));
                 case ".." -> all.add(Element.mark(Sort.GAP));
                 case "," -> all.add(Element.mark(Sort.MARK));
                 default -> all.add(piece.startsWith("*") ? ending(piece) : words(piece, lexicon, numberOf));
