@@ -1,2 +1,2 @@
--- What a message asks besides; everything is read again in the background.
-update reading set facts = replace(facts, '"asks":', '"besides":[],"asks":');
+-- What a message asks besides, and promises in return; everything is read again in the background.
+update reading set facts = replace(replace(facts, '"asks":', '"besides":[],"asks":'), '"questionBack":', '"inReturn":"","inReturnBy":null,"questionBack":');

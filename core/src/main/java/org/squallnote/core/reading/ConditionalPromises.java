@@ -13,10 +13,15 @@ final class ConditionalPromises {
 
     /** "I'll order it once you confirm" waits for somebody else and is no promise yet. */
     static boolean isOne(ReadSentence read, PhraseMatch promise) {
-        Sentence sentence = read.sentence();
-        if (threatens(sentence)) {
-            return true;
-        }
+        return threatens(read.sentence()) || waitsForYou(read, promise);
+    }
+
+    /** Whether it is one that holds once those it is written to have done something, and no threat. */
+    static boolean isForSomethingInReturn(ReadSentence read, PhraseMatch promise) {
+        return !threatens(read.sentence()) && waitsForYou(read, promise);
+    }
+
+    private static boolean waitsForYou(ReadSentence read, PhraseMatch promise) {
         for (PhraseMatch act : read.acts()) {
             if (act.label().equals("waits-for-you") && !read.hasAt("as-you-like", act.fromInclusive())) {
                 return read.parts().unitOf(act.fromInclusive()) == read.parts().unitOf(promise.fromInclusive());

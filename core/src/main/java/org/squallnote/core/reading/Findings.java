@@ -84,6 +84,7 @@ final class Findings {
                 .thanksOnly(nods || (says && acts.onlyThanks()))
                 .holding(says && acts.holds())
                 .promises(says ? acts.promises() : List.of())
+                .inReturn(says ? acts.inReturn() : Optional.empty())
                 .withdrawal(withdrawal)
                 .questionBack(says && acts.onlyAsksBack())
                 .solved(says && (acts.solves() || withdrawal.isPresent()))

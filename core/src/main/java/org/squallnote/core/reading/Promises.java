@@ -23,6 +23,22 @@ final class Promises {
         this.people = people;
     }
 
+    /** "If you send me the receipt, I'll pay you back": owed once they have sent it. */
+    Optional<Promise> inReturn(List<ReadSentence> said) {
+        for (ReadSentence read : said) {
+            boolean asks = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.CONDITION);
+            for (PhraseMatch act : read.acts()) {
+                if (asks
+                        && act.label().equals("promise")
+                        && isFirstPerson(read.sentence(), act)
+                        && ConditionalPromises.isForSomethingInReturn(read, act)) {
+                    return Optional.of(promise(read, act, false));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
     /** At most one for each sentence. */
     List<Promise> in(List<ReadSentence> said) {
         List<Promise> promises = new ArrayList<>();
@@ -51,18 +67,22 @@ final class Promises {
                 continue;
             }
             if (isFirstPerson(sentence, act) && !isDenied(read, act) && !ConditionalPromises.isOne(read, act)) {
-                int unit = read.parts().unitOf(act.fromInclusive());
-                return Optional.of(new Promise(
-                        sentence.span(),
-                        promisedBy(read, act),
-                        read.hasIn("holding", unit),
-                        !read.isToReader() || isToAnother(read, act),
-                        !read.spokenTo().areSaid() && !isToAnother(read, act),
-                        isForOneself(read, unit, asked),
-                        new Reason(act.origin().name(), act.origin().example())));
+                return Optional.of(promise(read, act, asked));
             }
         }
         return Optional.empty();
+    }
+
+    private Promise promise(ReadSentence read, PhraseMatch act, boolean asked) {
+        int unit = read.parts().unitOf(act.fromInclusive());
+        return new Promise(
+                read.sentence().span(),
+                promisedBy(read, act),
+                read.hasIn("holding", unit),
+                !read.isToReader() || isToAnother(read, act),
+                !read.spokenTo().areSaid() && !isToAnother(read, act),
+                isForOneself(read, unit, asked),
+                new Reason(act.origin().name(), act.origin().example()));
     }
 
     /** "I'll read it at the weekend", and not "I'll read it and let you know"; "I'll collect them" behind an ask for them. */

@@ -23,6 +23,7 @@ import org.squallnote.core.text.Span;
  * @param thanksOnly whether they only thank, or say that something arrived
  * @param holding whether it says that an answer will come
  * @param promises what the writer promises
+ * @param inReturn what it promises for something that it asks for
  * @param withdrawal words that take an ask back
  * @param questionBack whether it holds nothing but questions
  * @param solved whether it says that the matter is settled
@@ -49,6 +50,7 @@ public record Reading(
         boolean thanksOnly,
         boolean holding,
         List<Promise> promises,
+        Optional<Promise> inReturn,
         Optional<Withdrawal> withdrawal,
         boolean questionBack,
         boolean solved,

@@ -112,6 +112,10 @@ final class SpeechActs {
         return promises.in(said);
     }
 
+    Optional<Promise> inReturn() {
+        return promises.inReturn(said);
+    }
+
     Optional<Withdrawal> withdrawal() {
         return Withdrawals.first(said);
     }

@@ -55,6 +55,24 @@ public record Debt(
         return by.filter(now::isAfter).isPresent();
     }
 
+    /**
+     * What I owe since I have promised it.
+     *
+     * @param words with which I did
+     */
+    static Debt promised(TurnEvent event, Party to, String words, Optional<LocalDateTime> by) {
+        return DebtBuilder.builder()
+                .reason(Reason.PROMISED)
+                .to(to)
+                .messageId(event.messageId())
+                .since(event.sentAt())
+                .by(by)
+                .what(words)
+                .others(Set.of())
+                .promise(Optional.of(new Promised(event.messageId(), event.sentAt(), words)))
+                .build();
+    }
+
     Debt promised(TurnEvent word) {
         return DebtBuilder.builder(this)
                 .by(word.facts().promisedBy().or(() -> by))

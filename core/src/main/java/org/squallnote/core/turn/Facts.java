@@ -37,6 +37,8 @@ import org.squallnote.core.reading.Withdrawal;
  * @param promises whether it promises something to those it is written to
  * @param promisedBy by when
  * @param promised the promise in the writer's words, empty when there is none
+ * @param inReturn what it promises for something that it asks for, in the writer's words; empty when there is nothing
+ * @param inReturnBy by when
  * @param questionBack whether it holds nothing but questions about what was asked
  * @param solved whether it says that the matter is settled
  * @param withdraws whether it takes an ask back
@@ -71,6 +73,8 @@ public record Facts(
         boolean promises,
         Optional<LocalDateTime> promisedBy,
         String promised,
+        String inReturn,
+        Optional<LocalDateTime> inReturnBy,
         boolean questionBack,
         boolean solved,
         boolean withdraws,
@@ -99,6 +103,7 @@ public record Facts(
             .besides(List.of())
             .asks(Map.of())
             .promised("")
+            .inReturn("")
             .withdrawsAbout("")
             .handsTo(Set.of())
             .failedRecipients(List.of())
@@ -154,6 +159,10 @@ public record Facts(
                         .or(() -> reading.takingUp().by()))
                 .promised(
                         promise.map(one -> bounded(one.words().foldedIn(text))).orElse(""))
+                .inReturn(reading.inReturn()
+                        .map(one -> bounded(one.words().foldedIn(text)))
+                        .orElse(""))
+                .inReturnBy(reading.inReturn().flatMap(Promise::by).map(Deadline::end))
                 .questionBack(reading.questionBack())
                 .solved(reading.solved())
                 .withdraws(withdrawal.isPresent())

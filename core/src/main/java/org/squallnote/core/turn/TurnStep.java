@@ -32,6 +32,7 @@ final class TurnStep {
     private final TurnState state;
     private final OthersAnswers othersAnswers;
     private final Awaiting awaiting;
+    private final InReturn inReturn;
 
     TurnStep(Earlier earlier, TurnState state) {
         this.earlier = earlier;
@@ -46,6 +47,7 @@ final class TurnStep {
         this.returns = new HashMap<>(state.returns());
         this.othersAnswers = new OthersAnswers(earlier, debts, awaited, asking);
         this.awaiting = new Awaiting(earlier, awaited, asking, returns);
+        this.inReturn = new InReturn(earlier, paused, asking, awaiting);
     }
 
     TurnState after(TurnEvent event) {
@@ -142,6 +144,7 @@ final class TurnStep {
                     facts.promised(),
                     false));
         }
+        inReturn.theirs(event);
         if (facts.asksMe() && !instructs) {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
@@ -351,6 +354,7 @@ final class TurnStep {
             if (!facts.holding()) {
                 asking.stream()
                         .filter(one -> event.isAddressedTo(one.party().address()))
+                        .filter(one -> facts.fulfils() || !inReturn.isOne(one))
                         .map(one -> one.writtenTo(event.sentAt(), false))
                         .forEach(awaited::add);
                 asking.removeIf(one -> event.isAddressedTo(one.party().address()));
@@ -359,6 +363,7 @@ final class TurnStep {
         if (!onlyAnswers) {
             awaiting.ask(event);
         }
+        inReturn.mine(event, lastOther());
     }
 
     /**
@@ -418,16 +423,7 @@ final class TurnStep {
         }
         if (facts.promises() && !owed) {
             Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
-            debts.add(DebtBuilder.builder()
-                    .reason(Reason.PROMISED)
-                    .to(to)
-                    .messageId(event.messageId())
-                    .since(event.sentAt())
-                    .by(facts.promisedBy())
-                    .what(facts.promised())
-                    .others(Set.of())
-                    .promise(Optional.of(new Promised(event.messageId(), event.sentAt(), facts.promised())))
-                    .build());
+            debts.add(Debt.promised(event, to, facts.promised(), facts.promisedBy()));
         }
     }
 
