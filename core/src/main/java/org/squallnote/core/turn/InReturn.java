@@ -48,6 +48,11 @@ final class InReturn {
         }
     }
 
+    /** Whether it is one of mine: the message that promises it asks as well. */
+    static boolean isOne(Paused rest) {
+        return rest.debt().messageId().equals(rest.question());
+    }
+
     /** Whether it is one of theirs: who does not give what they ask is promised nothing. */
     boolean isOne(Awaited waiting) {
         return earlier.message(waiting.messageId())

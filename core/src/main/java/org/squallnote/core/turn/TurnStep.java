@@ -227,7 +227,8 @@ final class TurnStep {
             if (carried) {
                 awaited.removeIf(one -> one.messageId().equals(rest.question()));
             }
-            if (!facts.thanksOnly() && !facts.solved() && !facts.withdraws()) {
+            boolean refused = facts.denies() && InReturn.isOne(rest);
+            if (!refused && !facts.thanksOnly() && !facts.solved() && !facts.withdraws()) {
                 Debt debt = rest.debt();
                 debts.add(0, passesItOn(event, debt) ? debt.answeredInMyPlace(event) : debt);
             }
