@@ -37,4 +37,12 @@ final class AskedOfAll {
         }
         return false;
     }
+
+    /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
+    static boolean isOpenInRoom(MessageToRead message, Sentence sentence) {
+        return message.inRoom()
+                && !message.mentions().contains("@room")
+                && sentence.isQuestion()
+                && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everybody");
+    }
 }

@@ -159,7 +159,7 @@ final class SentencesRead {
             Vocatives.Call opening,
             Addressees before) {
         Addressees who = whom(sentence, asks, ask, opening, before);
-        boolean open = who.everybody() && isOpenInRoom(sentence);
+        boolean open = who.everybody() && AskedOfAll.isOpenInRoom(message, sentence);
         return told(sentence, ask, opening, open ? Addressees.ANYBODY : who);
     }
 
@@ -242,13 +242,5 @@ final class SentencesRead {
             return opening.who();
         }
         return before;
-    }
-
-    /** "hi all, what's for lunch?" in a room may be answered by anybody; "hi all, please …" asks each. */
-    private boolean isOpenInRoom(Sentence sentence) {
-        return message.inRoom()
-                && !message.mentions().contains("@room")
-                && sentence.isQuestion()
-                && !sentence.hasWord("you", "your", "please", "you're", "you'll", "you've", "everybody");
     }
 }
