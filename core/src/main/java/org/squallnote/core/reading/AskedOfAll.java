@@ -1,5 +1,6 @@
 package org.squallnote.core.reading;
 
+import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 
 /** Knows asks that say themselves that anybody may do it, or that everybody shall. */
@@ -26,12 +27,16 @@ final class AskedOfAll {
         return ask.kind() == Ask.Kind.QUESTION && asks.has("who", ask.from());
     }
 
-    static boolean isOfEverybody(Sentence sentence, SentenceAsks asks, SentenceAsks.FoundAsk ask) {
-        for (int i = 0; i < sentence.size(); i++) {
-            boolean all = asks.has("of-all", i)
-                    || (asks.has("you-all", i) && !asks.has("all-of-it", i) && i >= ask.from() - 1)
-                    || (asks.has("asks-everybody", i) && i + 2 >= ask.from());
-            if (all) {
+    static boolean isOfEverybody(SentenceAsks asks, SentenceAsks.FoundAsk ask) {
+        for (PhraseMatch match : asks.matches()) {
+            int at = match.fromInclusive();
+            boolean everybody = switch (match.label()) {
+                case "of-all" -> true;
+                case "you-all" -> at >= ask.from() - 1 && !asks.has("all-of-it", at);
+                case "asks-everybody" -> at + 2 >= ask.from();
+                default -> false;
+            };
+            if (everybody) {
                 return true;
             }
         }

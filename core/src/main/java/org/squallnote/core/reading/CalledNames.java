@@ -8,10 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Finds one name, mention or word for everybody at a place where somebody may be called. */
 final class CalledNames {
 
-    static final WordClass ALL = WordClass.EVERYBODY;
-
-    private static final WordClass COPY = WordClass.COPY;
-
     private final People people;
 
     CalledNames(People people) {
@@ -27,7 +23,7 @@ final class CalledNames {
         if (word.isMention()) {
             return mention(sentence, at);
         }
-        if (ALL.has(sentence, at)) {
+        if (WordClass.EVERYBODY.has(sentence, at)) {
             boolean you =
                     sentence.norm(at + 1).equals("of") && sentence.norm(at + 2).equals("you");
             return new Call(Addressees.EVERYBODY, you ? at + 3 : at + 1);
@@ -35,7 +31,7 @@ final class CalledNames {
         People.FoundName found = people.at(sentence, at);
         if (found.isSomebody()) {
             int to = found.toExclusive();
-            boolean copied = sentence.norm(to).equals("in") && COPY.has(sentence, to + 1);
+            boolean copied = sentence.norm(to).equals("in") && WordClass.COPY.has(sentence, to + 1);
             return new Call(Addressees.of(found.addresses()), copied ? to + 2 : to);
         }
         if (isUnknownName(sentence, at, greeted)) {

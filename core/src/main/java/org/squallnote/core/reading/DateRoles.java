@@ -38,15 +38,6 @@ final class DateRoles {
      */
     record Dated(DatePhrase phrase, Role role, int lead, boolean firm, Rule because, List<Rule> passed) {}
 
-    private static final WordClass VAGUE = WordClass.ROUGHLY;
-
-    /** What stands between "by" and its date. */
-    static final WordClass SKIPPED = WordClass.BETWEEN;
-
-    private static final WordClass SMALL = WordClass.SMALL;
-
-    static final WordClass PRONOUNS = WordClass.IT;
-
     private final Sentence sentence;
     private final Parts parts;
     private final List<PhraseMatch> acts;
@@ -148,7 +139,7 @@ final class DateRoles {
     private boolean isSaidBefore(DatePhrase phrase) {
         int telling = 0;
         for (int i = parts.firstOfClause(parts.clauseOf(phrase.fromInclusive())); i < phrase.fromInclusive(); i++) {
-            telling += SMALL.has(sentence, i) ? 0 : 1;
+            telling += WordClass.SMALL.has(sentence, i) ? 0 : 1;
         }
         return telling > 1;
     }
@@ -166,7 +157,9 @@ final class DateRoles {
     /** "Deadline: Friday", "due on Friday": the word that leads to a date, whatever it is. */
     private int leadOf(DatePhrase phrase) {
         int i = phrase.fromInclusive() - 1;
-        while (i >= 0 && SKIPPED.has(sentence, i) && !sentence.at(i + 1).isCutOff()) {
+        while (i >= 0
+                && WordClass.BETWEEN.has(sentence, i)
+                && !sentence.at(i + 1).isCutOff()) {
             i--;
         }
         return i < 0 || sentence.at(i + 1).isCutOff() ? phrase.fromInclusive() : i;
@@ -176,9 +169,11 @@ final class DateRoles {
     private boolean isVague(DatePhrase phrase) {
         boolean vague = false;
         for (int i = phrase.fromInclusive() - 1;
-                i >= 0 && SKIPPED.has(sentence, i) && !sentence.at(i + 1).isCutOff();
+                i >= 0
+                        && WordClass.BETWEEN.has(sentence, i)
+                        && !sentence.at(i + 1).isCutOff();
                 i--) {
-            vague |= VAGUE.has(sentence, i) || (sentence.norm(i).equals("say") && sentence.startsPart(i));
+            vague |= WordClass.ROUGHLY.has(sentence, i) || (sentence.norm(i).equals("say") && sentence.startsPart(i));
         }
         return vague;
     }

@@ -11,8 +11,6 @@ import org.squallnote.core.text.WordClass;
 /** One date of a sentence, as rules look at it. */
 final class DateSetting implements Setting {
 
-    private static final WordClass ASKING_ALONG = WordClass.ASKING_ALONG;
-
     private final Sentence sentence;
     private final Parts parts;
     private final DatePhrase phrase;
@@ -74,7 +72,7 @@ final class DateSetting implements Setting {
             return false;
         }
         for (int i = unitStart; i < place; i++) {
-            if (!Clauses.isLeadIn(sentence, i) && !ASKING_ALONG.has(sentence, i)) {
+            if (!Clauses.isLeadIn(sentence, i) && !WordClass.ASKING_ALONG.has(sentence, i)) {
                 return false;
             }
         }

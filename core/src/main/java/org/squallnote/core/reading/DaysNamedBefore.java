@@ -14,14 +14,6 @@ import org.squallnote.core.text.WordClass;
 /** Finds asks whose day was named before: "by then", "before that". */
 final class DaysNamedBefore {
 
-    /** "as before", "an hour before": not just before what was named. */
-    private static final WordClass OTHERWISE_BEFORE = WordClass.OTHERWISE_BEFORE;
-
-    private static final WordClass STARTS = WordClass.STARTS;
-
-    /** What is said behind "the" or "this" of a date named before. */
-    private static final WordClass SAME = WordClass.SAME_DAY;
-
     static final Reason THEN = new Reason("stated.then", "We meet on Friday, please send it by then.");
 
     private final List<ReadSentence> sentences;
@@ -96,7 +88,7 @@ final class DaysNamedBefore {
         return at > 1
                 && closes
                 && sentence.at(at).is("before", "beforehand")
-                && !OTHERWISE_BEFORE.has(sentence, at - 1)
+                && !WordClass.OTHERWISE_BEFORE.has(sentence, at - 1)
                 && !sentence.at(at - 1).isNumber();
     }
 
@@ -104,8 +96,8 @@ final class DaysNamedBefore {
     private static boolean saysThen(Sentence sentence, int at) {
         return switch (sentence.norm(at)) {
             case "then", "that" -> true;
-            case "it" -> STARTS.has(sentence, at + 1);
-            case "the", "this" -> SAME.has(sentence, at + 1);
+            case "it" -> WordClass.STARTS.has(sentence, at + 1);
+            case "the", "this" -> WordClass.SAME_DAY.has(sentence, at + 1);
             default -> false;
         };
     }

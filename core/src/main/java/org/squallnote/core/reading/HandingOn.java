@@ -8,15 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Knows a sentence that says that somebody else will answer. */
 final class HandingOn {
 
-    /** Whoever stands behind these is who does something. */
-    private static final WordClass LEADING = WordClass.BEFORE_A_DOER;
-
-    private static final WordClass SOMEBODY = WordClass.SOMEBODY_WILL;
-
-    private static final WordClass PERSON = WordClass.SOMEBODY;
-
-    private static final WordClass ANSWERING = WordClass.ANSWERING;
-
     private HandingOn() {}
 
     /** "Ann will get back to you", "Ann is dealing with it and will let you know", "she'll send it to you". */
@@ -34,13 +25,13 @@ final class HandingOn {
                 boolean subject = i == 0
                         || sentence.startsClause(i)
                         || sentence.at(i).followsMark()
-                        || LEADING.has(sentence, i - 1);
+                        || WordClass.BEFORE_A_DOER.has(sentence, i - 1);
                 subjectEnd = subject ? name.toExclusive() : subjectEnd;
-            } else if (PERSON.has(sentence, i) || isUnknownName(sentence, i)) {
+            } else if (WordClass.SOMEBODY.has(sentence, i) || isUnknownName(sentence, i)) {
                 subjectEnd = i + 1;
             }
             boolean will = (subjectEnd >= 0 && i >= subjectEnd && sentence.at(i).is("will", "'ll", "shall"))
-                    || SOMEBODY.has(sentence, i);
+                    || WordClass.SOMEBODY_WILL.has(sentence, i);
             if (will && answersYou(sentence, i + 1)) {
                 return Optional.of(named);
             }
@@ -84,7 +75,7 @@ final class HandingOn {
         // "Mr Abney will be with you tomorrow" says who comes, and not who will answer.
         boolean comes =
                 sentence.norm(verb).equals("be") && sentence.norm(verb + 1).equals("with");
-        if (comes || !ANSWERING.has(sentence, verb)) {
+        if (comes || !WordClass.ANSWERING.has(sentence, verb)) {
             return false;
         }
         for (int i = verb; i < sentence.size(); i++) {

@@ -2,7 +2,9 @@ package org.squallnote.core.reading;
 
 import java.util.List;
 import java.util.Set;
+import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.PhraseOrigin;
+import org.squallnote.core.text.Sentence;
 
 /**
  * In which language messages are read, and which ways to ask count, by their names.
@@ -15,6 +17,16 @@ record Hearing(ReadingLanguage language, Set<PhraseOrigin> lacking, Set<String> 
     /** All that a language has count. */
     static Hearing all(ReadingLanguage language) {
         return new Hearing(language, Set.of(), Set.of());
+    }
+
+    /** The phrases of a sentence that count. */
+    List<PhraseMatch> in(Sentence sentence) {
+        List<PhraseMatch> matches = sentence.book().in(sentence);
+        return lacking.isEmpty()
+                ? matches
+                : matches.stream()
+                        .filter(match -> !lacking.contains(match.origin()))
+                        .toList();
     }
 
     /** Whether the way in which something is asked counts. */

@@ -9,21 +9,6 @@ import org.squallnote.core.text.WordClass;
 /** The asks of a sentence that no phrase of the lists finds: bare imperatives, and what is to be handed in without a verb. */
 final class Imperatives {
 
-    private static final WordClass ME = WordClass.US;
-
-    /** What is asked for with "let me". */
-    private static final WordClass LET_ME = WordClass.LET_ME;
-
-    private static final WordClass FINITE = WordClass.FINITE;
-
-    private static final WordClass SUBORDINATE = WordClass.SUBORDINATE;
-
-    private static final WordClass CONDITIONS = WordClass.OPENS_A_CONDITION;
-
-    private static final WordClass TELLING = WordClass.TELLING;
-
-    private static final WordClass BEFORE_A_FINITE_VERB = WordClass.BEFORE_A_FINITE_VERB;
-
     private final Sentence sentence;
     private final Parts parts;
     private final SentenceAsks asks;
@@ -39,7 +24,9 @@ final class Imperatives {
             if (!sentence.startsClause(i) || sentence.at(i).quoted()) {
                 continue;
             }
-            if (sentence.norm(i).equals("let") && ME.has(sentence, i + 1) && !LET_ME.has(sentence, i + 2)) {
+            if (sentence.norm(i).equals("let")
+                    && WordClass.US.has(sentence, i + 1)
+                    && !WordClass.LET_ME.has(sentence, i + 2)) {
                 continue; // "Let me run it past the treasurer": what the writer will do.
             }
             if (isEmphatic(i) && !asks.isVoid(i, "request")) {
@@ -72,7 +59,7 @@ final class Imperatives {
 
     /** "If that's a problem tell me": people leave out the comma between a condition and what they ask then. */
     void afterCondition(List<SentenceAsks.FoundAsk> found) {
-        if (!CONDITIONS.hasAnyOf(sentence)) {
+        if (!WordClass.OPENS_A_CONDITION.hasAnyOf(sentence)) {
             return;
         }
         int condition = -1;
@@ -80,14 +67,14 @@ final class Imperatives {
             if (sentence.startsPart(i)) {
                 condition = -1;
             }
-            if (CONDITIONS.has(sentence, i) && sentence.startsClause(i)) {
+            if (WordClass.OPENS_A_CONDITION.has(sentence, i) && sentence.startsClause(i)) {
                 condition = i;
             }
             boolean telling = condition >= 0
                     && i >= condition + 3
-                    && TELLING.has(sentence, i)
-                    && ME.has(sentence, i + 1)
-                    && !BEFORE_A_FINITE_VERB.has(sentence, i - 1)
+                    && WordClass.TELLING.has(sentence, i)
+                    && WordClass.US.has(sentence, i + 1)
+                    && !WordClass.BEFORE_A_FINITE_VERB.has(sentence, i - 1)
                     && !sentence.norm(i - 1).endsWith("s");
             if (telling && !asks.isVoid(i, "request")) {
                 found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i, AskShapes.BEHIND_A_CONDITION));
@@ -110,10 +97,10 @@ final class Imperatives {
         }
         int clause = parts.clauseOf(at);
         for (int i = at + 1; i < sentence.size() && parts.clauseOf(i) == clause; i++) {
-            if (SUBORDINATE.has(sentence, i)) {
+            if (WordClass.SUBORDINATE.has(sentence, i)) {
                 return false;
             }
-            if (FINITE.has(sentence, i)) {
+            if (WordClass.FINITE.has(sentence, i)) {
                 return true;
             }
         }

@@ -7,18 +7,6 @@ import org.squallnote.core.text.WordClass;
 /** What somebody named is given to do: "Tom: confirm the room", "Ines to send the list", "Ines check the valve". */
 final class NamedTasks {
 
-    private static final WordClass SAME_IN_THE_PAST = WordClass.SAME_IN_THE_PAST;
-
-    private static final WordClass DUTY = WordClass.DUTY;
-
-    private static final WordClass STATES = WordClass.STATES;
-
-    private static final WordClass WAITING = WordClass.WAITING;
-
-    private static final WordClass TO = WordClass.TO;
-
-    private static final WordClass WISHING = WordClass.WISHING;
-
     private final People people;
 
     NamedTasks(People people) {
@@ -53,12 +41,12 @@ final class NamedTasks {
     /** "Ines to send the list" at the front, as in minutes; "I need Ines to sign it". */
     Optional<SentenceAsks.FoundAsk> toBeDoneBy(Sentence sentence) {
         Optional<SentenceAsks.FoundAsk> awaited = awaitedFrom(sentence);
-        if (awaited.isPresent() || !TO.hasAnyOf(sentence)) {
+        if (awaited.isPresent() || !WordClass.TO.hasAnyOf(sentence)) {
             return awaited;
         }
         for (int i = 0; i < sentence.size() - 2; i++) {
             boolean needed = i > 0
-                    && WISHING.has(sentence, i)
+                    && WordClass.WISHING.has(sentence, i)
                     && sentence.at(i - 1).is("i", "we", "i'd", "we'd", "would", "will");
             int name = needed ? i + 1 : i;
             if (i > 0 && !needed) {
@@ -83,7 +71,7 @@ final class NamedTasks {
     /** "still waiting for Ines on the valve". */
     private Optional<SentenceAsks.FoundAsk> awaitedFrom(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 2; i++) {
-            if (WAITING.has(sentence, i)
+            if (WordClass.WAITING.has(sentence, i)
                     && sentence.at(i + 1).is("for", "on")
                     && people.at(sentence, i + 2).isSomebody()) {
                 return Optional.of(new SentenceAsks.FoundAsk(Ask.Kind.NEED, i, i + 2, i + 2, AskShapes.AWAITED_FROM));
@@ -100,7 +88,7 @@ final class NamedTasks {
     /** "Ines check the valve": what a name without a mark is told to do; verbs with a past of the same form tell nothing. */
     static boolean tellsToDo(Sentence sentence, int at) {
         boolean verb = WordClass.IMPERATIVE.has(sentence, at) || WordClass.IMPERATIVE_NOUN.has(sentence, at);
-        return verb && !SAME_IN_THE_PAST.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
+        return verb && !WordClass.SAME_IN_THE_PAST.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
     }
 
     /** What is told to somebody called in front without a mark. */
@@ -117,7 +105,9 @@ final class NamedTasks {
 
     /** "Ines needs to check the valve", not "Ines has to be in town". */
     static boolean hasADuty(Sentence sentence, int at) {
-        return DUTY.has(sentence, at) && sentence.norm(at + 1).equals("to") && !STATES.has(sentence, at + 2);
+        return WordClass.DUTY.has(sentence, at)
+                && sentence.norm(at + 1).equals("to")
+                && !WordClass.STATES.has(sentence, at + 2);
     }
 
     static boolean isLetMe(Sentence sentence, int at) {

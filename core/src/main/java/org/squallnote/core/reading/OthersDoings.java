@@ -9,19 +9,6 @@ import org.squallnote.core.text.WordClass;
  */
 final class OthersDoings {
 
-    /** Verbs before "to" whose subject does what follows. */
-    private static final WordClass BEFORE_TO = WordClass.INTENDING;
-
-    /** Verbs whose object does what follows: "I expect the office to". */
-    private static final WordClass BEFORE_OBJECT = WordClass.EXPECTING;
-
-    /** Those who are asked as well, or may be. */
-    private static final WordClass ASKED = WordClass.ASKED_TOO;
-
-    private static final WordClass WILL = WordClass.THEY_WILL;
-
-    private static final WordClass BETWEEN = WordClass.BETWEEN_WILL_AND_VERB;
-
     private final People people;
 
     OthersDoings(People people) {
@@ -38,25 +25,25 @@ final class OthersDoings {
             return false;
         }
         int before = at - 1;
-        while (before > 0 && BETWEEN.has(sentence, before)) {
+        while (before > 0 && WordClass.BETWEEN_WILL_AND_VERB.has(sentence, before)) {
             before--;
         }
         int first = parts.firstOfClause(parts.clauseOf(at));
-        if (before <= first && !WILL.has(sentence, before)) {
+        if (before <= first && !WordClass.THEY_WILL.has(sentence, before)) {
             return false;
         }
-        boolean said = WILL.has(sentence, before)
+        boolean said = WordClass.THEY_WILL.has(sentence, before)
                 || WordClass.MODAL.has(sentence, before)
                 || (sentence.norm(before).equals("to") && isTheirs(sentence, before, first));
         return said && !isAskedToo(sentence, first, Math.max(before, ask.to()));
     }
 
     private static boolean isTheirs(Sentence sentence, int to, int first) {
-        if (BEFORE_TO.has(sentence, to - 1)) {
+        if (WordClass.INTENDING.has(sentence, to - 1)) {
             return true;
         }
         for (int i = to - 2; i >= Math.max(first, to - 6); i--) {
-            if (BEFORE_OBJECT.has(sentence, i)) {
+            if (WordClass.EXPECTING.has(sentence, i)) {
                 return true;
             }
         }
@@ -65,7 +52,7 @@ final class OthersDoings {
 
     private boolean isAskedToo(Sentence sentence, int first, int end) {
         for (int i = first; i < end; i++) {
-            if (ASKED.has(sentence, i)
+            if (WordClass.ASKED_TOO.has(sentence, i)
                     || WordClass.AUDIENCE.has(sentence, i)
                     || (sentence.at(i).capital() && people.at(sentence, i).isSomebody())) {
                 return true;

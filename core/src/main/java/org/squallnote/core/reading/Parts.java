@@ -10,17 +10,6 @@ import org.squallnote.core.text.WordClass;
  */
 final class Parts {
 
-    private static final WordClass ALWAYS_JOINTS = WordClass.ALWAYS_A_JOINT;
-
-    private static final WordClass JOINTS = WordClass.JOINT;
-
-    /** What a clause behind a conjunction begins with. */
-    private static final WordClass SUBJECTS = WordClass.OPENS_A_CLAUSE;
-
-    private static final WordClass COMPARING = WordClass.COMPARING;
-
-    private static final WordClass REASONING = WordClass.REASONING;
-
     private final int[] clauses;
     private final int[] units;
 
@@ -52,10 +41,10 @@ final class Parts {
 
     /** Whether a conjunction there joins two clauses and not two things: "and confirm them", not "salt and pepper". */
     private static boolean isJoint(Sentence sentence, int i) {
-        if (!JOINTS.has(sentence, i)) {
+        if (!WordClass.JOINT.has(sentence, i)) {
             return false;
         }
-        if (ALWAYS_JOINTS.has(sentence, i)) {
+        if (WordClass.ALWAYS_A_JOINT.has(sentence, i)) {
             return true;
         }
         if (sentence.norm(i).equals("as")) {
@@ -68,12 +57,12 @@ final class Parts {
                 || WordClass.MODAL.has(sentence, i + 1)
                 || WordClass.IMPERATIVE.has(sentence, i + 1)
                 || (WordClass.IMPERATIVE_NOUN.has(sentence, i + 1) && WordClass.OBJECT.has(sentence, i + 2))
-                || SUBJECTS.has(sentence, i + 1);
+                || WordClass.OPENS_A_CLAUSE.has(sentence, i + 1);
     }
 
     /** "as our vessel sails on Wednesday", but not "as soon as the", "as well as our". */
     private static boolean isReason(Sentence sentence, int i) {
-        return !COMPARING.has(sentence, i - 1) && REASONING.has(sentence, i + 1);
+        return !WordClass.COMPARING.has(sentence, i - 1) && WordClass.REASONING.has(sentence, i + 1);
     }
 
     int clauseOf(int word) {

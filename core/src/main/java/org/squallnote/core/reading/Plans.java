@@ -12,25 +12,7 @@ import org.squallnote.core.text.WordClass;
 /** Knows a sentence that says what happens at a time to come: "the post takes it along on Monday", "in an hour". */
 final class Plans {
 
-    private static final WordClass PAST = WordClass.GONE_BY;
-
-    /** "I confirm Friday" does it by saying so, "as far as I know" does nothing. */
-    private static final WordClass SAID_BY_IT = WordClass.SAID_BY_IT;
-
-    private static final WordClass GO = WordClass.GO;
-    private static final WordClass GOING = WordClass.GOES;
-
-    private static final WordClass AROUND_A_TIME = WordClass.AROUND_A_TIME;
-
-    private static final WordClass SUBJECT = WordClass.DOER;
-
     private static final int LONGEST_FRAGMENT = 8;
-
-    /** "My insurer promises it for Thursday." */
-    private static final WordClass FORETELLING = WordClass.FORETELLING;
-
-    /** "sends", "carries". */
-    private static final WordClass THIRD_PERSON = WordClass.THIRD_PERSON;
 
     /** More words are no mere time. */
     private static final int LONGEST_TIME = 12;
@@ -50,7 +32,7 @@ final class Plans {
         // "The printer was down; it goes out today": the first part tells of what has been, the second does not.
         Set<Integer> goneBy = new HashSet<>();
         for (int i = 1; i < sentence.size(); i++) {
-            if (PAST.has(sentence, i)) {
+            if (WordClass.GONE_BY.has(sentence, i)) {
                 goneBy.add(read.parts().unitOf(i));
             }
         }
@@ -80,9 +62,9 @@ final class Plans {
             return false;
         }
         for (int i = 1; i < sentence.size(); i++) {
-            boolean clause = SUBJECT.has(sentence, i)
+            boolean clause = WordClass.DOER.has(sentence, i)
                     || sentence.at(i).is("i", "we", "you", "he", "she", "they", "it", "is", "are", "was", "were")
-                    || PAST.has(sentence, i);
+                    || WordClass.GONE_BY.has(sentence, i);
             if (clause) {
                 return false;
             }
@@ -99,7 +81,7 @@ final class Plans {
             int at = i;
             boolean dated =
                     read.dates().stream().anyMatch(phrase -> phrase.fromInclusive() <= at && at < phrase.toExclusive());
-            if (!dated && !AROUND_A_TIME.has(read.sentence(), i)) {
+            if (!dated && !WordClass.AROUND_A_TIME.has(read.sentence(), i)) {
                 return false;
             }
         }
@@ -109,7 +91,7 @@ final class Plans {
     /** "The post takes it along", "I bring it", "you get it", "our driver is bringing it". */
     private static boolean happens(Sentence sentence, int at) {
         String norm = sentence.norm(at);
-        if (GOING.has(sentence, at) || (at > 1 && FORETELLING.has(sentence, at))) {
+        if (WordClass.GOES.has(sentence, at) || (at > 1 && WordClass.FORETELLING.has(sentence, at))) {
             return true;
         }
         String before = sentence.norm(at - 1);
@@ -119,19 +101,19 @@ final class Plans {
             return !sentence.norm(at + 1).equals("with");
         }
         // "Nils will bring it tomorrow"; "I will" promises, and what you will do is up to you.
-        if (will && at >= 2 && WordClass.GIVING_FORMS.has(sentence, at) && !SUBJECT.has(sentence, at - 2)) {
+        if (will && at >= 2 && WordClass.GIVING_FORMS.has(sentence, at) && !WordClass.DOER.has(sentence, at - 2)) {
             return true;
         }
-        if (SAID_BY_IT.has(sentence, at)) {
+        if (WordClass.SAID_BY_IT.has(sentence, at)) {
             return false;
         }
-        if (SUBJECT.has(sentence, at - 1)) {
-            return GO.has(sentence, at)
+        if (WordClass.DOER.has(sentence, at - 1)) {
+            return WordClass.GO.has(sentence, at)
                     || WordClass.GIVING_FORMS.has(sentence, at)
                     || WordClass.IMPERATIVE.has(sentence, at);
         }
         boolean several = before.length() > 3 && before.endsWith("s") && !before.endsWith("'s") && at >= 2;
-        if (several && (GO.has(sentence, at) || WordClass.GIVING_FORMS.has(sentence, at))) {
+        if (several && (WordClass.GO.has(sentence, at) || WordClass.GIVING_FORMS.has(sentence, at))) {
             return true;
         }
         boolean being = before.equals("is") || before.equals("are") || before.endsWith("'s") || before.endsWith("'re");
@@ -140,7 +122,7 @@ final class Plans {
         }
         return norm.endsWith("s")
                 && !norm.endsWith("ss")
-                && THIRD_PERSON.has(sentence, at)
+                && WordClass.THIRD_PERSON.has(sentence, at)
                 && !sentence.at(at).capital();
     }
 }

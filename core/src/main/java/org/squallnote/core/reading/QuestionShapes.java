@@ -9,19 +9,6 @@ import org.squallnote.core.text.WordClass;
 /** Knows words in the order of a question, also without a mark behind them, as people type in a chat. */
 final class QuestionShapes {
 
-    private static final WordClass AUXILIARIES = WordClass.AUXILIARY;
-
-    private static final WordClass SUBJECTS = WordClass.SUBJECT;
-
-    /** What may follow a short question: "how many bags though". */
-    private static final WordClass TRAILING = WordClass.BEHIND_A_QUESTION;
-
-    private static final WordClass PREDICATES = WordClass.PREDICATE;
-
-    private static final WordClass QUESTION_WORDS = WordClass.QUESTION_WORD;
-
-    private static final WordClass QUESTION_IS = WordClass.QUESTION_IS;
-
     /** "does Friday work for you and your brother": longer, it is rather a statement. */
     private static final int LONGEST_ABOUT_A_DAY = 9;
 
@@ -58,9 +45,9 @@ final class QuestionShapes {
     }
 
     private static boolean asks(Sentence sentence, int i) {
-        return AUXILIARIES.has(sentence, i)
-                || QUESTION_WORDS.has(sentence, i)
-                || QUESTION_IS.has(sentence, i)
+        return WordClass.AUXILIARY.has(sentence, i)
+                || WordClass.QUESTION_WORD.has(sentence, i)
+                || WordClass.QUESTION_IS.has(sentence, i)
                 || sentence.at(i).is("or");
     }
 
@@ -80,10 +67,10 @@ final class QuestionShapes {
     boolean isOne(int i) {
         String norm = sentence.norm(i);
         boolean preposition =
-                QUESTION_WORDS.has(sentence, i + 1) && norm.length() <= 5 && !Clauses.isLeadIn(sentence, i);
-        return AUXILIARIES.has(sentence, i)
-                || QUESTION_WORDS.has(sentence, i)
-                || QUESTION_IS.has(sentence, i)
+                WordClass.QUESTION_WORD.has(sentence, i + 1) && norm.length() <= 5 && !Clauses.isLeadIn(sentence, i);
+        return WordClass.AUXILIARY.has(sentence, i)
+                || WordClass.QUESTION_WORD.has(sentence, i)
+                || WordClass.QUESTION_IS.has(sentence, i)
                 || norm.startsWith("any")
                 || preposition;
     }
@@ -101,21 +88,21 @@ final class QuestionShapes {
         if (has("bare-how-come", i)) {
             return true;
         }
-        if (QUESTION_IS.has(sentence, i)) {
+        if (WordClass.QUESTION_IS.has(sentence, i)) {
             return !WordClass.MORE_OR_LEFT.has(sentence, i + 1)
                     && i + 1 < sentence.size()
                     && sentence.size() - i <= 14
                     && isWhole(i);
         }
-        if (QUESTION_WORDS.has(sentence, i)) {
+        if (WordClass.QUESTION_WORD.has(sentence, i)) {
             boolean relative = WordClass.WHO_OR_WHICH.has(sentence, i) && afterLeadIn(0) != i;
             return !relative && isWhole(i) && invertedWithin(i + 1, norm);
         }
         if (has("bare-of-a-day", i)) {
             return isWhole(i) && sentence.size() - i <= LONGEST_ABOUT_A_DAY;
         }
-        if (!AUXILIARIES.has(sentence, i)
-                || !SUBJECTS.has(sentence, i + 1)
+        if (!WordClass.AUXILIARY.has(sentence, i)
+                || !WordClass.SUBJECT.has(sentence, i + 1)
                 || sentence.at(i + 1).followsMark()
                 || goesOnWithItsSubject(i)
                 || !isWhole(i)) {
@@ -126,19 +113,17 @@ final class QuestionShapes {
 
     /** Whether a rule of a label stands at a word. */
     private boolean has(String label, int at) {
-        for (PhraseMatch match : matches) {
-            if (match.fromInclusive() == at && match.label().equals(label)) {
-                return true;
-            }
-        }
-        return false;
+        return PhraseMatch.isAt(matches, label, at);
     }
 
     /** "was the door locked", but "was the fuel filter" says what it was. */
     private boolean hasPredicate(int from) {
         for (int i = from; i < sentence.size(); i++) {
             String norm = sentence.norm(i);
-            if (norm.endsWith("ed") || norm.endsWith("en") || norm.endsWith("ing") || PREDICATES.has(sentence, i)) {
+            if (norm.endsWith("ed")
+                    || norm.endsWith("en")
+                    || norm.endsWith("ing")
+                    || WordClass.PREDICATE.has(sentence, i)) {
                 return true;
             }
         }
@@ -148,7 +133,7 @@ final class QuestionShapes {
     /** "which pontoon", "how many": a question word with hardly anything behind it. */
     private boolean isFragment(int i) {
         int end = sentence.size();
-        while (end > i + 2 && TRAILING.has(sentence, end - 1)) {
+        while (end > i + 2 && WordClass.BEHIND_A_QUESTION.has(sentence, end - 1)) {
             end--;
         }
         int rest = end - i;
@@ -170,15 +155,15 @@ final class QuestionShapes {
     private boolean invertedWithin(int from, String word) {
         int reach = WordClass.BEFORE_A_THING_ASKED.has(sentence, from - 1) ? 3 : 0;
         for (int i = from; i <= from + reach && i + 1 < sentence.size(); i++) {
-            if (AUXILIARIES.has(sentence, i)) {
+            if (WordClass.AUXILIARY.has(sentence, i)) {
                 boolean whoOrWhat = word.equals("who") && i == from;
-                boolean subject =
-                        SUBJECTS.has(sentence, i + 1) || sentence.at(i + 1).capital();
+                boolean subject = WordClass.SUBJECT.has(sentence, i + 1)
+                        || sentence.at(i + 1).capital();
                 boolean relative = (word.equals("which") && i == from)
                         || (word.equals("what") && sentence.norm(i).equals("is") && !subject);
                 return !relative && (subject || whoOrWhat);
             }
-            if (SUBJECTS.has(sentence, i) && !sentence.norm(i).equals("all")) {
+            if (WordClass.SUBJECT.has(sentence, i) && !sentence.norm(i).equals("all")) {
                 return false;
             }
         }

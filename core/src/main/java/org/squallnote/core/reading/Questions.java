@@ -8,10 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Questions, by their form: with a mark at the end or, as people type in a chat, without. */
 final class Questions {
 
-    private static final WordClass LAUGHTER = WordClass.LAUGHTER;
-
-    private static final WordClass QUESTION_WORDS = WordClass.QUESTION_WORD;
-
     private final Sentence sentence;
     private final Parts parts;
     private final List<PhraseMatch> matches;
@@ -58,7 +54,7 @@ final class Questions {
         }
         for (int i = 0; i < sentence.size(); i++) {
             // "tom what did you pay": a name in front, as people type it in a chat.
-            boolean named = i == 1 && QUESTION_WORDS.has(sentence, 1) && mayBeAName();
+            boolean named = i == 1 && WordClass.QUESTION_WORD.has(sentence, 1) && mayBeAName();
             if ((named || sentence.startsClause(i)) && !sentence.at(i).quoted() && shapes.isOneWithoutAMark(i)) {
                 return i;
             }
@@ -69,7 +65,7 @@ final class Questions {
     private boolean mayBeAName() {
         return !sentence.book().holds(sentence.at(0))
                 && !NotNames.isOne(sentence, 0)
-                && !LAUGHTER.has(sentence, 0)
+                && !WordClass.LAUGHTER.has(sentence, 0)
                 && !sentence.at(0).isNumber();
     }
 }

@@ -8,13 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Knows a message that holds nothing but questions about what was asked. */
 final class QuestionsBack {
 
-    /** How a sentence begins that says why the question before it is asked, not what was done. */
-    private static final WordClass REASON_STARTS = WordClass.BEGINS_A_REASON;
-
-    private static final WordClass WRITER = WordClass.WRITER;
-
-    private static final WordClass DENYING = WordClass.DENYING;
-
     private final Promises promises;
 
     QuestionsBack(Promises promises) {
@@ -82,7 +75,7 @@ final class QuestionsBack {
 
     /** "Which Tuesdays? I'm away for two of them." */
     private static boolean isReasonBehind(ReadSentence read) {
-        return REASON_STARTS.has(read.sentence(), 0)
+        return WordClass.BEGINS_A_REASON.has(read.sentence(), 0)
                 && !read.has("confirm")
                 && !read.has("solved")
                 && !read.has("promise")
@@ -99,8 +92,8 @@ final class QuestionsBack {
     private static boolean isObstacle(ReadSentence read) {
         return read.asks().isEmpty()
                 && !SpeechActs.saysYesOrNo(read.sentence())
-                && WRITER.hasAnyOf(read.sentence())
-                && DENYING.hasAnyOf(read.sentence());
+                && WordClass.WRITER.hasAnyOf(read.sentence())
+                && WordClass.DENYING.hasAnyOf(read.sentence());
     }
 
     private static boolean isGreetingOnly(ReadSentence read) {

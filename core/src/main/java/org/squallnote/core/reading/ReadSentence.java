@@ -109,12 +109,7 @@ final class ReadSentence {
 
     /** Whether a rule of a label stands at a word. */
     boolean hasAt(String label, int at) {
-        for (PhraseMatch act : acts) {
-            if (act.fromInclusive() == at && act.label().equals(label)) {
-                return true;
-            }
-        }
-        return false;
+        return PhraseMatch.isAt(acts, label, at);
     }
 
     boolean hasIn(String label, int unit) {

@@ -6,8 +6,6 @@ import org.squallnote.core.text.WordClass;
 /** Knows how letters begin: "Hi Tom,", "Dear all". */
 final class Salutations {
 
-    private static final WordClass GREETINGS = WordClass.GREETING;
-
     private final People people;
 
     Salutations(People people) {
@@ -37,7 +35,10 @@ final class Salutations {
 
     private int afterName(Sentence sentence, int i, boolean greeted) {
         String norm = sentence.norm(i);
-        if (norm.equals("and") || norm.equals("or") || CalledNames.ALL.has(sentence, i) || isGreeting(sentence, i)) {
+        if (norm.equals("and")
+                || norm.equals("or")
+                || WordClass.EVERYBODY.has(sentence, i)
+                || isGreeting(sentence, i)) {
             return i + 1;
         }
         People.FoundName found = people.at(sentence, i);
@@ -56,8 +57,8 @@ final class Salutations {
     /** Whether a word greets: "hi", "good" before "morning". */
     static boolean isGreeting(Sentence sentence, int i) {
         if (sentence.norm(i).equals("good")) {
-            return GREETINGS.has(sentence, i + 1);
+            return WordClass.GREETING.has(sentence, i + 1);
         }
-        return GREETINGS.has(sentence, i);
+        return WordClass.GREETING.has(sentence, i);
     }
 }

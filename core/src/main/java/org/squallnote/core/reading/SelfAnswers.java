@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Set;
 import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
-import org.squallnote.core.text.PhraseOrigin;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordClass;
 
@@ -14,63 +13,51 @@ import org.squallnote.core.text.WordClass;
  */
 final class SelfAnswers {
 
-    private static final WordClass ALONE = WordClass.ANSWERS_ALONE;
-    private static final WordClass SETTLED = WordClass.SETTLED;
-
-    private static final WordClass EXCLAIMED = WordClass.EXCLAIMED;
-    private static final WordClass PLACED = WordClass.PLACED;
-
     private static final Set<Ask.Kind> ALL = Set.of(Ask.Kind.values());
 
-    private final Set<PhraseOrigin> lacking;
-
-    /**
-     * Knows it by the rules of the sentences' language.
-     *
-     * @param lacking forms of rules that are as if they stood in no list
-     */
-    SelfAnswers(Set<PhraseOrigin> lacking) {
-        this.lacking = lacking;
-    }
+    private SelfAnswers() {}
 
     /**
      * The kinds of asks in a sentence that come to nothing by what follows.
      *
      * @param following the next sentences, at least one
+     * @param next the phrases that stand in the first of these
      */
-    Set<Ask.Kind> settles(Sentence sentence, List<Sentence> following) {
-        if (takesBack(following)) {
+    static Set<Ask.Kind> settles(Sentence sentence, List<Sentence> following, List<PhraseMatch> next) {
+        if (takesBack(following.get(0), next)) {
             return ALL;
         }
         if (saysWhatHoldsUp(sentence, following)) {
             return Set.of(Ask.Kind.NEED);
         }
-        return answers(sentence, following) ? Set.of(Ask.Kind.QUESTION) : Set.of();
+        return answers(sentence, following, next) ? Set.of(Ask.Kind.QUESTION) : Set.of();
     }
 
     /** Whether what follows answers the question. */
-    private boolean answers(Sentence question, List<Sentence> following) {
+    private static boolean answers(Sentence question, List<Sentence> following, List<PhraseMatch> phrases) {
         Sentence next = following.get(0);
         if (!question.isQuestion() || next.isQuestion()) {
             return false;
         }
         boolean asksYou = question.hasWord("you", "your");
-        if (following.size() > 1 && next.size() == 1 && EXCLAIMED.has(next, 0)) {
+        if (following.size() > 1 && next.size() == 1 && WordClass.EXCLAIMED.has(next, 0)) {
             // "Where's the stapler? Oh. In my hand."
             Sentence then = following.get(1);
-            return question.norm(0).startsWith("where") && PLACED.has(then, 0) && !then.isQuestion();
+            return question.norm(0).startsWith("where") && WordClass.PLACED.has(then, 0) && !then.isQuestion();
         }
         boolean alone = next.size() == 1 || next.at(1).followsMark();
-        if (ALONE.has(next, 0) && alone) {
+        if (WordClass.ANSWERS_ALONE.has(next, 0) && alone) {
             return !asksYou;
         }
         if (WordClass.BECAUSE.has(next, 0)) {
             return isWhy(question);
         }
         if (WordClass.CRIES.has(next, 0)) {
-            return stands("found", next, 0, 1, 2);
+            return PhraseMatch.isAt(phrases, "found", 0)
+                    || PhraseMatch.isAt(phrases, "found", 1)
+                    || PhraseMatch.isAt(phrases, "found", 2);
         }
-        if (stands("answers-itself", next, 0)) {
+        if (PhraseMatch.isAt(phrases, "answers-itself", 0)) {
             return true;
         }
         if (WordClass.OPENS_A_POINT.has(next, 0)) {
@@ -81,23 +68,10 @@ final class SelfAnswers {
                 : isWhy(question) && !asksYou && isSettled(following);
     }
 
-    /** Whether a rule of a label stands at one of these words. */
-    private boolean stands(String label, Sentence sentence, int... at) {
-        for (PhraseMatch match : sentence.book().in(sentence)) {
-            for (int i : at) {
-                if (match.fromInclusive() == i && match.label().equals(label) && !lacking.contains(match.origin())) {
-                    return true;
-                }
-            }
-        }
-        return false;
-    }
-
     /** Whether what follows takes it back: "Could you look at it? Ah, forget it, Gus has just done it." */
-    private boolean takesBack(List<Sentence> following) {
-        Sentence next = following.get(0);
-        int at = EXCLAIMED.has(next, 0) || WordClass.BEFORE_TAKING_BACK.has(next, 0) ? 1 : 0;
-        return WordClass.TAKES_BACK.has(next, at) && stands("takes-back", next, at);
+    private static boolean takesBack(Sentence next, List<PhraseMatch> phrases) {
+        boolean led = WordClass.EXCLAIMED.has(next, 0) || WordClass.BEFORE_TAKING_BACK.has(next, 0);
+        return PhraseMatch.isAt(phrases, "takes-back", led ? 1 : 0);
     }
 
     /**
@@ -126,7 +100,7 @@ final class SelfAnswers {
     private static boolean isSettled(List<Sentence> following) {
         for (Sentence sentence : following) {
             for (int i = 0; i < sentence.size(); i++) {
-                if (SETTLED.has(sentence, i)) {
+                if (WordClass.SETTLED.has(sentence, i)) {
                     return true;
                 }
             }

@@ -4,22 +4,13 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Set;
 import org.squallnote.core.rule.Reason;
 import org.squallnote.core.text.PhraseMatch;
-import org.squallnote.core.text.PhraseOrigin;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordClass;
 
 /** The asks of one sentence, whomever they are for: by phrases, by the form of a question, by a bare imperative. */
 final class SentenceAsks {
-
-    private static final WordClass HOPING = WordClass.HOPING;
-
-    private static final WordClass THANKS = WordClass.THANKS;
-
-    /** Needs that begin so need nothing of the reader where the writer promises something besides. */
-    private static final WordClass OFTEN_OF_OTHERS = WordClass.OFTEN_OF_OTHERS;
 
     /**
      * An ask of the sentence.
@@ -40,22 +31,14 @@ final class SentenceAsks {
     /**
      * Looks at a sentence.
      *
-     * @param lacking forms of rules that are as if they stood in no list
+     * @param matches the phrases that stand in it
      * @param goesOn whether another sentence follows in the same paragraph that answers a question or goes on with it
      */
-    SentenceAsks(Sentence sentence, boolean goesOn, Set<PhraseOrigin> lacking) {
+    SentenceAsks(Sentence sentence, List<PhraseMatch> matches, boolean goesOn) {
         this.sentence = sentence;
         this.parts = new Parts(sentence);
-        this.matches = heard(sentence.book().in(sentence), lacking);
+        this.matches = matches;
         this.goesOn = goesOn;
-    }
-
-    private static List<PhraseMatch> heard(List<PhraseMatch> matches, Set<PhraseOrigin> lacking) {
-        return lacking.isEmpty()
-                ? matches
-                : matches.stream()
-                        .filter(match -> !lacking.contains(match.origin()))
-                        .toList();
     }
 
     Parts parts() {
@@ -69,12 +52,7 @@ final class SentenceAsks {
 
     /** Whether a rule of a label stands at a word. */
     boolean has(String label, int at) {
-        for (PhraseMatch match : matches) {
-            if (match.fromInclusive() == at && match.label().equals(label)) {
-                return true;
-            }
-        }
-        return false;
+        return PhraseMatch.isAt(matches, label, at);
     }
 
     /** The asks in the order of their first words. */
@@ -119,19 +97,19 @@ final class SentenceAsks {
     }
 
     boolean isVoid(int at, String label) {
-        if (label.equals("need") && OFTEN_OF_OTHERS.has(sentence, at) && isPutOff(at)) {
+        if (label.equals("need") && WordClass.OFTEN_OF_OTHERS.has(sentence, at) && isPutOff(at)) {
             // "I'm waiting for the maker's price and will come back to you" waits for somebody else; "the boat has to
             // be out by Friday, we'll take care of that" is done by the writer.
             return true;
         }
         for (PhraseMatch match : matches) {
             boolean sameClause = parts.clauseOf(match.fromInclusive()) == parts.clauseOf(at);
-            if (match.fromInclusive() == at + 1 && HOPING.has(sentence, at)) {
+            if (match.fromInclusive() == at + 1 && WordClass.HOPING.has(sentence, at)) {
                 continue; // "I was hoping you would be willing to write": courteous, and asked.
             }
             switch (match.label()) {
                 case "courtesy" -> {
-                    if (match.fromInclusive() == at && THANKS.has(sentence, at) && label.equals("request")) {
+                    if (match.fromInclusive() == at && WordClass.THANKS.has(sentence, at) && label.equals("request")) {
                         continue; // "Thanks for letting me know by Friday": asked ahead.
                     }
                     if (sameClause && (match.covers(at) || at >= match.fromInclusive() - 2)) {

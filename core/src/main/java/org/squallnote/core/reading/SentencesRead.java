@@ -10,6 +10,7 @@ import java.util.concurrent.CancellationException;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.message.Channel;
+import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
 
@@ -29,7 +30,6 @@ final class SentencesRead {
     private final Asked asked;
     private final DateContext context;
     private final Hearing hearing;
-    private final SelfAnswers selfAnswers;
     private Addressees greeted = Addressees.UNSAID;
     private Addressees called = Addressees.UNSAID;
     private Optional<LocalDate> named = Optional.empty();
@@ -40,7 +40,6 @@ final class SentencesRead {
 
     SentencesRead(MessageToRead message, Me me, People people, DateContext context, Hearing hearing) {
         this.hearing = hearing;
-        this.selfAnswers = new SelfAnswers(hearing.lacking());
         this.message = message;
         this.people = people;
         this.vocatives = new Vocatives(people);
@@ -56,6 +55,7 @@ final class SentencesRead {
         for (Sentence sentence : sentences) {
             assigned += tasks.isAssigned(sentence) ? 1 : 0;
         }
+        List<PhraseMatch> next = sentences.isEmpty() ? List.of() : hearing.in(sentences.get(0));
         List<ReadSentence> read = new ArrayList<>(sentences.size());
         boolean said = false;
         for (int i = 0; i < sentences.size(); i++) {
@@ -63,15 +63,17 @@ final class SentencesRead {
                 throw new CancellationException("Reading was given up at sentence " + i + " of " + sentences.size());
             }
             Sentence sentence = sentences.get(i);
+            List<PhraseMatch> matches = next;
+            next = i + 1 < sentences.size() ? hearing.in(sentences.get(i + 1)) : List.of();
             boolean goesOn = i + 1 < sentences.size() && sentences.get(i + 1).paragraph() == sentence.paragraph();
             List<Sentence> following = sentences.subList(i + 1, goesOn ? Math.min(sentences.size(), i + 4) : i + 1);
-            Set<Ask.Kind> settled = goesOn ? selfAnswers.settles(sentence, following) : Set.of();
+            Set<Ask.Kind> settled = goesOn ? SelfAnswers.settles(sentence, following, next) : Set.of();
             if (i + 1 < sentences.size()) {
                 // "Pizza or curry? @Nell @Roy": those who are called behind it are asked.
                 Vocatives.Call behind = vocatives.mentionsAlone(sentences.get(i + 1));
                 called = behind.isOne() ? behind.who() : called;
             }
-            ReadSentence one = read(sentence, goesOn, !said, settled);
+            ReadSentence one = read(sentence, new SentenceAsks(sentence, matches, goesOn), !said, settled);
             read.add(one);
             for (DatePhrase phrase : one.dates()) {
                 named = phrase.form() == DatePhrase.Form.DAY ? Optional.of(phrase.day()) : named;
@@ -81,8 +83,7 @@ final class SentencesRead {
         return read;
     }
 
-    private ReadSentence read(Sentence sentence, boolean goesOn, boolean first, Set<Ask.Kind> settled) {
-        SentenceAsks asks = new SentenceAsks(sentence, goesOn, hearing.lacking());
+    private ReadSentence read(Sentence sentence, SentenceAsks asks, boolean first, Set<Ask.Kind> settled) {
         if (sentence.paragraph() != paragraph) {
             paragraph = sentence.paragraph();
             if (message.channel() == Channel.MAIL) {
@@ -217,7 +218,7 @@ final class SentencesRead {
         if (!calledByName && !who && AskedOfAll.isOfAnybody(sentence, asks, ask)) {
             return Addressees.ANYBODY;
         }
-        if (AskedOfAll.isOfEverybody(sentence, asks, ask)) {
+        if (AskedOfAll.isOfEverybody(asks, ask)) {
             return opening.isOne() && !opening.who().addresses().isEmpty() ? opening.who() : Addressees.EVERYBODY;
         }
         // The call that stands nearest before the ask, in its own clause or the one that opens the sentence.

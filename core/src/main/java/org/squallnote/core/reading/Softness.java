@@ -10,12 +10,6 @@ import org.squallnote.core.text.WordClass;
 /** Whether the day of a date is meant strictly: what is said around it makes it hard or softens it. */
 final class Softness {
 
-    private static final WordClass OF_A_THING = WordClass.OF_A_THING;
-
-    private static final WordClass BE = WordClass.IS_ARE;
-
-    private static final WordClass RELATIVE = WordClass.RELATIVE;
-
     private final Sentence sentence;
     private final Parts parts;
     private final List<PhraseMatch> acts;
@@ -54,7 +48,7 @@ final class Softness {
     /** "Let me know by Friday if that works": the condition is the question. */
     private boolean isWhatIsAsked(PhraseMatch soft) {
         int from = soft.fromInclusive();
-        if (!sentence.norm(from).equals("if") || !DateRoles.PRONOUNS.has(sentence, from + 1)) {
+        if (!sentence.norm(from).equals("if") || !WordClass.IT.has(sentence, from + 1)) {
             return false;
         }
         for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {
@@ -86,8 +80,8 @@ final class Softness {
     /** "the plan that is valid until Friday". */
     private boolean isSaidOfAThing(PhraseMatch act) {
         int before = act.fromInclusive() - 1;
-        int relative = BE.has(sentence, before) ? before - 1 : before;
-        return act.label().equals("closing") && RELATIVE.has(sentence, relative);
+        int relative = WordClass.IS_ARE.has(sentence, before) ? before - 1 : before;
+        return act.label().equals("closing") && WordClass.RELATIVE.has(sentence, relative);
     }
 
     /** "The café is open until 5." */
@@ -106,12 +100,12 @@ final class Softness {
                 && sentence.norm(act.fromInclusive()).equals("if")
                 && !Clauses.isLeadIn(sentence, first)
                 && !Clauses.isConjunction(sentence, first)
-                && !DateRoles.PRONOUNS.has(sentence, first);
+                && !WordClass.IT.has(sentence, first);
         return named || isOfAThing(first);
     }
 
     /** "with the annex if possible", "if possible as a PDF": not the day is flexible. */
     private boolean isOfAThing(int at) {
-        return OF_A_THING.has(sentence, at);
+        return WordClass.OF_A_THING.has(sentence, at);
     }
 }

@@ -11,18 +11,6 @@ final class VerblessAsks {
     /** "all signed forms and receipts to me". */
     private static final int LONGEST_HANDED = 7;
 
-    /** Words that tell of something said or sent to me before. */
-    private static final WordClass TOLD = WordClass.TOLD_BEFORE;
-
-    private static final WordClass ME = WordClass.US;
-
-    /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
-    private static final WordClass NO_THING = WordClass.NO_THING;
-
-    private static final WordClass THING_ASKED = WordClass.THING_ASKED;
-
-    private static final WordClass BY_WHEN = WordClass.BY_WHEN;
-
     private final Sentence sentence;
     private final Parts parts;
     private final SentenceAsks asks;
@@ -54,11 +42,13 @@ final class VerblessAsks {
 
     /** "Counts to me by Friday night.", "all forms to us before noon": what is to be handed in, without a verb. */
     void toMeByThen(List<SentenceAsks.FoundAsk> found) {
-        if (!ME.hasAnyOf(sentence)) {
+        if (!WordClass.US.hasAnyOf(sentence)) {
             return;
         }
         for (int i = 1; i < sentence.size() - 1; i++) {
-            if (!ME.has(sentence, i) || !sentence.norm(i - 1).equals("to") || !BY_WHEN.has(sentence, i + 1)) {
+            if (!WordClass.US.has(sentence, i)
+                    || !sentence.norm(i - 1).equals("to")
+                    || !WordClass.BY_WHEN.has(sentence, i + 1)) {
                 continue;
             }
             int first = parts.firstOfClause(parts.clauseOf(i));
@@ -79,9 +69,10 @@ final class VerblessAsks {
                 && at + 1 < sentence.size()
                 && !sentence.at(at + 1).followsMark()
                 && !sentence.isQuestion()
-                && !NO_THING.has(sentence, at + 1);
+                && !WordClass.NO_THING.has(sentence, at + 1);
         for (int i = at + 2; thing && i < sentence.size(); i++) {
-            if ((BY_WHEN.has(sentence, i) || THING_ASKED.has(sentence, i)) && !asks.isVoid(at, "need")) {
+            if ((WordClass.BY_WHEN.has(sentence, i) || WordClass.THING_ASKED.has(sentence, i))
+                    && !asks.isVoid(at, "need")) {
                 found.add(new SentenceAsks.FoundAsk(Ask.Kind.NEED, at, at + 1, at + 1, AskShapes.BARE_NEED));
                 return;
             }
@@ -91,7 +82,7 @@ final class VerblessAsks {
     private boolean isPlainNoun(int from, int to) {
         for (int i = from; i < to; i++) {
             boolean past = sentence.norm(i).endsWith("ed") && (i > from || to - from < 2);
-            if (past || TOLD.has(sentence, i) || sentence.at(i).quoted()) {
+            if (past || WordClass.TOLD_BEFORE.has(sentence, i) || sentence.at(i).quoted()) {
                 return false;
             }
         }

@@ -8,13 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Finds who is called by name in a sentence: "Tom, could you …", "@tom can you", "could you check, Tom?", "Hi Tom". */
 final class Vocatives {
 
-    private static final WordClass BEFORE_THIRD_PERSON = WordClass.BEFORE_A_THIRD_PERSON;
-
-    private static final WordClass ABOUT_A_THING = WordClass.IS_OR_WAS;
-
-    /** "For Ines:", "question for Ines:", "one for Ines:". */
-    private static final WordClass LABELS = WordClass.LABEL;
-
     private final People people;
     private final CalledNames names;
 
@@ -32,9 +25,6 @@ final class Vocatives {
             return toExclusive >= 0;
         }
     }
-
-    /** Behind a name without a comma: "Tom you're first off", "Tom I need the keys". */
-    private static final WordClass SPOKEN_TO = WordClass.BEHIND_A_CALL;
 
     Vocatives(People people) {
         this.people = people;
@@ -57,7 +47,7 @@ final class Vocatives {
             greeted |= Salutations.isGreeting(sentence, i) && !isSkipped(sentence, i);
             i++;
         }
-        if (LABELS.has(sentence, i)) {
+        if (WordClass.LABEL.has(sentence, i)) {
             return labelled(sentence, i);
         }
         Addressees who = Addressees.UNSAID;
@@ -93,7 +83,7 @@ final class Vocatives {
     /** "For Ines:", "Question for Ines:", "Action Ines:". */
     private Call labelled(Sentence sentence, int from) {
         int i = from;
-        while (LABELS.has(sentence, i)) {
+        while (WordClass.LABEL.has(sentence, i)) {
             i++;
         }
         People.FoundName found = people.at(sentence, i);
@@ -111,7 +101,7 @@ final class Vocatives {
 
     /** Words that stand in front of a name without greeting: "ok Tom, …", "and Tom, …", "Sorry Tom". */
     private boolean isSkipped(Sentence sentence, int i) {
-        return !CalledNames.ALL.has(sentence, i)
+        return !WordClass.EVERYBODY.has(sentence, i)
                 && (Clauses.isLeadIn(sentence, i) || Clauses.isConjunction(sentence, i))
                 && !people.at(sentence, i).isSomebody();
     }
@@ -149,12 +139,12 @@ final class Vocatives {
             return !sentence.norm(at + 1).equals("the");
         }
         return (Clauses.isLeadIn(sentence, at) && !WordClass.BEHIND_A_NAME.has(sentence, at))
-                || SPOKEN_TO.has(sentence, at);
+                || WordClass.BEHIND_A_CALL.has(sentence, at);
     }
 
     /** "Ines is the valve open?" */
     private static boolean asksAboutAThing(Sentence sentence, int at) {
-        return ABOUT_A_THING.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
+        return WordClass.IS_OR_WAS.has(sentence, at) && WordClass.OBJECT.has(sentence, at + 1);
     }
 
     private static boolean isQuestionStart(Sentence sentence, int at) {
@@ -170,7 +160,7 @@ final class Vocatives {
         for (int at = last; at > 0 && at >= last - 2; at--) {
             Word word = sentence.at(at);
             boolean marked = word.before() == ',' || word.before() == '-';
-            boolean mention = word.isMention() && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
+            boolean mention = word.isMention() && !WordClass.BEFORE_A_THIRD_PERSON.has(sentence, at - 1);
             boolean plain = at == last && isCalledAtTheEnd(sentence, at);
             if (!marked && !mention && !plain) {
                 continue;
@@ -194,7 +184,8 @@ final class Vocatives {
 
     /** "can you check the valve Ines?": a name that nothing before it takes as its object. */
     private boolean isCalledAtTheEnd(Sentence sentence, int at) {
-        boolean spokenTo = WordClass.TO_YOU.hasAnyOf(sentence) && !BEFORE_THIRD_PERSON.has(sentence, at - 1);
+        boolean spokenTo =
+                WordClass.TO_YOU.hasAnyOf(sentence) && !WordClass.BEFORE_A_THIRD_PERSON.has(sentence, at - 1);
         return spokenTo
                 && !sentence.at(at - 1).capital()
                 && !WordClass.GIVING_FORMS.has(sentence, at - 1)

@@ -8,9 +8,6 @@ import org.squallnote.core.text.WordClass;
 /** Knows dates that are the writer's own plan and no deadline for anybody else. */
 final class WriterPlans {
 
-    /** What the writer wants to have. */
-    private static final WordClass HAVING = WordClass.HAVING;
-
     private WriterPlans() {}
 
     /** "I have to leave by 3", "we'll be done by Friday": the writer's own day, unless they need something by then. */
@@ -39,7 +36,7 @@ final class WriterPlans {
             boolean others = norm.equals("they") || norm.equals("he") || norm.equals("she");
             // "they must be back by Friday" says what is wanted, not what they plan.
             writer |= others && !sentence.at(i + 1).is("must", "should", "have", "need", "ought");
-            having |= HAVING.has(sentence, i);
+            having |= WordClass.HAVING.has(sentence, i);
         }
         boolean obliged =
                 sentence.norm(at - 1).equals("leave") || sentence.norm(at - 1).equals("go");

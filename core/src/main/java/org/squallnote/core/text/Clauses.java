@@ -10,16 +10,14 @@ public final class Clauses {
 
     /** For each word whether a part begins there. */
     static boolean[] startsIn(PhraseBook book, Word[] words) {
+        WordSet conjunctions = book.set(WordClass.CONJUNCTION);
+        WordSet leadIns = book.set(WordClass.LEAD_IN);
         boolean[] starts = new boolean[words.length];
         for (int i = 0; i < words.length; i++) {
-            starts[i] = i == 0 || words[i].followsMark() || startsAfter(book, words[i - 1], starts[i - 1]);
+            boolean led = i > 0 && starts[i - 1] && (leadIns.has(words[i - 1]) || words[i - 1].isMention());
+            starts[i] = i == 0 || led || words[i].followsMark() || conjunctions.has(words[i - 1]);
         }
         return starts;
-    }
-
-    private static boolean startsAfter(PhraseBook book, Word previous, boolean started) {
-        return book.set(WordClass.CONJUNCTION).has(previous)
-                || (started && (book.set(WordClass.LEAD_IN).has(previous) || previous.isMention()));
     }
 
     /** Whether the word at that place only leads in to what is said. */

@@ -23,6 +23,8 @@ import java.util.stream.Stream;
  */
 public final class PhraseBook {
 
+    private static final WordSet NO_WORDS = WordSet.of();
+
     /** Without a word: for text in which only dates are looked for. */
     static final PhraseBook EMPTY = of(List.of());
 
@@ -37,7 +39,7 @@ public final class PhraseBook {
     /** The numbers here by those in the vocabulary. */
     private int[] byVocabulary = {};
 
-    private WordSet all = WordSet.of();
+    private WordSet all = NO_WORDS;
     private final Map<WordClass, WordSet> sets = new EnumMap<>(WordClass.class);
 
     /**
@@ -128,8 +130,12 @@ public final class PhraseBook {
     }
 
     private void index() {
+        Map<String, Set<String>> classes = lexicon.classes();
         for (WordClass each : WordClass.values()) {
-            sets.put(each, WordSet.of(lexicon.classes().getOrDefault(each.label(), Set.of())));
+            Set<String> words = classes.get(each.label());
+            if (words != null) {
+                sets.put(each, WordSet.of(words));
+            }
         }
         Set<String> words = new HashSet<>(numbers.keySet());
         lexicon.all().forEach(words::add);
@@ -173,9 +179,9 @@ public final class PhraseBook {
         return lexicon.classes();
     }
 
-    /** The words of a class. */
+    /** The words of a class; none where this language does not name it. */
     WordSet set(WordClass words) {
-        return sets.getOrDefault(words, all);
+        return sets.getOrDefault(words, NO_WORDS);
     }
 
     /** Whether the word stands in any phrase or set. */

@@ -1,5 +1,7 @@
 package org.squallnote.core.text;
 
+import java.util.List;
+
 /**
  * Where a phrase was found in a sentence.
  *
@@ -13,6 +15,16 @@ public record PhraseMatch(String label, int fromInclusive, int toExclusive, int 
 
     /** No match. */
     static final PhraseMatch NONE = new PhraseMatch("", 0, 0, 0, new PhraseOrigin(".", "", ""));
+
+    /** Whether a phrase of a label begins at a word. */
+    public static boolean isAt(List<PhraseMatch> matches, String label, int at) {
+        for (PhraseMatch match : matches) {
+            if (match.fromInclusive == at && match.label.equals(label)) {
+                return true;
+            }
+        }
+        return false;
+    }
 
     /** Whether the word at that place belongs to the match. */
     public boolean covers(int index) {

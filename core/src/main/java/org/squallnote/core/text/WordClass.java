@@ -13,20 +13,26 @@ public enum WordClass {
     ANSWERING,
     ANSWERS_ALONE,
     AROUND_A_TIME,
+    /** Those who are asked as well, or may be. */
     ASKED_TOO,
     ASKING_ALONG,
     AUDIENCE,
     AUXILIARY,
     BECAUSE,
+    /** Whoever stands behind these is who does something. */
     BEFORE_A_DOER,
     BEFORE_A_FINITE_VERB,
     BEFORE_A_THING_ASKED,
     BEFORE_A_THIRD_PERSON,
     BEFORE_TAKING_BACK,
+    /** How a sentence begins that says why the question before it is asked, not what was done. */
     BEGINS_A_REASON,
+    /** Behind a name without a comma: "Tom you're first off", "Tom I need the keys". */
     BEHIND_A_CALL,
     BEHIND_A_NAME,
+    /** What may follow a short question: "how many bags though". */
     BEHIND_A_QUESTION,
+    /** What stands between "by" and its date. */
     BETWEEN,
     BETWEEN_WILL_AND_VERB,
     BY_WHEN,
@@ -40,40 +46,50 @@ public enum WordClass {
     DUTY,
     EVERYBODY,
     EXCLAIMED,
+    /** Verbs whose object does what follows: "I expect the office to". */
     EXPECTING,
     FINITE,
+    /** "My insurer promises it for Thursday." */
     FORETELLING,
     GIVING_FORMS,
     GO,
     GOES,
     GONE_BY,
     GREETING,
+    /** What the writer wants to have. */
     HAVING,
     HOPING,
     IMPERATIVE,
     IMPERATIVE_NOUN,
+    /** Verbs before "to" whose subject does what follows. */
     INTENDING,
     IS_ARE,
     IS_OR_WAS,
     IT,
     JOINT,
+    /** "For Ines:", "question for Ines:", "one for Ines:". */
     LABEL,
     LAUGHTER,
     LEAD_IN,
+    /** What is asked for with "let me". */
     LET_ME,
     MODAL,
     MORE_OR_LEFT,
     NAME_OR_VERB,
     NO_OBJECT,
+    /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
     NO_THING,
     OBJECT,
+    /** Needs that begin so need nothing of the reader where the writer promises something besides. */
     OFTEN_OF_OTHERS,
     OF_A_THING,
     OPENS_AN_ASK,
+    /** What a clause behind a conjunction begins with. */
     OPENS_A_CLAUSE,
     OPENS_A_CONDITION,
     OPENS_A_POINT,
     OPENS_A_QUESTION,
+    /** "as before", "an hour before": not just before what was named. */
     OTHERWISE_BEFORE,
     PLACED,
     PREDICATE,
@@ -82,7 +98,9 @@ public enum WordClass {
     REASONING,
     RELATIVE,
     ROUGHLY,
+    /** "I confirm Friday" does it by saying so, "as far as I know" does nothing. */
     SAID_BY_IT,
+    /** What is said behind "the" or "this" of a date named before. */
     SAME_DAY,
     SAME_IN_THE_PAST,
     SETTLED,
@@ -94,14 +112,15 @@ public enum WordClass {
     STATES,
     SUBJECT,
     SUBORDINATE,
-    TAKES_BACK,
     TELLING,
     THANKS,
     THEY_WILL,
     THING_ASKED,
+    /** "sends", "carries". */
     THIRD_PERSON,
     THIRD_PERSONS,
     TO,
+    /** Words that tell of something said or sent to me before. */
     TOLD_BEFORE,
     TOLD_OF,
     TO_YOU,

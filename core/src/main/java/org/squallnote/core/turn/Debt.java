@@ -60,7 +60,7 @@ public record Debt(
      *
      * @param words with which I did
      */
-    static Debt promised(TurnEvent event, Party to, String words, Optional<LocalDateTime> by) {
+    static Debt ofPromise(TurnEvent event, Party to, String words, Optional<LocalDateTime> by) {
         return DebtBuilder.builder()
                 .reason(Reason.PROMISED)
                 .to(to)

@@ -29,7 +29,7 @@ final class InReturn {
             return;
         }
         Party to = event.to().stream().findFirst().or(() -> other).orElse(event.from());
-        Debt debt = Debt.promised(event, to, facts.inReturn(), facts.inReturnBy());
+        Debt debt = Debt.ofPromise(event, to, facts.inReturn(), facts.inReturnBy());
         paused.add(new Paused(debt, List.copyOf(facts.asked()), event.messageId()));
     }
 

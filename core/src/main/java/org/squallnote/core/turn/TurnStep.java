@@ -424,7 +424,7 @@ final class TurnStep {
         }
         if (facts.promises() && !owed) {
             Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
-            debts.add(Debt.promised(event, to, facts.promised(), facts.promisedBy()));
+            debts.add(Debt.ofPromise(event, to, facts.promised(), facts.promisedBy()));
         }
     }
 

@@ -67,14 +67,17 @@ final class Wanted {
 
     /** Whether it wants something done; an invitation wants an answer. */
     static boolean isToBeDone(String ask) {
-        Wanted wanted = in(ask);
-        if (wanted.has("opinion", "to-be-given")) {
+        return in(ask).isToBeDone();
+    }
+
+    private boolean isToBeDone() {
+        if (has("opinion", "to-be-given")) {
             return true;
         }
-        if (ask.isBlank() || wanted.has("what", "to-tell", "not-done")) {
+        if (sentences.isEmpty() || has("what", "to-tell", "not-done")) {
             return false;
         }
-        return wanted.has("done") || (!wanted.isQuestion() && !wanted.has("question"));
+        return has("done") || (!isQuestion() && !has("question"));
     }
 
     /** Whether something that is promised comes by itself: "it goes in the post tomorrow". */
@@ -95,11 +98,11 @@ final class Wanted {
 
     /** Whether it tells somebody what to do and wants nothing back. */
     static boolean isInstruction(String ask) {
-        return !ask.isBlank() && in(ask).wantsNothingBack();
+        return in(ask).wantsNothingBack();
     }
 
     private boolean wantsNothingBack() {
-        return !isQuestion() && !hasBeside("back", "call-us");
+        return !sentences.isEmpty() && !isQuestion() && !hasBeside("back", "call-us");
     }
 
     /** Whether it tells somebody to turn to somebody else, and wants nothing back. */
@@ -110,7 +113,8 @@ final class Wanted {
 
     /** "Do you know where the maps are?", asked of several: once one has told, nobody needs to. */
     static boolean isToldByAnyone(String ask) {
-        return !isToBeDone(ask) && !in(ask).hasBeside("yours", "known");
+        Wanted wanted = in(ask);
+        return !wanted.isToBeDone() && !wanted.hasBeside("yours", "known");
     }
 
     /** Whether it may only say which or when: "Tuesday afternoon, please". */
@@ -131,19 +135,23 @@ final class Wanted {
 
     /** Whether it wants one thing out of several to be named: a day, a place, a number. */
     static boolean asksForAChoice(String ask) {
-        return asksWhichOf(ask) || (!isToBeDone(ask) && in(ask).has("what"));
+        Wanted wanted = in(ask);
+        return wanted.isWhichOf() || (!wanted.isToBeDone() && wanted.has("what"));
     }
 
     /** Whether it wants one of two things, or a day: "ten, please" to "how many?" orders them, "Friday, please" orders nothing. */
     static boolean asksWhichOf(String ask) {
-        Wanted wanted = in(ask);
-        return wanted.has("which") || (wanted.isQuestion() && wanted.has("either"));
+        return in(ask).isWhichOf();
+    }
+
+    private boolean isWhichOf() {
+        return has("which") || (isQuestion() && has("either"));
     }
 
     /** "Are we still on for tonight?", "are you free on Friday?": another day is an answer as well. */
     static boolean isAboutAPlan(String ask) {
         Wanted wanted = in(ask);
-        return !isToBeDone(ask) && !wanted.has("what") && wanted.has("plan");
+        return !wanted.isToBeDone() && !wanted.has("what") && wanted.has("plan");
     }
 
     /** "I need it by Friday": about what the words before it name. */

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.squallnote.core.rule.Rule;
 import org.squallnote.core.text.PhraseOrigin;
+import org.squallnote.core.text.WordClass;
 
 /** A language is a folder of rules and words: the same reader reads by them, and knows nothing of English then. */
 class SecondLanguageTest {
@@ -71,6 +72,13 @@ class SecondLanguageTest {
         assertThat(read("Die Frage hat sich erledigt.").withdrawal()).isPresent();
         assertThat(read("Gern!").takingUp().agrees()).isTrue();
         assertThat(read("Thank you!").thanksOnly()).isFalse();
+    }
+
+    /** A class that is not named is empty: that may be meant in a small language, and is a slip in the one that ships. */
+    @Test
+    void theLanguageThatShipsNamesAllClassesOfWordsThatCodeAsksAbout() {
+        assertThat(ReadingLanguage.ENGLISH.phrases().classes().keySet())
+                .containsAll(Stream.of(WordClass.values()).map(WordClass::label).toList());
     }
 
     static Stream<PhraseOrigin> forms() {

@@ -108,7 +108,7 @@ public class Problems extends ResponseEntityExceptionHandler {
                 problem,
                 ProblemDetail.forStatusAndDetail(
                         status,
-                        "This takes longer than two minutes. It goes on, and nothing is lost; load the page again after a while to see what came of it."),
+                        "This takes long. It goes on, and nothing is lost; load the page again after a while to see what came of it."),
                 headers,
                 status,
                 request);
