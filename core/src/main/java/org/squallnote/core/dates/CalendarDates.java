@@ -15,6 +15,9 @@ final class CalendarDates {
     private static final WordSet BEFORE_A_MONTH =
             WordSet.of("by", "on", "before", "until", "till", "than", "from", "since", "to", "for", "around", "the");
 
+    /** Behind one of these marks something new begins: "by the 20th: may I ask". */
+    private static final String NEXT_PART = ":;()";
+
     private final Sentence sentence;
     private final DateContext context;
     private final NumericDates numbers;
@@ -124,6 +127,7 @@ final class CalendarDates {
         }
         int month = DateWords.month(sentence, next);
         if (month == DateWords.NONE
+                || NEXT_PART.indexOf(sentence.at(next).before()) >= 0
                 || (sentence.norm(next).equals("march")
                         && !sentence.at(next).capital()
                         && next == at + 1

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
  *
  * <p>Its elements, apart by spaces: {@code word}; {@code one|or|other}; {@code <set>} for any word of a set;
  * {@code [..]} around one of these where it may be missing; {@code *} for any one word; {@code *ed|en} for one that ends
- * so; {@code ..} for up to {@value #LONGEST_GAP} words without a strong mark between; {@code ^} at the front where the
+ * so; {@code !one|or} for one that is none of these; {@code ..} for up to {@value #LONGEST_GAP} words without a strong mark between; {@code ^} at the front where the
  * phrase has to start a part of the sentence, {@code $} at the end where it has to end one; {@code >} before the words
  * that say what is wanted; {@code ,} where a mark has to stand.
  */
@@ -32,6 +32,7 @@ final class Phrase {
         WORDS,
         ANY,
         ENDING,
+        OTHER,
         GAP,
         END,
         MARK
@@ -52,6 +53,16 @@ final class Phrase {
 
         boolean ends(String norm) {
             return words.stream().anyMatch(norm::endsWith);
+        }
+
+        /** Whether the word at that place of a sentence, with this number, can stand there. */
+        boolean takes(Sentence sentence, int place, int number) {
+            return switch (sort) {
+                case ANY -> true;
+                case ENDING -> ends(sentence.norm(place));
+                case OTHER -> !takes(number);
+                default -> takes(number);
+            };
         }
 
         boolean takes(int number) {
@@ -160,7 +171,8 @@ final class Phrase {
 
     private static Element words(String piece, Lexicon lexicon, ToIntFunction<String> numberOf) {
         boolean optional = piece.startsWith("[");
-        String inner = optional ? piece.substring(1, piece.length() - 1) : piece;
+        boolean other = piece.startsWith("!");
+        String inner = optional ? piece.substring(1, piece.length() - 1) : piece.substring(other ? 1 : 0);
         Set<String> words = new HashSet<>();
         for (String alternative : inner.split("\\|")) {
             if (alternative.startsWith("<")) {
@@ -172,7 +184,7 @@ final class Phrase {
         BitSet numbers = new BitSet();
         words.forEach(word -> numbers.set(numberOf.applyAsInt(word)));
         int only = words.size() == 1 ? numbers.nextSetBit(0) : -1;
-        return new Element(Sort.WORDS, Set.copyOf(words), numbers, only, optional);
+        return new Element(other ? Sort.OTHER : Sort.WORDS, Set.copyOf(words), numbers, only, optional);
     }
 
     String label() {
@@ -297,10 +309,7 @@ final class Phrase {
                 }
                 default -> {
                     boolean fits = at < s.size()
-                            && (element.sort() == Sort.ANY
-                                    || (element.sort() == Sort.ENDING
-                                            ? element.ends(s.norm(at))
-                                            : element.takes(words[at])))
+                            && element.takes(s, at, words[at])
                             && (at == from || !isApart(s.at(at).before()) || mayBeApart(index));
                     if (fits && element.optional()) {
                         long found = match(s, words, from, at + 1, index + 1, wanted);
