@@ -76,7 +76,17 @@ final class SpeechActs {
             boolean holding = act.label().equals("holding")
                     && Promises.isFirstPerson(read.sentence(), act)
                     && !read.sentence().at(act.fromInclusive()).quoted();
-            if (holding && !isPartOfAnAsk(read, act)) {
+            if (holding && !isPartOfAnAsk(read, act) && !isAskedOfTheReader(read.sentence(), act)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "Have you not got it yet?" */
+    private static boolean isAskedOfTheReader(Sentence sentence, PhraseMatch act) {
+        for (int i = 0; sentence.isQuestion() && i < act.fromInclusive(); i++) {
+            if (sentence.norm(i).equals("you")) {
                 return true;
             }
         }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.text.PhraseMatch;
 
 /**
  * How a writer takes up something that was asked before. What it means depends on the ask: "sure" to a request is a
@@ -78,7 +79,7 @@ public record TakingUp(
                 leavesIt |= others.isPresent();
                 handsTo = others.filter(some -> !some.isEmpty()).orElse(handsTo);
             }
-            if (said.size() <= LONGEST && Plans.isOne(read, context)) {
+            if (said.size() <= LONGEST && (Plans.isOne(read, context) || isUnderWay(read))) {
                 plans = true;
                 by = by.or(() -> Plans.lastAhead(read, context));
             }
@@ -97,9 +98,24 @@ public record TakingUp(
                 handsTo);
     }
 
+    /** "It's almost ready", "not before Thursday". */
+    private static boolean isUnderWay(ReadSentence read) {
+        return !read.sentence().isQuestion() && read.found().isEmpty() && read.has("plans");
+    }
+
     /** "I have one too"; "could I have one too?" hands nothing over. */
     static boolean fulfils(ReadSentence read) {
-        return !read.sentence().isQuestion() && read.has("fulfils");
+        return !read.sentence().isQuestion()
+                && read.acts().stream()
+                        .anyMatch(act -> act.label().equals("fulfils") && !isPartOfAPlan(read, act));
+    }
+
+    /** "It's in the works": not where it is. */
+    private static boolean isPartOfAPlan(ReadSentence read, PhraseMatch fulfils) {
+        return read.acts().stream()
+                .anyMatch(act -> act.label().equals("plans")
+                        && act.fromInclusive() < fulfils.toExclusive()
+                        && act.toExclusive() > fulfils.fromInclusive());
     }
 
     private static boolean opensWithYes(List<ReadSentence> said) {

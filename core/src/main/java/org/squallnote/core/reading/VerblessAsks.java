@@ -82,7 +82,8 @@ final class VerblessAsks {
     private boolean isPlainNoun(int from, int to) {
         for (int i = from; i < to; i++) {
             boolean past = sentence.norm(i).endsWith("ed") && (i > from || to - from < 2);
-            if (past || WordClass.TOLD_BEFORE.has(sentence, i) || sentence.at(i).quoted()) {
+            boolean verb = WordClass.MODAL.has(sentence, i) || WordClass.TOLD_BEFORE.has(sentence, i);
+            if (past || verb || sentence.at(i).quoted()) {
                 return false;
             }
         }
