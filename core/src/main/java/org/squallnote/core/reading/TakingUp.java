@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.WordClass;
 
 /**
  * How a writer takes up something that was asked before. What it means depends on the ask: "sure" to a request is a
@@ -51,7 +52,7 @@ public record TakingUp(
     }
 
     static TakingUp in(List<ReadSentence> said, DateContext context, People people) {
-        boolean agrees = !said.isEmpty();
+        boolean agrees = said.stream().anyMatch(TakingUp::isAgreement);
         boolean plans = false;
         boolean fulfils = false;
         boolean denies = false;
@@ -66,7 +67,7 @@ public record TakingUp(
             if (read.isSalutation()) {
                 continue;
             }
-            agrees &= read.asks().isEmpty() && isAgreement(read);
+            agrees &= read.asks().isEmpty() && (isAgreement(read) || isThanksForAMessage(read));
             fulfils |= fulfils(read);
             denies |= read.has("denies");
             arrived |= !read.sentence().isQuestion() && read.has("arrived");
@@ -124,6 +125,11 @@ public record TakingUp(
                 .findFirst()
                 .filter(read -> read.asks().isEmpty() && isAgreement(read))
                 .isPresent();
+    }
+
+    /** "Thanks for your mail." */
+    private static boolean isThanksForAMessage(ReadSentence read) {
+        return read.has("thanks") && WordClass.MESSAGE.hasAnyOf(read.sentence());
     }
 
     private static boolean isAgreement(ReadSentence read) {

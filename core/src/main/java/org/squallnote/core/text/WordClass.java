@@ -73,6 +73,8 @@ public enum WordClass {
     LEAD_IN,
     /** What is asked for with "let me". */
     LET_ME,
+    /** What is thanked for before anything is said. */
+    MESSAGE,
     MODAL,
     MORE_OR_LEFT,
     NAME_OR_VERB,

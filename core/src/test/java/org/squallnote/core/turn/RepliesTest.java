@@ -2,6 +2,7 @@ package org.squallnote.core.turn;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -11,8 +12,18 @@ import org.squallnote.core.text.WordList;
 /** What a reply to a request does to the turn, whoever of the two has asked. */
 class RepliesTest {
 
+    /** Each reply behind what is asked: "later", the reply, the ask. */
     static Stream<String> replies() {
-        return WordList.lines(RepliesTest.class, "replies.tsv").stream();
+        List<String> replies = new ArrayList<>();
+        String ask = "";
+        for (String line : WordList.lines(RepliesTest.class, "replies.tsv")) {
+            if (line.startsWith("?\t")) {
+                ask = line.substring(2);
+            } else {
+                replies.add(line + "\t" + ask);
+            }
+        }
+        return replies.stream();
     }
 
     @ParameterizedTest
@@ -42,11 +53,12 @@ class RepliesTest {
     /** The reply alone, between a greeting and a name, and behind thanks and above a quote. */
     private static void assertTurn(String asking, String replying, String to, String line, String expected) {
         String reply = line.split("\t")[1];
-        String ask = asking + ": Hello, could you send me the list?";
+        String asked = line.split("\t")[2];
+        String ask = asking + ": " + asked;
         for (String letter : List.of(
                 reply,
                 "Hi " + to + ",\\n\\n" + reply + "\\n\\nBest,\\nKim",
-                "Dear " + to + ",\\n\\nthanks for your mail. " + reply + "\\n\\n> Could you send me the list?")) {
+                "Dear " + to + ",\\n\\nthanks for your mail. " + reply + "\\n\\n> " + asked)) {
             List<String> lines = List.of("== a reply | mail", ask, replying + " [re 1]: " + letter);
             assertThat(Stories.told(
                             TurnFold.over(Stories.in(lines).get(0).events()).state()))
