@@ -95,22 +95,23 @@ final class Plans {
             return true;
         }
         String before = sentence.norm(at - 1);
-        boolean will = before.equals("will") || before.equals("shall") || before.endsWith("'ll");
+        boolean will = before.equals("will")
+                || before.equals("shall")
+                || before.equals("should")
+                || before.endsWith("'ll");
         if (will && norm.equals("be")) {
             // "They'll be ready by Wednesday"; what "will be with you" is on its way.
             return !sentence.norm(at + 1).equals("with");
         }
         // "Nils will bring it tomorrow"; "I will" promises, and what you will do is up to you.
-        if (will && at >= 2 && WordClass.GIVING_FORMS.has(sentence, at) && !WordClass.DOER.has(sentence, at - 2)) {
+        if (will && at >= 2 && isDeed(sentence, at) && !WordClass.DOER.has(sentence, at - 2)) {
             return true;
         }
         if (WordClass.SAID_BY_IT.has(sentence, at)) {
             return false;
         }
         if (WordClass.DOER.has(sentence, at - 1)) {
-            return WordClass.GO.has(sentence, at)
-                    || WordClass.GIVING_FORMS.has(sentence, at)
-                    || WordClass.IMPERATIVE.has(sentence, at);
+            return isDeed(sentence, at);
         }
         boolean several = before.length() > 3 && before.endsWith("s") && !before.endsWith("'s") && at >= 2;
         if (several && (WordClass.GO.has(sentence, at) || WordClass.GIVING_FORMS.has(sentence, at))) {
@@ -124,5 +125,11 @@ final class Plans {
                 && !norm.endsWith("ss")
                 && WordClass.THIRD_PERSON.has(sentence, at)
                 && !sentence.at(at).capital();
+    }
+
+    private static boolean isDeed(Sentence sentence, int at) {
+        return WordClass.GO.has(sentence, at)
+                || WordClass.GIVING_FORMS.has(sentence, at)
+                || WordClass.IMPERATIVE.has(sentence, at);
     }
 }

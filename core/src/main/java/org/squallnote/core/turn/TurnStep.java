@@ -179,18 +179,20 @@ final class TurnStep {
     }
 
     /**
-     * "How do I open it?" "Hold the green button"; "When shall we come?" "On Tuesday, please": tells me what to do or when
-     * since I wanted to know, and asks nothing.
+     * "How do I open it?" "Hold the green button"; "When shall we come?" "On Tuesday, please"; "Please contact the office":
+     * tells me what to do, when or who knows since I wanted to know, and asks nothing.
      */
     private boolean instructs(TurnEvent event) {
         boolean instruction = Wanted.isInstruction(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
-        return (instruction || choice)
+        boolean elsewhere = Wanted.refersElsewhere(event.facts().what());
+        return (instruction || choice || elsewhere)
                 && awaited.stream()
                         .filter(one -> one.isAnsweredBy(event))
                         .map(this::lastAskOf)
-                        .anyMatch(ask ->
-                                (instruction && Wanted.asksWhatToDo(ask)) || (choice && Wanted.asksForAChoice(ask)));
+                        .anyMatch(ask -> elsewhere
+                                || (instruction && Wanted.asksWhatToDo(ask))
+                                || (choice && Wanted.asksForAChoice(ask)));
     }
 
     private static Debt debt(Reason reason, TurnEvent event, Set<String> others) {
