@@ -379,7 +379,7 @@ final class TurnStep {
         return (elsewhere || choice)
                 && debts.stream()
                         .filter(debt -> event.isAddressedTo(debt.to().address())
-                                && event.facts().asked().equals(Set.of(debt.to().address())))
+                                && event.facts().asked().contains(debt.to().address()))
                         .anyMatch(debt -> elsewhere || Wanted.asksWhichOf(debt.what()));
     }
 
