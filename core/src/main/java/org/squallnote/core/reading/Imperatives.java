@@ -35,7 +35,7 @@ final class Imperatives {
             }
             boolean verb = WordClass.IMPERATIVE.has(sentence, i);
             boolean nounToo = WordClass.IMPERATIVE_NOUN.has(sentence, i);
-            if (!verb && !nounToo) {
+            if (!verb && !nounToo && !givesMe(i)) {
                 continue;
             }
             boolean objectFollows = i + 1 < sentence.size()
@@ -46,6 +46,20 @@ final class Imperatives {
                 found.add(new SentenceAsks.FoundAsk(Ask.Kind.REQUEST, i, i + 1, i, AskShapes.IMPERATIVE));
             }
         }
+    }
+
+    /** "Chuck me the keys": whatever the verb is, what it gives to whom says that it is one. */
+    private boolean givesMe(int at) {
+        return WordClass.US.has(sentence, at + 1)
+                && WordClass.OBJECT.has(sentence, at + 2)
+                && !sentence.at(at + 2).followsMark()
+                && !WordClass.TOLD_BEFORE.has(sentence, at)
+                && !WordClass.GONE_BY.has(sentence, at)
+                && !WordClass.BEFORE_A_THIRD_PERSON.has(sentence, at)
+                && !WordClass.JOINT.has(sentence, at)
+                && !NotNames.isOne(sentence, at)
+                && !sentence.norm(at).endsWith("ed")
+                && !sentence.norm(at).endsWith("s");
     }
 
     /** "Do think of a title": urged, not asked whether. */
