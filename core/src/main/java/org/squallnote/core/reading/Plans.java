@@ -21,9 +21,13 @@ final class Plans {
 
     static boolean isOne(ReadSentence read, DateContext context) {
         Sentence sentence = read.sentence();
-        if (sentence.isQuestion()
-                || !read.found().isEmpty()
-                || lastAhead(read, context).isEmpty()) {
+        if (sentence.isQuestion() || !read.found().isEmpty()) {
+            return false;
+        }
+        if (isOnlyACondition(sentence) || isBeingDone(sentence)) {
+            return true;
+        }
+        if (lastAhead(read, context).isEmpty()) {
             return false;
         }
         if (isOnlyATime(read) || isWhereAndWhen(sentence)) {
@@ -53,6 +57,37 @@ final class Plans {
             }
         }
         return found;
+    }
+
+    /** "I'm comparing prices", "ordering now", but not "I'm attaching it". */
+    private static boolean isBeingDone(Sentence sentence) {
+        for (int i = 0; i < sentence.size() - 1; i++) {
+            boolean mine = sentence.at(i).is("i'm", "we're");
+            int at = mine ? i + 1 : i;
+            while (mine && WordClass.BETWEEN_WILL_AND_VERB.has(sentence, at)) {
+                at++;
+            }
+            boolean bare = i == 0 && sentence.at(1).is("now", "it", "them", "that", "this");
+            if ((mine || bare)
+                    && sentence.norm(at).endsWith("ing")
+                    && !WordClass.HANDING_OVER.has(sentence, at)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "When I'm done with the crane", "after the crane": no more than what comes before. */
+    private static boolean isOnlyACondition(Sentence sentence) {
+        if (sentence.size() > LONGEST_FRAGMENT || !sentence.at(0).is("when", "whenever", "once", "after")) {
+            return false;
+        }
+        for (int i = 1; i < sentence.size(); i++) {
+            if (sentence.at(i).followsMark()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** "On my round at four", "after lunch on Monday": no clause, but when it will be. */

@@ -56,6 +56,8 @@ public enum WordClass {
     GOES,
     GONE_BY,
     GREETING,
+    /** What is handed over, or only thought, while it is said: "I'm attaching it". */
+    HANDING_OVER,
     /** What the writer wants to have. */
     HAVING,
     HOPING,
