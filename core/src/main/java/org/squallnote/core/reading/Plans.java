@@ -30,7 +30,7 @@ final class Plans {
         if (lastAhead(read, context).isEmpty()) {
             return false;
         }
-        if (isOnlyATime(read) || isWhereAndWhen(sentence)) {
+        if (isOnlyATime(read) || isWhereAndWhen(sentence) || isWhatAndByWhen(read)) {
             return true;
         }
         // "The printer was down; it goes out today": the first part tells of what has been, the second does not.
@@ -105,6 +105,28 @@ final class Plans {
             }
         }
         return true;
+    }
+
+    /** "New proof by this afternoon.": a thing and its day, without a verb. */
+    private static boolean isWhatAndByWhen(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        DatePhrase last = read.dates().get(read.dates().size() - 1);
+        if (sentence.size() > LONGEST_FRAGMENT || last.toExclusive() < sentence.size() || last.form() == DatePhrase.Form.TIME) {
+            return false;
+        }
+        for (int i = 0; i < last.fromInclusive(); i++) {
+            boolean verb = WordClass.DOER.has(sentence, i)
+                    || WordClass.AUXILIARY.has(sentence, i)
+                    || WordClass.GONE_BY.has(sentence, i)
+                    || WordClass.DENYING.has(sentence, i)
+                    || sentence.norm(i).endsWith("s")
+                    || sentence.norm(i).endsWith("ed")
+                    || sentence.norm(i).indexOf('\'') >= 0;
+            if (verb) {
+                return false;
+            }
+        }
+        return sentence.at(last.fromInclusive() - 1).is("by", "on", "for");
     }
 
     /** "In an hour", "Tomorrow by noon", "Friday at the latest." */
