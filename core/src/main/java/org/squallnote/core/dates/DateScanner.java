@@ -46,7 +46,7 @@ public final class DateScanner {
      * @param namedBefore the day that the sentences before named last, next to which "the day before" is
      */
     public static List<DatePhrase> in(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
-        BitSet starts = DateStarts.in(sentence);
+        BitSet starts = DateStarts.in(sentence, context.terms());
         return starts.isEmpty() ? List.of() : new DateScanner(sentence, context, namedBefore).from(starts);
     }
 

@@ -4,6 +4,7 @@ import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.squallnote.core.rule.TermBook;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
 import org.squallnote.core.text.WordList;
@@ -47,12 +48,12 @@ final class DateStarts {
     }
 
     /** Where date phrases may begin in a sentence. */
-    static BitSet in(Sentence sentence) {
+    static BitSet in(Sentence sentence, TermBook terms) {
         BitSet starts = new BitSet(sentence.size());
         int core = Integer.MAX_VALUE;
         for (int i = sentence.size() - 1; i >= 0; i--) {
             Word word = sentence.at(i);
-            boolean strong = STRONG.has(word) || isWritten(word);
+            boolean strong = STRONG.has(word) || isWritten(word) || (!WEAK.has(word) && terms.canBeginWith(word));
             if (strong || CORES.has(word)) {
                 core = i;
             }

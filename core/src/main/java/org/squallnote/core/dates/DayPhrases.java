@@ -4,15 +4,16 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.temporal.TemporalAdjusters;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.squallnote.core.dates.DatePhrase.Form;
+import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordSet;
 
 /** Days: "today", "next Tuesday", "end of the week", "within ten working days"; calendar dates are in another class. */
 final class DayPhrases {
-
-    private static final int OTHER_RULES = 7;
 
     private static final WordSet LIMIT_NOUNS = WordSet.of("deadline", "cut-off", "cutoff");
 
@@ -20,18 +21,16 @@ final class DayPhrases {
     private final DateContext context;
     private final CalendarDates calendar;
     private final Stretches stretches;
-    private final PeriodPhrases periods;
-    private final Feasts feasts;
     private final Weekdays weekdays;
+    private final Reckoning reckoning;
 
     DayPhrases(Sentence sentence, DateContext context) {
         this.sentence = sentence;
         this.context = context;
         this.calendar = new CalendarDates(sentence, context);
         this.stretches = new Stretches(sentence, context);
-        this.periods = new PeriodPhrases(sentence, context, this);
-        this.feasts = new Feasts(sentence, context.today());
         this.weekdays = new Weekdays(sentence, context, calendar);
+        this.reckoning = new Reckoning(sentence, context);
     }
 
     /** The day phrase that begins at a word. */
@@ -39,67 +38,84 @@ final class DayPhrases {
         if (from < sentence.size()
                 && sentence.at(from).isNumber()
                 && !sentence.norm(from + 1).equals("thing")) {
-            Optional<DatePhrase> stretch = stretches.at(from);
-            return stretch.isPresent() ? stretch : calendar.at(from);
+            return stretches.at(from).or(() -> calendar.at(from));
         }
-        Optional<DatePhrase> found = periods.weekdayOfMonth(from);
-        if (found.isEmpty()) {
-            found = nearDay(from);
-        }
-        for (int rule = 0; rule < OTHER_RULES && found.isEmpty(); rule++) {
-            found = switch (rule) {
-                case 0 -> dayOfSomething(from);
-                case 1 -> weekdays.at(from);
-                case 2 -> periods.endOf(from);
-                case 3 -> periods.weekOrMonth(from);
-                case 4 -> stretches.at(from);
-                case 5 -> calendar.at(from);
-                default -> feasts.at(from);
-            };
-        }
-        return found;
+        return named("of a month", from)
+                .or(() -> named("near", from))
+                .or(() -> dayOfSomething(from))
+                .or(() -> weekdays.at(from))
+                .or(() -> named("periods", from))
+                .or(() -> named("in one word", from))
+                .or(() -> named("weeks and months", from))
+                .or(() -> stretches.at(from))
+                .or(() -> calendar.at(from))
+                .or(() -> named("feasts", from));
     }
 
-    private Optional<DatePhrase> nearDay(int from) {
-        LocalDate today = context.today();
-        switch (sentence.norm(from)) {
-            case "today", "tonight" -> {
-                return day(from, from + 1, today);
-            }
-            case "tomorrow" -> {
-                return day(from, from + 1, today.plusDays(1));
-            }
-            case "today's" -> {
-                // "today's the last day", not "today's meeting".
-                return sentence.norm(from + 1).equals("the") ? day(from, from + 1, today) : Optional.empty();
-            }
-            case "tomorrow's" -> {
-                return sentence.norm(from + 1).equals("the")
-                        ? day(from, from + 1, today.plusDays(1))
-                        : Optional.empty();
-            }
-            case "yesterday" -> {
-                return past(context, from, from + 1);
-            }
-            case "the" -> {
-                return dayAfterTomorrow(from + 1).map(found -> found.from(from));
-            }
-            case "day" -> {
-                return dayAfterTomorrow(from);
-            }
-            case "first", "1st" -> {
-                return firstThing(from);
-            }
-            case "this" -> {
-                // "this day", "this time next week" with its last two words.
-                return sentence.at(from + 1 < sentence.size() ? from + 1 : from).is("time", "day")
-                        ? thisTime(from)
-                        : Optional.empty();
-            }
-            default -> {
-                return Optional.empty();
+    /** What the rules of a group say of the words from one on. */
+    private Optional<DatePhrase> named(String group, int from) {
+        return context.terms().at(group, sentence, from, this::endOf).flatMap(this::phraseOf);
+    }
+
+    private Optional<DatePhrase> phraseOf(Term term) {
+        String gives = term.rule().gives();
+        if (gives.equals("past")) {
+            return past(context, term.from(), term.to());
+        }
+        int space = gives.indexOf(' ');
+        Form form = Form.valueOf(gives.substring(0, space).toUpperCase(Locale.ROOT));
+        String day = gives.substring(space + 1);
+        if (day.startsWith("as named")) {
+            return dayNamedIn(term).map(named -> {
+                DatePhrase phrase =
+                        new DatePhrase(term.from(), term.to(), named.day(), Optional.<LocalTime>empty(), form);
+                return day.endsWith("at the start") ? phrase.at(context.startOf(named.day()), term.to()) : phrase;
+            });
+        }
+        return reckoning
+                .day(day, term)
+                .map(found -> new DatePhrase(term.from(), term.to(), found, Optional.empty(), form));
+    }
+
+    private Optional<DatePhrase> dayNamedIn(Term term) {
+        for (Map.Entry<String, Integer> kind : term.kinds().entrySet()) {
+            Optional<DatePhrase> day = dayOfKind(kind.getKey(), kind.getValue());
+            if (day.isPresent()) {
+                return day;
             }
         }
+        return Optional.empty();
+    }
+
+    private Optional<DatePhrase> dayOfKind(String kind, int place) {
+        return switch (kind) {
+            case "day" -> at(place).filter(day -> day.form() == Form.DAY);
+            case "plain-day" ->
+                startsNewPart(sentence.norm(place - 1).equals("on") ? place - 1 : place)
+                        ? Optional.empty()
+                        : plainDayAt(place).filter(day -> day.time().isEmpty());
+            case "weekday-day" -> weekdays.at(place);
+            default -> Optional.empty();
+        };
+    }
+
+    private int endOf(String kind, int place) {
+        if (place >= sentence.size()) {
+            return -1;
+        }
+        boolean one = switch (kind) {
+            case "weekday" -> DateWords.isWeekday(sentence, place);
+            case "month" -> DateWords.month(sentence, place) != DateWords.NONE;
+            case "quarter" -> sentence.at(place).is("q1", "q2", "q3", "q4");
+            default -> false;
+        };
+        return one
+                ? place + 1
+                : dayOfKind(kind, place).map(DatePhrase::toExclusive).orElse(-1);
+    }
+
+    private boolean startsNewPart(int at) {
+        return sentence.at(at).followsMark() && sentence.at(at).before() != '(';
     }
 
     /** "before Wednesday's meeting"; "Wednesday's meeting" alone may as well be the last one. */
@@ -120,58 +136,12 @@ final class DayPhrases {
     }
 
     /** A day that is named by itself, without a part of it. */
-    Optional<DatePhrase> plainDayAt(int from) {
-        return nearDay(from).or(() -> weekdays.at(from)).or(() -> calendar.at(from));
-    }
-
-    private Optional<DatePhrase> dayAfterTomorrow(int from) {
-        return sentence.norm(from).equals("day")
-                        && sentence.norm(from + 1).equals("after")
-                        && sentence.norm(from + 2).equals("tomorrow")
-                ? day(from, from + 3, context.today().plusDays(2))
-                : Optional.empty();
-    }
-
-    private Optional<DatePhrase> thisTime(int from) {
-        if (sentence.norm(from + 2).equals("next") && sentence.norm(from + 3).equals("week")) {
-            return day(from, from + 4, context.today().plusWeeks(1));
-        }
-        return sentence.norm(from + 2).equals("tomorrow")
-                ? day(from, from + 3, context.today().plusDays(1))
-                : Optional.empty();
-    }
-
-    /** "first thing tomorrow", "first thing on Monday (morning)": that day at the start of work. */
-    private Optional<DatePhrase> firstThing(int from) {
-        if (!sentence.norm(from + 1).equals("thing")) {
-            return Optional.empty();
-        }
-        int at = from + 2;
-        if (sentence.norm(at).equals("on") || sentence.norm(at).equals("in")) {
-            at++;
-        }
-        Optional<DatePhrase> day = at(at);
-        if (day.isEmpty() || day.get().form() != Form.DAY) {
-            return Optional.empty();
-        }
-        int to = day.get().toExclusive();
-        if (sentence.norm(to).equals("morning")) {
-            to++;
-        }
-        LocalDate date = day.get().day();
-        return Optional.of(day.get().from(from).at(context.startOf(date), to));
-    }
-
-    Optional<DatePhrase> weekday(int from) {
-        return weekdays.at(from);
+    private Optional<DatePhrase> plainDayAt(int from) {
+        return named("near", from).or(() -> weekdays.at(from)).or(() -> calendar.at(from));
     }
 
     static Optional<DatePhrase> day(int from, int to, LocalDate day) {
         return Optional.of(new DatePhrase(from, to, day, Optional.<LocalTime>empty(), Form.DAY));
-    }
-
-    static Optional<DatePhrase> end(int from, int to, LocalDate day) {
-        return Optional.of(new DatePhrase(from, to, day, Optional.empty(), Form.END));
     }
 
     static Optional<DatePhrase> past(DateContext context, int from, int to) {

@@ -68,9 +68,7 @@ final class Plans {
                 at++;
             }
             boolean bare = i == 0 && sentence.at(1).is("now", "it", "them", "that", "this");
-            if ((mine || bare)
-                    && sentence.norm(at).endsWith("ing")
-                    && !WordClass.HANDING_OVER.has(sentence, at)) {
+            if ((mine || bare) && sentence.norm(at).endsWith("ing") && !WordClass.HANDING_OVER.has(sentence, at)) {
                 return true;
             }
         }
@@ -111,7 +109,9 @@ final class Plans {
     private static boolean isWhatAndByWhen(ReadSentence read) {
         Sentence sentence = read.sentence();
         DatePhrase last = read.dates().get(read.dates().size() - 1);
-        if (sentence.size() > LONGEST_FRAGMENT || last.toExclusive() < sentence.size() || last.form() == DatePhrase.Form.TIME) {
+        if (sentence.size() > LONGEST_FRAGMENT
+                || last.toExclusive() < sentence.size()
+                || last.form() == DatePhrase.Form.TIME) {
             return false;
         }
         for (int i = 0; i < last.fromInclusive(); i++) {
@@ -152,10 +152,8 @@ final class Plans {
             return true;
         }
         String before = sentence.norm(at - 1);
-        boolean will = before.equals("will")
-                || before.equals("shall")
-                || before.equals("should")
-                || before.endsWith("'ll");
+        boolean will =
+                before.equals("will") || before.equals("shall") || before.equals("should") || before.endsWith("'ll");
         if (will && norm.equals("be")) {
             // "They'll be ready by Wednesday"; what "will be with you" is on its way.
             return !sentence.norm(at + 1).equals("with");

@@ -126,7 +126,11 @@ public final class Reader {
     }
 
     private DateContext contextOf(MessageToRead message) {
-        return new DateContext(LocalDateTime.ofInstant(message.sentAt(), zone), workingTime, monthFirst);
+        return new DateContext(
+                LocalDateTime.ofInstant(message.sentAt(), zone),
+                workingTime,
+                monthFirst,
+                hearing.language().days());
     }
 
     private List<ReadSentence> ownSentences(MessageToRead message, DateContext context) {

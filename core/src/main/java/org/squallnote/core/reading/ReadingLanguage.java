@@ -1,6 +1,8 @@
 package org.squallnote.core.reading;
 
+import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.rule.RuleBook;
+import org.squallnote.core.rule.TermBook;
 import org.squallnote.core.text.PhraseBook;
 
 /**
@@ -10,10 +12,11 @@ import org.squallnote.core.text.PhraseBook;
  *     label; and the words by their classes
  * @param purposes what a date is for
  * @param besides whether a sentence that asks nothing itself sets the day of an ask beside it
+ * @param days how days are named by words
  */
-record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides) {
+record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides, TermBook days) {
 
-    static final ReadingLanguage ENGLISH = beside(ReadingLanguage.class, "");
+    static final ReadingLanguage ENGLISH = beside(ReadingLanguage.class, "", DateContext.ENGLISH);
 
     /**
      * Reads the files of a language.
@@ -21,11 +24,16 @@ record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides) 
      * @param folder where they lie below the folder of the class, with a stroke at its end; empty for that folder itself
      */
     static ReadingLanguage beside(Class<?> beside, String folder) {
+        return beside(beside, folder, TermBook.of(beside, folder + "dates.rules"));
+    }
+
+    private static ReadingLanguage beside(Class<?> beside, String folder, TermBook days) {
         PhraseBook phrases = PhraseBook.of(
                 beside, folder + "words.txt", folder + "asks.rules", folder + "no-asks.rules", folder + "acts.rules");
         return new ReadingLanguage(
                 phrases,
                 RuleBook.of(beside, folder + "date-purposes.rules", phrases.classes()),
-                RuleBook.of(beside, folder + "dated-sentences.rules", phrases.classes()));
+                RuleBook.of(beside, folder + "dated-sentences.rules", phrases.classes()),
+                days);
     }
 }

@@ -50,6 +50,11 @@ public final class ReadingRules {
                 .toList();
     }
 
+    /** How days are named by words. */
+    public static List<Rule> ofDays() {
+        return ReadingLanguage.ENGLISH.days().rules();
+    }
+
     /** The forms of all rules about words, in the order of their lists. */
     public static List<PhraseOrigin> ofWords() {
         return ReadingLanguage.ENGLISH.phrases().origins();

@@ -52,7 +52,8 @@ final class Softness {
             return false;
         }
         for (int i = from - 1; i >= 0 && parts.unitOf(i) == parts.unitOf(from); i--) {
-            boolean asking = sentence.norm(i).equals("ask") && !sentence.norm(i + 1).equals("you");
+            boolean asking =
+                    sentence.norm(i).equals("ask") && !sentence.norm(i + 1).equals("you");
             if (asking || sentence.at(i).is("know", "tell", "confirm", "say")) {
                 return true;
             }

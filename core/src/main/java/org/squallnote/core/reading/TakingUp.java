@@ -107,8 +107,7 @@ public record TakingUp(
     /** "I have one too"; "could I have one too?" hands nothing over. */
     static boolean fulfils(ReadSentence read) {
         return !read.sentence().isQuestion()
-                && read.acts().stream()
-                        .anyMatch(act -> act.label().equals("fulfils") && !isPartOfAPlan(read, act));
+                && read.acts().stream().anyMatch(act -> act.label().equals("fulfils") && !isPartOfAPlan(read, act));
     }
 
     /** "It's in the works": not where it is. */

@@ -61,7 +61,9 @@ record Element(
         /** The sentence ends here. */
         LAST,
         /** Here the words begin that belong to what is found. */
-        BEGINS
+        BEGINS,
+        /** Here they end. */
+        ENDS
     }
 
     /** A gap spans so many words at the most, so that a pattern looks at a bounded stretch. */
@@ -78,6 +80,7 @@ record Element(
             case "$" -> mark(Sort.CLOSES);
             case "$$" -> mark(Sort.LAST);
             case ">" -> mark(Sort.BEGINS);
+            case "<" -> mark(Sort.ENDS);
             case "~" -> gap(Sort.BETWEEN, "=<between>", lexicon);
             default -> wordOrGap(piece, lexicon);
         };
@@ -150,13 +153,21 @@ record Element(
         return sort == Sort.WORD && !optional && !negated && endings.isEmpty();
     }
 
+    /** The kind of words that it stands for. */
+    String kind() {
+        return endings.get(0);
+    }
+
     /** Whether it can stand for the word at that place. */
     boolean takes(Setting setting, int place) {
         Sentence sentence = setting.sentence();
-        if (place < 0 || place >= sentence.size()) {
-            return false;
-        }
-        return sort == Sort.KIND ? setting.isKind(endings.get(0), place) : isOne(sentence, place) != negated;
+        boolean inside = place >= 0 && place < sentence.size();
+        return sort == Sort.KIND ? inside && setting.isKind(kind(), place) : takesWord(sentence, place);
+    }
+
+    /** Whether the word at that place of a sentence is one that it stands for. */
+    boolean takesWord(Sentence sentence, int place) {
+        return place >= 0 && place < sentence.size() && isOne(sentence, place) != negated;
     }
 
     private boolean isOne(Sentence sentence, int place) {

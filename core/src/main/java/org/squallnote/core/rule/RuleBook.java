@@ -1,8 +1,6 @@
 package org.squallnote.core.rule;
 
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,12 +41,10 @@ public final class RuleBook {
      */
     public record Found(Rule rule, int begin, List<Rule> passed) {}
 
-    private final List<Group> groups = new ArrayList<>();
-    private final Lexicon lexicon;
-    private @Nullable RuleDraft draft;
+    private final List<Group> groups;
 
-    private RuleBook(Lexicon lexicon) {
-        this.lexicon = lexicon;
+    private RuleBook(List<Group> groups) {
+        this.groups = groups;
     }
 
     /**
@@ -63,41 +59,19 @@ public final class RuleBook {
 
     /** The same from its lines, without remarks and white space at their ends. */
     static RuleBook of(List<String> lines, Map<String, Set<String>> classes) {
-        RuleBook book = new RuleBook(new Lexicon(classes));
-        lines.forEach(book::take);
-        book.close();
-        Set<String> ids = new HashSet<>();
-        book.rules().forEach(rule -> {
-            if (!ids.add(rule.id())) {
-                throw new IllegalStateException("Two rules are called " + rule.id());
-            }
-        });
-        return book;
+        RuleFile file = new RuleFile(lines, classes);
+        return new RuleBook(file.groups().stream()
+                .map(group -> compiled(group, way(group.way()), file.lexicon()))
+                .toList());
     }
 
-    private void take(String line) {
-        int space = line.indexOf(' ');
-        String key = space < 0 ? line : line.substring(0, space);
-        String rest = space < 0 ? "" : line.substring(space).strip();
-        switch (key) {
-            case "words" -> lexicon.add(rest);
-            case "group" -> {
-                close();
-                int colon = rest.indexOf(':');
-                groups.add(new Group(
-                        rest.substring(0, colon), way(rest.substring(colon + 1).strip()), new ArrayList<>()));
-            }
-            case "rule" -> {
-                close();
-                draft = new RuleDraft(rest);
-            }
-            default -> {
-                if (draft == null) {
-                    throw new IllegalStateException("This line belongs to no rule: " + line);
-                }
-                draft.take(key, rest);
-            }
-        }
+    private static Group compiled(RuleFile.Group group, Way way, Lexicon lexicon) {
+        return new Group(
+                group.name(),
+                way,
+                group.rules().stream()
+                        .map(rule -> new CompiledRule(rule, way != Way.IN_ORDER, lexicon))
+                        .toList());
     }
 
     private static Way way(String words) {
@@ -111,17 +85,6 @@ public final class RuleBook {
         };
     }
 
-    private Group last() {
-        return groups.get(groups.size() - 1);
-    }
-
-    private void close() {
-        if (draft != null) {
-            last().rules().add(new CompiledRule(draft.build(), last().way() != Way.IN_ORDER, lexicon));
-            draft = null;
-        }
-    }
-
     /** All rules, in their order. */
     public List<Rule> rules() {
         return groups.stream()
@@ -132,14 +95,14 @@ public final class RuleBook {
 
     /** The same rules but one: what would be without it. */
     public RuleBook without(String id) {
-        RuleBook book = new RuleBook(lexicon);
-        groups.forEach(group -> book.groups.add(new Group(
-                group.name(),
-                group.way(),
-                group.rules().stream()
-                        .filter(each -> !each.rule().id().equals(id))
-                        .toList())));
-        return book;
+        return new RuleBook(groups.stream()
+                .map(group -> new Group(
+                        group.name(),
+                        group.way(),
+                        group.rules().stream()
+                                .filter(each -> !each.rule().id().equals(id))
+                                .toList()))
+                .toList());
     }
 
     /** What is decided about a date; nothing where no rule holds. */

@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,6 +62,21 @@ class SecondLanguageTest {
                 .isEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "heute, 2026-03-10",
+        "morgen, 2026-03-11",
+        "Ende der Woche, 2026-03-13",
+        "tomorrow,",
+        "the end of the week,"
+    })
+    void namesDaysByItsOwnWords(String day, LocalDate meant) {
+        assertThat(read("Kannst du mir die Liste schicken? Bis " + day)
+                        .replyBy()
+                        .map(Deadline::day))
+                .isEqualTo(Optional.ofNullable(meant));
+    }
+
     @Test
     void tellsWhatElseAWriterDoes() {
         Reading promise = read("Ich schicke dir die Liste am 2026-03-27");
@@ -98,6 +114,6 @@ class SecondLanguageTest {
     void twentyRulesAreALanguage() {
         long ofWords = forms().map(PhraseOrigin::name).distinct().count();
         Stream<Rule> ofDates = Stream.concat(GERMAN.purposes().rules().stream(), GERMAN.besides().rules().stream());
-        assertThat(ofWords + ofDates.count()).isBetween(20L, 25L);
+        assertThat(ofWords + ofDates.count() + GERMAN.days().rules().size()).isBetween(20L, 30L);
     }
 }

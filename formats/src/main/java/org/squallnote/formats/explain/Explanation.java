@@ -101,7 +101,7 @@ final class Explanation {
      */
     static List<String> ofRules(String words) {
         List<String> lines = new ArrayList<>();
-        ReadingRules.ofDates().stream()
+        Stream.concat(ReadingRules.ofDays().stream(), ReadingRules.ofDates().stream())
                 .filter(rule -> rule.id().contains(words))
                 .forEach(rule -> lines.add(of(rule)));
         Stream.of(ReadingRules.ofDatesNamedBefore())

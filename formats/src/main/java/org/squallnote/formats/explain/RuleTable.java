@@ -22,16 +22,19 @@ final class RuleTable {
         List<String> lines = new ArrayList<>(List.of("| rule | forms | as in | but not |", "|---|---:|---|---|"));
         byRule(ReadingRules.ofWords()).forEach((name, forms) -> lines.add(row(name, forms)));
         ReadingRules.ofShapes().forEach(shape -> lines.add(row(shape)));
-        for (Rule rule : ReadingRules.ofDates()) {
-            lines.add(row(
-                    rule.id(),
-                    Integer.toString(rule.takes().size()),
-                    rule.yes().get(0),
-                    rule.no().stream().findFirst().orElse("")));
-        }
+        ReadingRules.ofDays().forEach(rule -> lines.add(row(rule)));
+        ReadingRules.ofDates().forEach(rule -> lines.add(row(rule)));
         lines.add(row(ReadingRules.ofDatesNamedBefore()));
         byRule(TurnRules.ofWords()).forEach((name, forms) -> lines.add(row(name, forms)));
         return lines;
+    }
+
+    private static String row(Rule rule) {
+        return row(
+                rule.id(),
+                Integer.toString(rule.takes().size()),
+                rule.yes().get(0),
+                rule.no().stream().findFirst().orElse(""));
     }
 
     private static String row(String name, List<PhraseOrigin> forms) {

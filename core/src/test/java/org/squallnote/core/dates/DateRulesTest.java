@@ -1,0 +1,44 @@
+package org.squallnote.core.dates;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.squallnote.core.rule.Rule;
+import org.squallnote.core.rule.TermBook;
+import org.squallnote.core.text.SentenceSplitter;
+import org.squallnote.core.time.WorkingTime;
+
+/** Each rule of {@code dates.rules} is needed: without it, its example names other days. */
+class DateRulesTest {
+
+    static Stream<Rule> rules() {
+        return DateContext.ENGLISH.rules().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("rules")
+    void isNeededForItsExamples(Rule rule) {
+        for (String example : rule.yes()) {
+            assertThat(datesIn(example, DateContext.ENGLISH)).as(example).isNotEmpty();
+            assertThat(datesIn(example, DateContext.ENGLISH.without(rule.id())))
+                    .as(example + " without " + rule.id())
+                    .isNotEqualTo(datesIn(example, DateContext.ENGLISH));
+        }
+    }
+
+    private static List<DatePhrase> datesIn(String text, TermBook terms) {
+        DateContext context = new DateContext(
+                LocalDateTime.of(2026, 3, 10, 10, 20),
+                WorkingTime.officeHours(ZoneId.of("Europe/London")),
+                false,
+                terms);
+        return SentenceSplitter.split(text).stream()
+                .flatMap(sentence -> DateScanner.in(sentence, context).stream())
+                .toList();
+    }
+}
