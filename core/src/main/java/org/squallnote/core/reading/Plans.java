@@ -136,6 +136,9 @@ final class Plans {
         }
         for (int i = 0; i < read.sentence().size(); i++) {
             int at = i;
+            if (i > 0 && read.sentence().at(i).followsMark() && WordClass.OPENS_A_CONDITION.has(read.sentence(), i)) {
+                return true; // "Tonight, when the children are in bed."
+            }
             boolean dated =
                     read.dates().stream().anyMatch(phrase -> phrase.fromInclusive() <= at && at < phrase.toExclusive());
             if (!dated && !WordClass.AROUND_A_TIME.has(read.sentence(), i)) {

@@ -101,7 +101,14 @@ public record TakingUp(
 
     /** "It's almost ready", "not before Thursday". */
     private static boolean isUnderWay(ReadSentence read) {
-        return !read.sentence().isQuestion() && read.found().isEmpty() && read.has("plans");
+        // "You will find them on our site" tells where they are.
+        return !read.sentence().isQuestion()
+                && read.found().isEmpty()
+                && read.acts().stream()
+                        .anyMatch(act -> act.label().equals("plans")
+                                && !read.sentence()
+                                        .norm(act.fromInclusive() - 1)
+                                        .equals("you"));
     }
 
     /** "I have one too"; "could I have one too?" hands nothing over. */
