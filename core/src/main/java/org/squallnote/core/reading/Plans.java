@@ -59,8 +59,11 @@ final class Plans {
         return found;
     }
 
-    /** "I'm comparing prices", "ordering now", but not "I'm attaching it". */
+    /** "Printing.", "I'm comparing prices", "ordering now", but not "I'm attaching it". */
     private static boolean isBeingDone(Sentence sentence) {
+        if (sentence.size() == 1) {
+            return WordClass.IN_THE_WORKS.has(sentence, 0);
+        }
         for (int i = 0; i < sentence.size() - 1; i++) {
             boolean mine = sentence.at(i).is("i'm", "we're");
             int at = mine ? i + 1 : i;
