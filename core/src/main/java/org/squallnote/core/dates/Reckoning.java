@@ -56,7 +56,9 @@ final class Reckoning {
                 switch (said[0]) {
                     case "next" ->
                         today.with(TemporalAdjusters.nextOrSame(DayOfWeek.valueOf(last.toUpperCase(Locale.ROOT))));
-                    case "feast" -> feast(MonthDay.of(Integer.parseInt(said[1]), Integer.parseInt(last)));
+                    case "feast" ->
+                        next(MonthDay.of(Integer.parseInt(said[1]), Integer.parseInt(last))
+                                .atYear(today.getYear()));
                     case "easter" -> fromEaster(Integer.parseInt(last));
                     case "end" -> words.equals("end of year") ? ends.ofYear() : endOfQuarter(last, term);
                     default -> throw new IllegalStateException("No day is reckoned so: " + words);
@@ -98,10 +100,7 @@ final class Reckoning {
                 ? DateWords.month(sentence.norm(term.from()).substring("mid-".length()))
                 : DateWords.month(sentence, whole);
         LocalDate inMonth = today.withDayOfMonth(1).withMonth(month);
-        LocalDate over = whole == null
-                ? inMonth.withDayOfMonth(MIDDLE_OF_A_MONTH)
-                : inMonth.with(TemporalAdjusters.lastDayOfMonth());
-        return over.isBefore(today) ? inMonth.plusYears(1) : inMonth;
+        return whole == null ? next(inMonth.withDayOfMonth(MIDDLE_OF_A_MONTH)) : nextMonth(inMonth);
     }
 
     private LocalDate endOfQuarter(String which, Term term) {
@@ -110,9 +109,7 @@ final class Reckoning {
             return ends.ofMonth(today.withDayOfMonth(1).withMonth(lastMonth));
         }
         int quarter = sentence.norm(term.kinds().getOrDefault("quarter", 0)).charAt(1) - '0';
-        LocalDate inMonth = today.withDayOfMonth(1).withMonth(3 * quarter);
-        boolean over = inMonth.with(TemporalAdjusters.lastDayOfMonth()).isBefore(today);
-        return ends.ofMonth(over ? inMonth.plusYears(1) : inMonth);
+        return ends.ofMonth(nextMonth(today.withDayOfMonth(1).withMonth(3 * quarter)));
     }
 
     private Optional<LocalDate> weekdayInMonth(String words, Term term) {
@@ -133,9 +130,15 @@ final class Reckoning {
         return date.getMonth() == month.getMonth() ? Optional.of(date) : Optional.empty();
     }
 
-    private LocalDate feast(MonthDay day) {
-        LocalDate date = day.atYear(today.getYear());
-        return date.isBefore(today) ? date.plusYears(1) : date;
+    /** This year's day or, once it is over, the next year's. */
+    private LocalDate next(LocalDate day) {
+        return day.isBefore(today) ? day.plusYears(1) : day;
+    }
+
+    /** The same of a month, which is over with its last day. */
+    private LocalDate nextMonth(LocalDate inMonth) {
+        boolean over = inMonth.with(TemporalAdjusters.lastDayOfMonth()).isBefore(today);
+        return over ? inMonth.plusYears(1) : inMonth;
     }
 
     private LocalDate fromEaster(int days) {

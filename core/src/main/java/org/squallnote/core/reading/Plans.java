@@ -9,7 +9,7 @@ import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.WordClass;
 
-/** Knows a sentence that says what happens at a time to come: "the post takes it along on Monday", "in an hour". */
+/** Knows a sentence that says how far a thing has come, or what happens at a time to come: "in an hour". */
 final class Plans {
 
     private static final int LONGEST_FRAGMENT = 8;
@@ -24,7 +24,7 @@ final class Plans {
         if (sentence.isQuestion() || !read.found().isEmpty()) {
             return false;
         }
-        if (isOnlyACondition(sentence) || isBeingDone(sentence)) {
+        if (isSaid(read) || isOnlyACondition(sentence) || isBeingDone(sentence)) {
             return true;
         }
         if (lastAhead(read, context).isEmpty()) {
@@ -57,6 +57,13 @@ final class Plans {
             }
         }
         return found;
+    }
+
+    /** "It's almost ready", "not before Thursday"; "you will find them on our site" tells where they are. */
+    private static boolean isSaid(ReadSentence read) {
+        return read.acts().stream()
+                .anyMatch(act -> act.label().equals("plans")
+                        && !read.sentence().norm(act.fromInclusive() - 1).equals("you"));
     }
 
     /** "Printing.", "I'm comparing prices", "ordering now", but not "I'm attaching it". */

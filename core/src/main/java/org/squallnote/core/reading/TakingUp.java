@@ -80,7 +80,7 @@ public record TakingUp(
                 leavesIt |= others.isPresent();
                 handsTo = others.filter(some -> !some.isEmpty()).orElse(handsTo);
             }
-            if (said.size() <= LONGEST && (Plans.isOne(read, context) || isUnderWay(read))) {
+            if (said.size() <= LONGEST && Plans.isOne(read, context)) {
                 plans = true;
                 by = by.or(() -> Plans.lastAhead(read, context));
             }
@@ -97,18 +97,6 @@ public record TakingUp(
                 opensWithYes(said),
                 leavesIt && !fulfils,
                 handsTo);
-    }
-
-    /** "It's almost ready", "not before Thursday". */
-    private static boolean isUnderWay(ReadSentence read) {
-        // "You will find them on our site" tells where they are.
-        return !read.sentence().isQuestion()
-                && read.found().isEmpty()
-                && read.acts().stream()
-                        .anyMatch(act -> act.label().equals("plans")
-                                && !read.sentence()
-                                        .norm(act.fromInclusive() - 1)
-                                        .equals("you"));
     }
 
     /** "I have one too"; "could I have one too?" hands nothing over. */

@@ -31,7 +31,9 @@ final class Sequence {
         int begins = all.indexOf(Element.of(">", lexicon));
         before = all.subList(0, Math.max(begins, 0)).toArray(Element[]::new);
         elements = all.subList(begins + 1, all.size()).toArray(Element[]::new);
-        if (elements.length == 0) {
+        boolean readable = Stream.of(before).allMatch(one -> one.sort() == Element.Sort.WORD)
+                && Stream.of(elements).allMatch(Sequence::canStandHere);
+        if (elements.length == 0 || !readable) {
             throw new IllegalStateException("This names nothing: " + line);
         }
         List<Element> beginning = from(0);
@@ -46,6 +48,13 @@ final class Sequence {
         boolean alone = IntStream.range(0, beginning.size())
                 .anyMatch(i -> Stream.of(elements).skip(i + 1L).allMatch(Element::optional));
         second = alone || behind.stream().anyMatch(Sequence::isOpen) ? null : wordsOf(behind);
+    }
+
+    private static boolean canStandHere(Element element) {
+        return switch (element.sort()) {
+            case WORD, KIND, ENDS -> true;
+            default -> false;
+        };
     }
 
     /** The elements that can stand next behind so many. */

@@ -65,16 +65,24 @@ public final class TermBook {
     static TermBook of(List<String> lines) {
         RuleFile rules = new RuleFile(lines, Map.of());
         Map<String, Group> groups = new LinkedHashMap<>();
-        rules.groups()
-                .forEach(group -> groups.put(
-                        group.name(),
-                        Group.of(group.rules().stream()
-                                .map(rule -> compiled(rule, rules.lexicon()))
-                                .toList())));
+        for (RuleFile.Group group : rules.groups()) {
+            if (!group.way().equals("in order")) {
+                throw new IllegalStateException("What is named is looked for in order: " + group.name());
+            }
+            groups.put(
+                    group.name(),
+                    Group.of(group.rules().stream()
+                            .map(rule -> compiled(rule, rules.lexicon()))
+                            .toList()));
+        }
         return new TermBook(groups);
     }
 
     private static CompiledTerm compiled(Rule rule, Lexicon lexicon) {
+        if (!rule.not().isEmpty() || !rule.when().isEmpty()) {
+            throw new IllegalStateException(
+                    "A rule that names something has no exceptions or conditions: " + rule.id());
+        }
         return new CompiledTerm(
                 rule,
                 rule.takes().stream().map(line -> new Sequence(line, lexicon)).toArray(Sequence[]::new));

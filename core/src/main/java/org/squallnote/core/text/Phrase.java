@@ -15,9 +15,9 @@ import java.util.stream.Stream;
  *
  * <p>Its elements, apart by spaces: {@code word}; {@code one|or|other}; {@code <set>} for any word of a set;
  * {@code [..]} around one of these where it may be missing; {@code *} for any one word; {@code *ed|en} for one that ends
- * so; {@code !one|or} for one that is none of these; {@code ..} for up to {@value #LONGEST_GAP} words without a strong mark between; {@code ^} at the front where the
- * phrase has to start a part of the sentence, {@code $} at the end where it has to end one; {@code >} before the words
- * that say what is wanted; {@code ,} where a mark has to stand.
+ * so; {@code !one|or} for one that is none of these; {@code ..} for up to {@value #LONGEST_GAP} words without a strong
+ * mark between; {@code ^} at the front where the phrase has to start a part of the sentence, {@code $} at the end where it
+ * has to end one; {@code >} before the words that say what is wanted; {@code ,} where a mark has to stand.
  */
 final class Phrase {
 

@@ -379,8 +379,15 @@ final class TurnStep {
         return (elsewhere || choice)
                 && debts.stream()
                         .filter(debt -> event.isAddressedTo(debt.to().address())
-                                && event.facts().asked().contains(debt.to().address()))
+                                && asksOnly(event.facts(), debt.to().address()))
                         .anyMatch(debt -> elsewhere || Wanted.asksWhichOf(debt.what()));
+    }
+
+    /** Whether nobody else is asked by name. */
+    private static boolean asksOnly(Facts facts, String address) {
+        return facts.askedByName()
+                ? facts.asked().equals(Set.of(address))
+                : facts.asked().contains(address);
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */

@@ -24,7 +24,7 @@ class RuleUseTest {
 
     private static final Pattern TEXT = Pattern.compile("\"text\": ?\"((?:[^\"\\\\]|\\\\.)*)\"");
 
-    /** Of a hundred rules so many may; it is to be ten. */
+    /** Of a hundred rules so many may. How days are named is not counted: each part of each period is a rule. */
     private static final int MOST_OF_A_HUNDRED = 10;
 
     private static Stream<String> texts() {

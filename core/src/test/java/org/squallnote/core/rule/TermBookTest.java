@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.SentenceSplitter;
@@ -70,5 +72,24 @@ class TermBookTest {
                         () -> book("group things: in order", "rule boat.of", "takes {colour} boat", "gives x", "yes x"))
                 .withMessageContaining("{colour} boat");
         assertThatIllegalStateException().isThrownBy(() -> book("takes a boat")).withMessageContaining("no rule");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"takes the .. boat", "takes ^ boat", "takes {colour} > boat", "takes >"})
+    void whatCannotStandInIt(String takes) {
+        assertThatIllegalStateException()
+                .isThrownBy(() -> book("group things: in order", "rule boat.of", takes, "gives x", "yes x"))
+                .withMessageContaining("names nothing");
+    }
+
+    @Test
+    void knowsNoOtherWayAndNoExceptions() {
+        assertThatIllegalStateException()
+                .isThrownBy(() -> book("group things: nearest before"))
+                .withMessageContaining("in order");
+        assertThatIllegalStateException()
+                .isThrownBy(() -> book(
+                        "group things: in order", "rule boat.of", "takes a boat", "not my boat", "gives x", "yes x"))
+                .withMessageContaining("boat.of");
     }
 }
