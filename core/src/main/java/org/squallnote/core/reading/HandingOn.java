@@ -72,14 +72,13 @@ final class HandingOn {
                         .is("then", "also", "now", "definitely", "personally", "happily", "gladly", "soon")) {
             verb++;
         }
-        // "Mr Abney will be with you tomorrow" says who comes, and not who will answer.
-        boolean comes =
-                sentence.norm(verb).equals("be") && sentence.norm(verb + 1).equals("with");
-        if (comes || !WordClass.ANSWERING.has(sentence, verb)) {
+        if (!WordClass.ANSWERING.has(sentence, verb)) {
             return false;
         }
+        // "Mr Abney will be with you tomorrow", "the lorry will be at your gate": who comes, and not who will answer.
+        boolean be = sentence.at(verb).is("be");
         for (int i = verb; i < sentence.size(); i++) {
-            if (sentence.at(i).is("you", "your", "touch")) {
+            if (be ? sentence.at(i).is("touch", "back") : sentence.at(i).is("you", "your", "touch")) {
                 return true;
             }
         }

@@ -66,8 +66,11 @@ final class QuestionShapes {
     /** Whether a word and those behind it begin as questions do. */
     boolean isOne(int i) {
         String norm = sentence.norm(i);
-        boolean preposition =
-                WordClass.QUESTION_WORD.has(sentence, i + 1) && norm.length() <= 5 && !Clauses.isLeadIn(sentence, i);
+        // "At what time"; in "Tom, how are you?" a name stands before it.
+        boolean preposition = WordClass.QUESTION_WORD.has(sentence, i + 1)
+                && !sentence.at(i + 1).followsMark()
+                && norm.length() <= 5
+                && !Clauses.isLeadIn(sentence, i);
         return WordClass.AUXILIARY.has(sentence, i)
                 || WordClass.QUESTION_WORD.has(sentence, i)
                 || WordClass.QUESTION_IS.has(sentence, i)

@@ -32,7 +32,7 @@ final class QuestionsBack {
             boolean allows = read.has("willing") && read.sentence().hasWord("you");
             boolean aside = (read.consistsOf("thanks", "willing", "praise", "apology") && !allows)
                     || read.has("introduction")
-                    || read.has("reason")
+                    || (read.has("reason") && !read.sentence().at(0).is("no", "nope"))
                     || (promises.in(read).isPresent() && read.found().isEmpty())
                     || (asked && isReasonBehind(read))
                     || (may && isObstacle(read))
