@@ -123,7 +123,9 @@ final class Imperatives {
 
     private boolean looksLikeObject(int at) {
         String norm = sentence.norm(at);
-        return !WordClass.NO_OBJECT.has(sentence, at) && (!norm.endsWith("ed") || isBeforeANoun(at + 1));
+        // "Clear and short."
+        boolean joins = Clauses.isConjunction(sentence, at) && !WordClass.IMPERATIVE.has(sentence, at + 1);
+        return !joins && !WordClass.NO_OBJECT.has(sentence, at) && (!norm.endsWith("ed") || isBeforeANoun(at + 1));
     }
 
     /** "circulate revised plans", not "check finished on Friday". */

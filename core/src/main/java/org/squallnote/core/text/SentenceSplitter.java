@@ -17,6 +17,15 @@ import org.jspecify.annotations.Nullable;
 public final class SentenceSplitter {
 
     /** A line at least this long that ends without a mark was probably wrapped by the mail program. */
+    private static final int FIRST_FACE = 0x1F600;
+
+    private static final int LAST_FACE = 0x1F64F;
+    private static final int FIRST_HAND = 0x1F446;
+    private static final int LAST_HAND = 0x1F44F;
+
+    /** Joins pictures to one. */
+    private static final char JOINER = '\u200d';
+
     private static final int WRAPPED_LINE = 55;
 
     /** No sentence has more words than this; longer ones are cut. */
@@ -245,6 +254,9 @@ public final class SentenceSplitter {
             case '%', '‰', '€', '£', '$', '°' -> amount(c, i + 1 < to && Letters.isDigit(chars[i + 1]));
             default -> {
                 if (isPicture(c)) {
+                    if (isFace(i) && isWordBehindPictures(i)) {
+                        endSentence(Word.NOTHING);
+                    }
                     stronger('*');
                 }
             }
@@ -277,6 +289,23 @@ public final class SentenceSplitter {
     public static boolean isPicture(char c) {
         int type = Character.getType(c);
         return type == Character.SURROGATE || type == Character.OTHER_SYMBOL || type == Character.NON_SPACING_MARK;
+    }
+
+    /** Whether a face or a hand stands there: behind it something else is said, as behind a full stop. */
+    private boolean isFace(int at) {
+        if (at + 1 >= chars.length || !Character.isSurrogatePair(chars[at], chars[at + 1])) {
+            return false;
+        }
+        int face = Character.toCodePoint(chars[at], chars[at + 1]);
+        return (face >= FIRST_FACE && face <= LAST_FACE) || (face >= FIRST_HAND && face <= LAST_HAND);
+    }
+
+    private boolean isWordBehindPictures(int at) {
+        int i = at;
+        while (i < chars.length && (isPicture(chars[i]) || chars[i] == ' ' || chars[i] == JOINER)) {
+            i++;
+        }
+        return i < chars.length && Letters.isLetterOrDigit(chars[i]);
     }
 
     private void stronger(char next) {

@@ -431,7 +431,7 @@ final class TurnStep {
                 debts.remove(i);
             }
         }
-        if (facts.promises() && !owed) {
+        if (facts.promises() && !owed && !Wanted.isToldToOthers(facts.promised())) {
             Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
             debts.add(Debt.ofPromise(event, to, facts.promised(), facts.promisedBy()));
         }
