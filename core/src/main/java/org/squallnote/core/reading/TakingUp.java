@@ -21,6 +21,7 @@ import org.squallnote.core.text.WordClass;
  * @param proposes whether all that it asks is whether something else would do ("how about Thursday?")
  * @param arrived whether it says that something has come
  * @param opensWithYes whether it says yes before anything else
+ * @param overtaken whether it says that what was asked for is there already or has fallen away
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
  * @param handsTo their addresses, where they are known
  */
@@ -33,12 +34,13 @@ public record TakingUp(
         boolean proposes,
         boolean arrived,
         boolean opensWithYes,
+        boolean overtaken,
         boolean leavesIt,
         Set<String> handsTo) {
 
     /** Takes up nothing. */
     public static final TakingUp NOTHING =
-            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, false, Set.of());
+            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, false, false, Set.of());
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
@@ -58,6 +60,7 @@ public record TakingUp(
         boolean denies = false;
         boolean proposes = said.stream().anyMatch(read -> read.sentence().isQuestion());
         boolean arrived = false;
+        boolean overtaken = said.stream().anyMatch(Overtaken::isSaid);
         boolean leavesIt = false;
         Set<String> named = Set.of();
         int looked = 0;
@@ -95,6 +98,7 @@ public record TakingUp(
                 proposes,
                 arrived,
                 opensWithYes(said),
+                overtaken,
                 leavesIt && !fulfils,
                 handsTo);
     }

@@ -77,6 +77,7 @@ public enum WordClass {
     LEAD_IN,
     /** What is asked for with "let me". */
     LET_ME,
+    LIMITING,
     /** What is thanked for before anything is said. */
     MESSAGE,
     MODAL,

@@ -51,6 +51,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param proposes whether it asks whether something else would do
  * @param arrived whether it says that something has come
  * @param opensWithYes whether it says yes before anything else
+ * @param overtaken whether it says that what was asked for is there already or has fallen away
  * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
@@ -87,6 +88,7 @@ public record Facts(
         boolean proposes,
         boolean arrived,
         boolean opensWithYes,
+        boolean overtaken,
         Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
@@ -177,6 +179,7 @@ public record Facts(
                 .proposes(reading.takingUp().proposes())
                 .arrived(reading.takingUp().arrived())
                 .opensWithYes(reading.takingUp().opensWithYes())
+                .overtaken(reading.takingUp().overtaken())
                 .handsTo(reading.takingUp().handsTo())
                 .returnsOn(reading.returnsOn())
                 .failedRecipients(reading.failedRecipients())

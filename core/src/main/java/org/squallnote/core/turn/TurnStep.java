@@ -116,7 +116,7 @@ final class TurnStep {
 
     private void incoming(TurnEvent event) {
         Facts facts = event.facts();
-        if (facts.withdraws()) {
+        if (facts.withdraws() || isOvertaken(event)) {
             new TakenBack(earlier, debts, paused).by(event);
         }
         if (facts.arrived()) {
@@ -149,6 +149,28 @@ final class TurnStep {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
         }
+    }
+
+    /** "Hal had a copy", from whoever asked me and has nothing to answer: what they tell an answer is about that. */
+    private boolean isOvertaken(TurnEvent event) {
+        Facts facts = event.facts();
+        return facts.overtaken()
+                && !facts.asksMe()
+                && !facts.putsOff("")
+                && !awaiting.has(event.from())
+                && paused.stream().noneMatch(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    /** The same from me. */
+    private boolean needsItNoMore(TurnEvent event) {
+        Facts facts = event.facts();
+        return facts.overtaken()
+                && facts.asked().isEmpty()
+                && !facts.putsOff("")
+                && asking.stream()
+                        .noneMatch(one -> event.isAddressedTo(one.party().address()))
+                && debts.stream()
+                        .noneMatch(debt -> event.isAddressedTo(debt.to().address()));
     }
 
     /** The shared mailbox that I wrote to and for which somebody writes: another of its readers may keep the promise. */
@@ -341,7 +363,7 @@ final class TurnStep {
             awaited.replaceAll(one -> isReminded(event, one) ? one.writtenTo(event.sentAt(), true) : one);
             return;
         }
-        if (facts.withdraws()) {
+        if (facts.withdraws() || needsItNoMore(event)) {
             awaited.removeIf(one -> event.isAddressedTo(one.party().address()));
             asking.removeIf(one -> event.isAddressedTo(one.party().address()));
         }

@@ -1,0 +1,46 @@
+package org.squallnote.core.reading;
+
+import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
+
+/** Knows a sentence that says that what was asked for is there already or has fallen away: "Hal has a copy", "it's off". */
+final class Overtaken {
+
+    private Overtaken() {}
+
+    static boolean isSaid(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        if (sentence.isQuestion() || !read.asks().isEmpty()) {
+            return false;
+        }
+        for (PhraseMatch act : read.acts()) {
+            if (act.label().equals("overtaken")
+                    && !isSaidOfOthers(sentence, act)
+                    && !isLimited(sentence, act.toExclusive())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** "You sent it to me"; with a rule about others also "I did it", which tells what the writer has done for somebody. */
+    private static boolean isSaidOfOthers(Sentence sentence, PhraseMatch act) {
+        int before = act.fromInclusive() - 1;
+        boolean ofOthers = act.origin().name().startsWith("overtaken.others");
+        return before < 0
+                ? ofOthers
+                : sentence.at(before).is("you", "you've", "you'd", "you'll")
+                        || (ofOthers && sentence.at(before).is("i", "we", "i've", "we've", "i'd", "we'd", "to"));
+    }
+
+    /** "I've found the old one, but I need the new one", "everything but the list". */
+    private static boolean isLimited(Sentence sentence, int from) {
+        for (int i = from; i < sentence.size(); i++) {
+            if (WordClass.LIMITING.has(sentence, i) && !WordClass.THANKS.has(sentence, i + 1)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
