@@ -24,7 +24,7 @@ final class Plans {
         if (sentence.isQuestion() || !read.found().isEmpty()) {
             return false;
         }
-        if (isSaid(read) || isOnlyACondition(sentence) || isBeingDone(sentence)) {
+        if (isSaid(read) || isOnlyACondition(read) || isBeingDone(sentence)) {
             return true;
         }
         if (lastAhead(read, context).isEmpty()) {
@@ -85,17 +85,33 @@ final class Plans {
         return false;
     }
 
-    /** "When I'm done with the crane", "after the crane": no more than what comes before. */
-    private static boolean isOnlyACondition(Sentence sentence) {
-        if (sentence.size() > LONGEST_FRAGMENT || !sentence.at(0).is("when", "whenever", "once", "after")) {
+    /** "When I'm done with the crane", "sure, after the crane": no more than what comes before. */
+    private static boolean isOnlyACondition(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        int start = behindAYes(read);
+        if (sentence.size() - start > LONGEST_FRAGMENT || !sentence.at(start).is("when", "whenever", "once", "after")) {
             return false;
         }
-        for (int i = 1; i < sentence.size(); i++) {
+        for (int i = start + 1; i < sentence.size(); i++) {
             if (sentence.at(i).followsMark()) {
                 return false;
             }
         }
         return true;
+    }
+
+    private static int behindAYes(ReadSentence read) {
+        boolean yes = read.acts().stream()
+                .anyMatch(act -> act.fromInclusive() == 0
+                        && (act.label().equals("willing")
+                                || act.label().equals("agrees")
+                                || act.label().equals("confirm")));
+        for (int i = 1; yes && i < read.sentence().size(); i++) {
+            if (read.sentence().at(i).followsMark()) {
+                return i;
+            }
+        }
+        return 0;
     }
 
     /** "On my round at four", "after lunch on Monday": no clause, but when it will be. */

@@ -18,6 +18,9 @@ final class QuestionsBack {
     boolean areAll(List<ReadSentence> said) {
         boolean asked = false;
         boolean may = said.stream().anyMatch(QuestionsBack::asksPermission);
+        // "I never got it. @noa could you send it to me?": what somebody else is asked says nothing to whoever wanted
+        // to know.
+        boolean named = said.stream().anyMatch(read -> !read.asks().isEmpty() && mentions(read.sentence()));
         for (ReadSentence read : said) {
             boolean question = asks(read, Ask.Kind.QUESTION)
                     || (read.sentence().isQuestion() && !read.found().isEmpty());
@@ -32,7 +35,7 @@ final class QuestionsBack {
             boolean allows = read.has("willing") && read.sentence().hasWord("you");
             boolean aside = (read.consistsOf("thanks", "willing", "praise", "apology") && !allows)
                     || read.has("introduction")
-                    || (read.has("reason") && !read.sentence().at(0).is("no", "nope"))
+                    || (read.has("reason") && !named && !read.sentence().at(0).is("no", "nope"))
                     || (promises.in(read).isPresent() && read.found().isEmpty())
                     || (asked && isReasonBehind(read))
                     || (may && isObstacle(read))
@@ -50,6 +53,15 @@ final class QuestionsBack {
             }
         }
         return asked;
+    }
+
+    private static boolean mentions(Sentence sentence) {
+        for (int i = 0; i < sentence.size(); i++) {
+            if (sentence.at(i).isMention()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean asks(ReadSentence read, Ask.Kind kind) {

@@ -62,6 +62,7 @@ public record TakingUp(
         boolean arrived = false;
         boolean overtaken = said.stream().anyMatch(Overtaken::isSaid);
         boolean leavesIt = false;
+        boolean left = false;
         Set<String> named = Set.of();
         int looked = 0;
         Optional<LocalDateTime> by = Optional.empty();
@@ -72,6 +73,7 @@ public record TakingUp(
             }
             agrees &= read.asks().isEmpty() && (isAgreement(read) || isThanksForAMessage(read));
             fulfils |= fulfils(read);
+            left |= fulfils && isLeftToDo(read);
             denies |= read.has("denies");
             arrived |= !read.sentence().isQuestion() && read.has("arrived");
             proposes &= !read.sentence().isQuestion()
@@ -91,9 +93,9 @@ public record TakingUp(
         boolean onlySalutations = said.stream().allMatch(ReadSentence::isSalutation);
         return new TakingUp(
                 agrees && !onlySalutations,
-                plans && !fulfils,
+                plans && (!fulfils || left),
                 by,
-                fulfils,
+                fulfils && !left,
                 denies && !fulfils,
                 proposes,
                 arrived,
@@ -107,6 +109,20 @@ public record TakingUp(
     static boolean fulfils(ReadSentence read) {
         return !read.sentence().isQuestion()
                 && read.acts().stream().anyMatch(act -> act.label().equals("fulfils") && !isPartOfAPlan(read, act));
+    }
+
+    /** "I've printed it, now I need to catch Rhona for her signature." */
+    private static boolean isLeftToDo(ReadSentence read) {
+        int done = -1;
+        int toDo = -1;
+        for (PhraseMatch act : read.acts()) {
+            if (act.label().equals("fulfils")) {
+                done = Math.max(done, act.fromInclusive());
+            } else if (act.origin().name().equals("plans.to-do")) {
+                toDo = act.fromInclusive();
+            }
+        }
+        return toDo > done;
     }
 
     /** "It's in the works": not where it is. */

@@ -392,11 +392,12 @@ final class TurnStep {
     }
 
     /**
-     * "That isn't ours; please write to its chairman", "Friday, please": an answer to who asked me, of whom nothing is
-     * wanted.
+     * "That isn't ours; please write to its chairman", "Friday, please", "one for me, please": an answer to who asked me, of
+     * whom nothing is wanted.
      */
     private boolean onlyAnswers(TurnEvent event) {
-        boolean elsewhere = Wanted.refersElsewhere(event.facts().what());
+        boolean elsewhere = Wanted.refersElsewhere(event.facts().what())
+                || Wanted.isOrder(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
         return (elsewhere || choice)
                 && debts.stream()
@@ -409,7 +410,7 @@ final class TurnStep {
     private static boolean asksOnly(Facts facts, String address) {
         return facts.askedByName()
                 ? facts.asked().equals(Set.of(address))
-                : facts.asked().contains(address);
+                : facts.asked().contains(address) || facts.asksNobodyByName();
     }
 
     /** In a room everybody reads it, and only those are reminded whom it is meant for. */

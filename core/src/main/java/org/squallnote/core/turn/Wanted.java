@@ -124,6 +124,11 @@ final class Wanted {
                 && wanted.found.stream().limit(1).flatMap(List::stream).anyMatch(wanted::isPoliteChoice);
     }
 
+    /** "One for me, please": what the writer wants of what was offered. */
+    static boolean isOrder(String ask) {
+        return in(ask).has("mine");
+    }
+
     private boolean isPoliteChoice(PhraseMatch match) {
         boolean last = isOneOf(match, "please-last")
                 && match.toExclusive() == sentences.get(0).size()
