@@ -121,6 +121,27 @@ final class ReadSentence {
         return false;
     }
 
+    /** Whether a phrase of a label stands there that none of another lies over. */
+    boolean hasBeside(String label, String over) {
+        for (PhraseMatch act : acts) {
+            if (act.label().equals(label) && !isUnder(act, over)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean isUnder(PhraseMatch act, String label) {
+        for (PhraseMatch other : acts) {
+            if (other.label().equals(label)
+                    && other.fromInclusive() < act.toExclusive()
+                    && other.toExclusive() > act.fromInclusive()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** Whether every clause begins with a phrase of one of these labels, behind the words that lead in. */
     boolean consistsOf(String... labels) {
         int last = parts.lastClause();

@@ -105,32 +105,27 @@ public record TakingUp(
                 handsTo);
     }
 
-    /** "I have one too"; "could I have one too?" hands nothing over. */
+    /** "I have one too"; "could I have one too?" hands nothing over, "it's in the works" is not where it is. */
     static boolean fulfils(ReadSentence read) {
-        return !read.sentence().isQuestion()
-                && read.acts().stream().anyMatch(act -> act.label().equals("fulfils") && !isPartOfAPlan(read, act));
+        return !read.sentence().isQuestion() && read.hasBeside("fulfils", "plans");
     }
 
-    /** "I've printed it, now I need to catch Rhona for her signature." */
+    /** "I've printed it, now I need to catch Rhona for her signature"; "the contract is attached. The bill is being prepared." */
     private static boolean isLeftToDo(ReadSentence read) {
         int done = -1;
         int toDo = -1;
+        boolean rest = false;
         for (PhraseMatch act : read.acts()) {
             if (act.label().equals("fulfils")) {
                 done = Math.max(done, act.fromInclusive());
             } else if (act.origin().name().equals("plans.to-do")) {
                 toDo = act.fromInclusive();
+            } else if (act.label().equals("plans") && !act.origin().name().equals("plans.others-do-it")) {
+                // "It's being delivered" tells of what was done, "the bill is being prepared" of something else.
+                rest |= !WordClass.PRONOUN_SUBJECT.has(read.sentence(), 0);
             }
         }
-        return toDo > done;
-    }
-
-    /** "It's in the works": not where it is. */
-    private static boolean isPartOfAPlan(ReadSentence read, PhraseMatch fulfils) {
-        return read.acts().stream()
-                .anyMatch(act -> act.label().equals("plans")
-                        && act.fromInclusive() < fulfils.toExclusive()
-                        && act.toExclusive() > fulfils.fromInclusive());
+        return toDo > done || (rest && done < 0);
     }
 
     private static boolean opensWithYes(List<ReadSentence> said) {

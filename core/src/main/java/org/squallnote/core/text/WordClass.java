@@ -100,6 +100,8 @@ public enum WordClass {
     OTHERWISE_BEFORE,
     PLACED,
     PREDICATE,
+    /** A sentence that begins so goes on about what was named before. */
+    PRONOUN_SUBJECT,
     QUESTION_IS,
     QUESTION_WORD,
     REASONING,

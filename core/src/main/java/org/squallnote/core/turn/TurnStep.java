@@ -207,13 +207,14 @@ final class TurnStep {
     private boolean instructs(TurnEvent event) {
         boolean instruction = Wanted.isInstruction(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
-        boolean elsewhere = Wanted.refersElsewhere(event.facts().what());
+        boolean elsewhere = Wanted.refersElsewhere(event.facts().what())
+                || Wanted.isOrder(event.facts().what());
         return (instruction || choice || elsewhere)
                 && awaited.stream()
                         .filter(one -> one.isAnsweredBy(event))
                         .map(this::lastAskOf)
                         .anyMatch(ask -> elsewhere
-                                || (instruction && Wanted.asksWhatToDo(ask))
+                                || (instruction && (Wanted.asksWhatToDo(ask) || Wanted.asksForAnOpinion(ask)))
                                 || (choice && Wanted.asksForAChoice(ask)));
     }
 

@@ -90,6 +90,11 @@ final class Wanted {
         return in(ask).has("what-to-do");
     }
 
+    /** "What do you think of the draft?": "swap the pictures" says what they think. */
+    static boolean asksForAnOpinion(String ask) {
+        return in(ask).has("opinion");
+    }
+
     /** Whether a promise is about what others will be told. */
     static boolean isToldToOthers(String promise) {
         Wanted told = in(promise);
