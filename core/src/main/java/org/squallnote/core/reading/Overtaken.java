@@ -17,8 +17,20 @@ final class Overtaken {
         for (PhraseMatch act : read.acts()) {
             if (act.label().equals("overtaken")
                     && !isSaidOfOthers(sentence, act)
+                    && !isDenied(sentence, act)
                     && !isLimited(sentence, act.toExclusive())) {
                 return true;
+            }
+        }
+        return false;
+    }
+
+    /** "Nothing has arrived yet"; rules about what is not needed deny themselves. */
+    private static boolean isDenied(Sentence sentence, PhraseMatch act) {
+        for (int i = act.fromInclusive() - 1; i >= 0 && !sentence.at(i + 1).followsMark(); i--) {
+            if (sentence.at(i).is("not", "nothing", "nobody", "never", "none", "no")
+                    || sentence.norm(i).endsWith("n't")) {
+                return !act.origin().name().equals("overtaken.not-needed");
             }
         }
         return false;
