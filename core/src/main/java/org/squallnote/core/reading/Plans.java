@@ -21,8 +21,8 @@ final class Plans {
 
     static boolean isOne(ReadSentence read, DateContext context) {
         Sentence sentence = read.sentence();
-        if (sentence.isQuestion() || !read.found().isEmpty()) {
-            return false;
+        if (sentence.isQuestion() || !read.found().isEmpty() || sentence.at(0).is("since")) {
+            return false; // "Since the update on Friday."
         }
         if (isSaid(read) || isOnlyACondition(read) || isBeingDone(sentence)) {
             return true;

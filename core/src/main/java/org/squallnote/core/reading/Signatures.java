@@ -27,6 +27,9 @@ final class Signatures {
     private static final int LONGEST_GREETING = 40;
 
     private static final Pattern NAME = Pattern.compile("\\p{Lu}\\p{Ll}{1,20}");
+    /** "Yusuf", "Anna-Lena van Berg", "Tom and Ida". */
+    private static final Pattern NAMES =
+            Pattern.compile("\\p{Lu}[\\p{L}.'-]{0,20}( (\\p{Ll}{2,3} )?\\p{Lu}[\\p{L}.'-]{0,20}){0,3}");
 
     private Signatures() {}
 
@@ -116,8 +119,20 @@ final class Signatures {
         if (words.chars().filter(c -> c == ' ').count() >= LONGEST_CLOSE) {
             return false;
         }
-        boolean close = CLOSES.contains(words) || CLOSES.contains(WriterNames.withoutName(words, names));
+        boolean close = CLOSES.contains(words)
+                || CLOSES.contains(WriterNames.withoutName(words, names))
+                || isCloseWithAName(line);
         return close && onlyShortLinesFollow(lines, kinds, at, words);
+    }
+
+    /** "Kind regards, Yusuf" under a letter from a shared mailbox, whose writer has another name. */
+    private static boolean isCloseWithAName(String line) {
+        int comma = line.indexOf(',');
+        String close = comma < 0 ? "" : WriterNames.wordsOf(line.substring(0, comma));
+        return comma > 0
+                && !isThanks(close)
+                && CLOSES.contains(close)
+                && NAMES.matcher(line.substring(comma + 1).strip()).matches();
     }
 
     /** Whether the line is no longer than a close or a name with all titles. */

@@ -127,7 +127,7 @@ public final class TurnFold {
             TurnEvent event = events.get(i);
             if (!event.reaction() && event.facts().nature() == Nature.PERSON && !event.reminder()) {
                 Facts facts = event.facts();
-                boolean closes = facts.thanksOnly() || facts.acknowledges() || facts.solved();
+                boolean closes = facts.thanksOnly() || facts.acknowledges() || facts.solved() || facts.overtaken();
                 return closes ? Optional.of(event) : Optional.empty();
             }
         }

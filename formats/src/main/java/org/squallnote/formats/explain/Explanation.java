@@ -186,6 +186,10 @@ final class Explanation {
                 .ifPresent(taken -> line("takes back", "\u201c" + taken.words().foldedIn(text) + "\u201d"));
         flag(reading.acknowledgement(), "acknowledges");
         flag(reading.holding(), "says an answer will come");
+        flag(reading.takingUp().plans(), "says what comes later");
+        flag(reading.takingUp().fulfils(), "says that it is done or handed over");
+        flag(reading.takingUp().denies(), "says that the writer has or knows nothing of it");
+        flag(reading.takingUp().overtaken(), "says that what was asked for is there already or has fallen away");
         flag(reading.questionBack(), "asks back");
         if (reading.weight() != Weight.NORMAL) {
             line("weight", reading.weight().name().toLowerCase(Locale.ROOT));
