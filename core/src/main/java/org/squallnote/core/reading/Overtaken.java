@@ -7,15 +7,27 @@ import org.squallnote.core.text.WordClass;
 /** Knows a sentence that says that what was asked for is there already or has fallen away: "Hal has a copy", "it's off". */
 final class Overtaken {
 
+    /** What is told at length behind it is told for something else. */
+    private static final int MOST_BEHIND = 4;
+
     private Overtaken() {}
 
     static boolean isSaid(ReadSentence read) {
+        return isSaid(read, "overtaken");
+    }
+
+    /** "Got the list from Nell": where the list is what was asked for. */
+    static boolean saysThatAThingIsThere(ReadSentence read) {
+        return isSaid(read, "thing-there");
+    }
+
+    private static boolean isSaid(ReadSentence read, String label) {
         Sentence sentence = read.sentence();
         if (sentence.isQuestion() || !read.asks().isEmpty()) {
             return false;
         }
         for (PhraseMatch act : read.acts()) {
-            if (act.label().equals("overtaken")
+            if (act.label().equals(label)
                     && !isSaidOfOthers(sentence, act)
                     && !isDenied(sentence, act)
                     && !isLimited(sentence, act.toExclusive())) {
@@ -28,7 +40,10 @@ final class Overtaken {
     /** "Nothing has arrived yet"; rules about what is not needed deny themselves. */
     private static boolean isDenied(Sentence sentence, PhraseMatch act) {
         for (int i = act.fromInclusive() - 1; i >= 0 && !sentence.at(i + 1).followsMark(); i--) {
-            if (sentence.at(i).is("not", "nothing", "nobody", "never", "none", "no")
+            if (sentence.at(i)
+                            .is(
+                                    "not", "nothing", "nobody", "never", "none", "no", "maybe", "perhaps", "if", "once",
+                                    "when")
                     || sentence.norm(i).endsWith("n't")) {
                 return !act.origin().name().equals("overtaken.not-needed");
             }
@@ -46,10 +61,16 @@ final class Overtaken {
                         || (ofOthers && sentence.at(before).is("i", "we", "i've", "we've", "i'd", "we'd", "to"));
     }
 
-    /** "I've found the old one, but I need the new one", "everything but the list". */
+    /** "I've found the old one, but I need the new one", "got one from Hal and none from you". */
     private static boolean isLimited(Sentence sentence, int from) {
+        int behind = 0;
         for (int i = from; i < sentence.size(); i++) {
-            if (WordClass.LIMITING.has(sentence, i) && !WordClass.THANKS.has(sentence, i + 1)) {
+            boolean thanks = WordClass.THANKS.has(sentence, i);
+            if (thanks || WordClass.THANKS.has(sentence, i - 1)) {
+                continue;
+            }
+            boolean butThanks = WordClass.THANKS.has(sentence, i + 1);
+            if (++behind > MOST_BEHIND || (WordClass.LIMITING.has(sentence, i) && !butThanks)) {
                 return true;
             }
         }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordClass;
 
 /**
@@ -22,6 +23,7 @@ import org.squallnote.core.text.WordClass;
  * @param arrived whether it says that something has come
  * @param opensWithYes whether it says yes before anything else
  * @param overtaken whether it says that what was asked for is there already or has fallen away
+ * @param thingThere the sentence that says that some thing is there: "got the list from Nell"
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
  * @param handsTo their addresses, where they are known
  */
@@ -35,12 +37,24 @@ public record TakingUp(
         boolean arrived,
         boolean opensWithYes,
         boolean overtaken,
+        Optional<Span> thingThere,
         boolean leavesIt,
         Set<String> handsTo) {
 
     /** Takes up nothing. */
-    public static final TakingUp NOTHING =
-            new TakingUp(false, false, Optional.empty(), false, false, false, false, false, false, false, Set.of());
+    public static final TakingUp NOTHING = new TakingUp(
+            false,
+            false,
+            Optional.empty(),
+            false,
+            false,
+            false,
+            false,
+            false,
+            false,
+            Optional.empty(),
+            false,
+            Set.of());
 
     /** A message of more sentences takes up more than can be told. */
     private static final int LONGEST = 6;
@@ -101,6 +115,10 @@ public record TakingUp(
                 arrived,
                 opensWithYes(said),
                 overtaken,
+                said.stream()
+                        .filter(Overtaken::saysThatAThingIsThere)
+                        .map(read -> read.sentence().span())
+                        .findFirst(),
                 leavesIt && !fulfils,
                 handsTo);
     }

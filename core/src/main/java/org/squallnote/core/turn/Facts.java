@@ -52,6 +52,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param arrived whether it says that something has come
  * @param opensWithYes whether it says yes before anything else
  * @param overtaken whether it says that what was asked for is there already or has fallen away
+ * @param thingThere words that say that some thing is there, empty when there are none
  * @param handsTo addresses of those who, as it says, will answer
  * @param returnsOn the day on which somebody away is back
  * @param failedRecipients those whom a bounce names
@@ -89,6 +90,7 @@ public record Facts(
         boolean arrived,
         boolean opensWithYes,
         boolean overtaken,
+        String thingThere,
         Set<String> handsTo,
         Optional<LocalDate> returnsOn,
         List<String> failedRecipients) {
@@ -107,6 +109,7 @@ public record Facts(
             .promised("")
             .inReturn("")
             .withdrawsAbout("")
+            .thingThere("")
             .handsTo(Set.of())
             .failedRecipients(List.of())
             .build();
@@ -180,6 +183,10 @@ public record Facts(
                 .arrived(reading.takingUp().arrived())
                 .opensWithYes(reading.takingUp().opensWithYes())
                 .overtaken(reading.takingUp().overtaken())
+                .thingThere(reading.takingUp()
+                        .thingThere()
+                        .map(span -> bounded(span.foldedIn(text)))
+                        .orElse(""))
                 .handsTo(reading.takingUp().handsTo())
                 .returnsOn(reading.returnsOn())
                 .failedRecipients(reading.failedRecipients())

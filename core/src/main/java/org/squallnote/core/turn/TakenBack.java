@@ -53,6 +53,8 @@ final class TakenBack {
             Set<UUID> named = mentioned(theirs, facts.withdrawsAbout());
             if (!named.isEmpty()) {
                 meant = named;
+            } else if (isAnotherThing(facts.withdrawsAbout())) {
+                return;
             }
         }
         Set<UUID> gone = meant;
@@ -61,6 +63,17 @@ final class TakenBack {
                 && debt.reason() != Reason.BOUNCED
                 && (gone.contains(debt.messageId()) || all));
         paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    /** "Don't worry about the spelling", to whom was asked for a list. */
+    private static boolean isAnotherThing(String about) {
+        return about.startsWith("the ") && !tellingWords(about).isEmpty();
+    }
+
+    /** Whether what is said names something that was asked for: "got the list", behind "could you send the list?". */
+    static boolean speakOfTheSame(String said, String ask) {
+        Set<String> words = tellingWords(said);
+        return tellingWords(ask).stream().anyMatch(words::contains);
     }
 
     /** "Forget the pump": of a message that asked for the pump and for the code the code is still owed. */

@@ -154,7 +154,11 @@ final class TurnStep {
     /** "Hal had a copy", from whoever asked me and has nothing to answer: what they tell an answer is about that. */
     private boolean isOvertaken(TurnEvent event) {
         Facts facts = event.facts();
-        return facts.overtaken()
+        boolean overtaken = facts.overtaken()
+                || debts.stream()
+                        .filter(debt -> debt.to().isSameAs(event.from()))
+                        .anyMatch(debt -> TakenBack.speakOfTheSame(facts.thingThere(), debt.what()));
+        return overtaken
                 && !facts.asksMe()
                 && !facts.putsOff("")
                 && !awaiting.has(event.from())
@@ -164,7 +168,11 @@ final class TurnStep {
     /** The same from me. */
     private boolean needsItNoMore(TurnEvent event) {
         Facts facts = event.facts();
-        return facts.overtaken()
+        boolean overtaken = facts.overtaken()
+                || awaited.stream()
+                        .filter(one -> event.isAddressedTo(one.party().address()))
+                        .anyMatch(one -> TakenBack.speakOfTheSame(facts.thingThere(), one.what()));
+        return overtaken
                 && facts.asked().isEmpty()
                 && !facts.putsOff("")
                 && asking.stream()

@@ -190,6 +190,7 @@ final class Explanation {
         flag(reading.takingUp().fulfils(), "says that it is done or handed over");
         flag(reading.takingUp().denies(), "says that the writer has or knows nothing of it");
         flag(reading.takingUp().overtaken(), "says that what was asked for is there already or has fallen away");
+        reading.takingUp().thingThere().ifPresent(said -> line("is there", "\u201c" + said.foldedIn(text) + "\u201d"));
         flag(reading.questionBack(), "asks back");
         if (reading.weight() != Weight.NORMAL) {
             line("weight", reading.weight().name().toLowerCase(Locale.ROOT));
