@@ -33,6 +33,7 @@ final class TurnStep {
     private final OthersAnswers othersAnswers;
     private final Awaiting awaiting;
     private final InReturn inReturn;
+    private final OvertakenAsks overtaken;
 
     TurnStep(Earlier earlier, TurnState state) {
         this.earlier = earlier;
@@ -48,6 +49,7 @@ final class TurnStep {
         this.othersAnswers = new OthersAnswers(earlier, debts, awaited, asking);
         this.awaiting = new Awaiting(earlier, awaited, asking, returns);
         this.inReturn = new InReturn(earlier, paused, asking, awaiting);
+        this.overtaken = new OvertakenAsks(earlier, debts, paused, awaited, asking);
     }
 
     TurnState after(TurnEvent event) {
@@ -116,7 +118,7 @@ final class TurnStep {
 
     private void incoming(TurnEvent event) {
         Facts facts = event.facts();
-        if (facts.withdraws() || isOvertaken(event)) {
+        if (facts.withdraws() || overtaken.byWhoAsked(event)) {
             new TakenBack(earlier, debts, paused).by(event);
         }
         if (facts.arrived()) {
@@ -149,36 +151,6 @@ final class TurnStep {
             Reason reason = facts.nature() == Nature.INVITATION ? Reason.INVITED : Reason.ASKED;
             debts.add(debt(reason, event, facts.askedByName() ? facts.asked() : Set.of()));
         }
-    }
-
-    /** "Hal had a copy", from whoever asked me and has nothing to answer: what they tell an answer is about that. */
-    private boolean isOvertaken(TurnEvent event) {
-        Facts facts = event.facts();
-        boolean overtaken = facts.overtaken()
-                || debts.stream()
-                        .filter(debt -> debt.to().isSameAs(event.from()))
-                        .anyMatch(debt -> TakenBack.speakOfTheSame(facts.thingThere(), debt.what()));
-        return overtaken
-                && !facts.asksMe()
-                && !facts.putsOff("")
-                && !awaiting.has(event.from())
-                && paused.stream().noneMatch(rest -> rest.debt().to().isSameAs(event.from()));
-    }
-
-    /** The same from me. */
-    private boolean needsItNoMore(TurnEvent event) {
-        Facts facts = event.facts();
-        boolean overtaken = facts.overtaken()
-                || awaited.stream()
-                        .filter(one -> event.isAddressedTo(one.party().address()))
-                        .anyMatch(one -> TakenBack.speakOfTheSame(facts.thingThere(), one.what()));
-        return overtaken
-                && facts.asked().isEmpty()
-                && !facts.putsOff("")
-                && asking.stream()
-                        .noneMatch(one -> event.isAddressedTo(one.party().address()))
-                && debts.stream()
-                        .noneMatch(debt -> event.isAddressedTo(debt.to().address()));
     }
 
     /** The shared mailbox that I wrote to and for which somebody writes: another of its readers may keep the promise. */
@@ -372,7 +344,7 @@ final class TurnStep {
             awaited.replaceAll(one -> isReminded(event, one) ? one.writtenTo(event.sentAt(), true) : one);
             return;
         }
-        if (facts.withdraws() || needsItNoMore(event)) {
+        if (facts.withdraws() || overtaken.byMe(event)) {
             awaited.removeIf(one -> event.isAddressedTo(one.party().address()));
             asking.removeIf(one -> event.isAddressedTo(one.party().address()));
         }
