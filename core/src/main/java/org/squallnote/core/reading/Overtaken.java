@@ -10,10 +10,14 @@ final class Overtaken {
     /** What is told at length behind it is told for something else. */
     private static final int MOST_BEHIND = 4;
 
+    private static final String OTHERS_DID = "others-did";
+
+    private static final String FALLEN_AWAY = "fallen-away";
+
     private Overtaken() {}
 
     static boolean isSaid(ReadSentence read) {
-        return isSaid(read, "overtaken");
+        return isSaid(read, "overtaken") || isSaid(read, OTHERS_DID) || isSaid(read, FALLEN_AWAY);
     }
 
     /** "Got the list from Nell": where the list is what was asked for. */
@@ -40,12 +44,8 @@ final class Overtaken {
     /** "Nothing has arrived yet"; rules about what is not needed deny themselves. */
     private static boolean isDenied(Sentence sentence, PhraseMatch act) {
         for (int i = act.fromInclusive() - 1; i >= 0 && !sentence.at(i + 1).followsMark(); i--) {
-            if (sentence.at(i)
-                            .is(
-                                    "not", "nothing", "nobody", "never", "none", "no", "maybe", "perhaps", "if", "once",
-                                    "when")
-                    || sentence.norm(i).endsWith("n't")) {
-                return !act.origin().name().equals("overtaken.not-needed");
+            if (WordClass.NOT_SO.has(sentence, i)) {
+                return !act.label().equals(FALLEN_AWAY);
             }
         }
         return false;
@@ -54,11 +54,11 @@ final class Overtaken {
     /** "You sent it to me"; with a rule about others also "I did it", which tells what the writer has done for somebody. */
     private static boolean isSaidOfOthers(Sentence sentence, PhraseMatch act) {
         int before = act.fromInclusive() - 1;
-        boolean ofOthers = act.origin().name().startsWith("overtaken.others");
+        boolean ofOthers = act.label().equals(OTHERS_DID);
         return before < 0
                 ? ofOthers
-                : sentence.at(before).is("you", "you've", "you'd", "you'll")
-                        || (ofOthers && sentence.at(before).is("i", "we", "i've", "we've", "i'd", "we'd", "to"));
+                : WordClass.TOLD_OF_YOU.has(sentence, before)
+                        || (ofOthers && WordClass.TOLD_OF_ONESELF.has(sentence, before));
     }
 
     /** "I've found the old one, but I need the new one", "got one from Hal and none from you". */

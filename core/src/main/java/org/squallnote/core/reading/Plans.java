@@ -12,6 +12,9 @@ import org.squallnote.core.text.WordClass;
 /** Knows a sentence that says how far a thing has come, or what happens at a time to come: "in an hour". */
 final class Plans {
 
+    /** The rules that say so: of the thing, of what the writer still has to do, of what others do. */
+    static final Set<String> LABELS = Set.of("plans", "to-do", "others-do");
+
     private static final int LONGEST_FRAGMENT = 8;
 
     /** More words are no mere time. */
@@ -62,7 +65,7 @@ final class Plans {
     /** "It's almost ready", "not before Thursday"; "you will find them on our site" tells where they are. */
     private static boolean isSaid(ReadSentence read) {
         return read.acts().stream()
-                .anyMatch(act -> act.label().equals("plans")
+                .anyMatch(act -> LABELS.contains(act.label())
                         && !read.sentence().norm(act.fromInclusive() - 1).equals("you"));
     }
 

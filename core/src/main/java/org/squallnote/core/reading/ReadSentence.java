@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DateScanner;
@@ -121,8 +122,8 @@ final class ReadSentence {
         return false;
     }
 
-    /** Whether a phrase of a label stands there that none of another lies over. */
-    boolean hasBeside(String label, String over) {
+    /** Whether a phrase of a label stands there that none of some others lies over. */
+    boolean hasBeside(String label, Set<String> over) {
         for (PhraseMatch act : acts) {
             if (act.label().equals(label) && !isUnder(act, over)) {
                 return true;
@@ -131,9 +132,9 @@ final class ReadSentence {
         return false;
     }
 
-    private boolean isUnder(PhraseMatch act, String label) {
+    private boolean isUnder(PhraseMatch act, Set<String> labels) {
         for (PhraseMatch other : acts) {
-            if (other.label().equals(label)
+            if (labels.contains(other.label())
                     && other.fromInclusive() < act.toExclusive()
                     && other.toExclusive() > act.fromInclusive()) {
                 return true;

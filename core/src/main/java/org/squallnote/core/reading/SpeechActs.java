@@ -107,7 +107,7 @@ final class SpeechActs {
 
     boolean solves() {
         // "Half of it is done."
-        return said.stream().anyMatch(read -> read.hasBeside("solved", "plans"));
+        return said.stream().anyMatch(read -> read.hasBeside("solved", Plans.LABELS));
     }
 
     boolean says(String label) {

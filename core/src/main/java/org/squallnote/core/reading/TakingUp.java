@@ -74,7 +74,8 @@ public record TakingUp(
         boolean denies = false;
         boolean proposes = said.stream().anyMatch(read -> read.sentence().isQuestion());
         boolean arrived = false;
-        boolean overtaken = said.stream().anyMatch(Overtaken::isSaid);
+        // A long letter tells much that ends nothing.
+        List<ReadSentence> brief = said.size() <= LONGEST ? said : List.of();
         boolean leavesIt = false;
         boolean left = false;
         Set<String> named = Set.of();
@@ -114,8 +115,8 @@ public record TakingUp(
                 proposes,
                 arrived,
                 opensWithYes(said),
-                overtaken,
-                said.stream()
+                brief.stream().anyMatch(Overtaken::isSaid),
+                brief.stream()
                         .filter(Overtaken::saysThatAThingIsThere)
                         .map(read -> read.sentence().span())
                         .findFirst(),
@@ -125,7 +126,7 @@ public record TakingUp(
 
     /** "I have one too"; "could I have one too?" hands nothing over, "it's in the works" is not where it is. */
     static boolean fulfils(ReadSentence read) {
-        return !read.sentence().isQuestion() && read.hasBeside("fulfils", "plans");
+        return !read.sentence().isQuestion() && read.hasBeside("fulfils", Plans.LABELS);
     }
 
     /** "I've printed it, now I need to catch Rhona for her signature"; "the contract is attached. The bill is being prepared." */
@@ -136,9 +137,9 @@ public record TakingUp(
         for (PhraseMatch act : read.acts()) {
             if (act.label().equals("fulfils")) {
                 done = Math.max(done, act.fromInclusive());
-            } else if (act.origin().name().equals("plans.to-do")) {
+            } else if (act.label().equals("to-do")) {
                 toDo = act.fromInclusive();
-            } else if (act.label().equals("plans") && !act.origin().name().equals("plans.others-do-it")) {
+            } else if (act.label().equals("plans")) {
                 // "It's being delivered" tells of what was done, "the bill is being prepared" of something else.
                 rest |= !WordClass.PRONOUN_SUBJECT.has(read.sentence(), 0);
             }

@@ -43,6 +43,9 @@ public final class SentenceSplitter {
     private final List<Sentence> sentences = new ArrayList<>();
     private final List<Word> words = new ArrayList<>();
     private char mark = Word.NOTHING;
+    /** Whether a face or a hand stands behind the last word. */
+    private boolean faceBefore;
+
     private boolean inQuotes;
     private boolean amountFollows;
     private boolean startsLine = true;
@@ -213,6 +216,7 @@ public final class SentenceSplitter {
 
     private int markAt(int i, int to) {
         char c = chars[i];
+        faceBefore &= isPicture(c) || c == JOINER;
         switch (c) {
             case '?', '!' -> {
                 char ending = c;
@@ -254,9 +258,7 @@ public final class SentenceSplitter {
             case '%', '‰', '€', '£', '$', '°' -> amount(c, i + 1 < to && Letters.isDigit(chars[i + 1]));
             default -> {
                 if (isPicture(c)) {
-                    if (isFace(i) && isWordBehindPictures(i)) {
-                        endSentence(Word.NOTHING);
-                    }
+                    faceBefore |= isFace(i);
                     stronger('*');
                 }
             }
@@ -291,21 +293,13 @@ public final class SentenceSplitter {
         return type == Character.SURROGATE || type == Character.OTHER_SYMBOL || type == Character.NON_SPACING_MARK;
     }
 
-    /** Whether a face or a hand stands there: behind it something else is said, as behind a full stop. */
+    /** Whether a face or a hand stands there: a word behind it begins something else, as behind a full stop. */
     private boolean isFace(int at) {
         if (at + 1 >= chars.length || !Character.isSurrogatePair(chars[at], chars[at + 1])) {
             return false;
         }
         int face = Character.toCodePoint(chars[at], chars[at + 1]);
         return (face >= FIRST_FACE && face <= LAST_FACE) || (face >= FIRST_HAND && face <= LAST_HAND);
-    }
-
-    private boolean isWordBehindPictures(int at) {
-        int i = at;
-        while (i < chars.length && (isPicture(chars[i]) || chars[i] == ' ' || chars[i] == JOINER)) {
-            i++;
-        }
-        return i < chars.length && Letters.isLetterOrDigit(chars[i]);
     }
 
     private void stronger(char next) {
@@ -416,6 +410,11 @@ public final class SentenceSplitter {
     }
 
     private void add(int from, int lettersTo, int to) {
+        if (faceBefore) {
+            endSentence(Word.NOTHING);
+            faceBefore = false;
+            mark = '*';
+        }
         if (words.size() >= MOST_WORDS) {
             endSentenceAt(from, Word.NOTHING);
         }
@@ -463,6 +462,7 @@ public final class SentenceSplitter {
             words.clear();
             startsLine = false;
         }
+        faceBefore = false;
         mark = Word.NOTHING;
     }
 

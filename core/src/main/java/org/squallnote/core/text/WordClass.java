@@ -83,6 +83,8 @@ public enum WordClass {
     MODAL,
     MORE_OR_LEFT,
     NAME_OR_VERB,
+    /** Before it, what is told is not so, or only may be. */
+    NOT_SO,
     NO_OBJECT,
     /** What follows where somebody needs to do something, or nothing: "need to leave by 5", "need more space". */
     NO_THING,
@@ -131,6 +133,9 @@ public enum WordClass {
     TO,
     /** Words that tell of something said or sent to me before. */
     TOLD_BEFORE,
+    /** Before it, what is told is what the writer has done. */
+    TOLD_OF_ONESELF,
+    TOLD_OF_YOU,
     TOLD_OF,
     TO_YOU,
     URGED,

@@ -17,6 +17,14 @@ import org.squallnote.core.message.Party;
  */
 record Earlier(List<TurnEvent> events, Map<UUID, TurnEvent> byId, Map<UUID, AnswerWord> words) {
 
+    /** What is written is about one of so many messages before. */
+    private static final int FARTHEST_ANSWER = 50;
+
+    /** The last of them, in sent order: what is written in a long thread is about one of these. */
+    List<TurnEvent> recent() {
+        return events.subList(Math.max(0, events.size() - FARTHEST_ANSWER), events.size());
+    }
+
     /** A message, where it was sent before. */
     Optional<TurnEvent> message(UUID id) {
         return Optional.ofNullable(byId.get(id))

@@ -9,9 +9,6 @@ import org.squallnote.core.turn.Debt.Reason;
 /** What somebody else answers: in my place, or in the place of whom I have asked. */
 final class OthersAnswers {
 
-    /** Thanks in a room are about one of so many messages before. */
-    private static final int FARTHEST_ANSWER = 50;
-
     private final Earlier earlier;
     private final List<Debt> debts;
     private final List<Awaited> awaited;
@@ -125,10 +122,9 @@ final class OthersAnswers {
         if (thanks.channel() != Channel.CHAT || thanks.answers().isPresent()) {
             return false;
         }
-        for (int i = earlier.events().size() - 1;
-                i >= Math.max(0, earlier.events().size() - FARTHEST_ANSWER);
-                i--) {
-            TurnEvent one = earlier.events().get(i);
+        List<TurnEvent> recent = earlier.recent();
+        for (int i = recent.size() - 1; i >= 0; i--) {
+            TurnEvent one = recent.get(i);
             if (one.messageId().equals(debt.messageId())) {
                 return false;
             }

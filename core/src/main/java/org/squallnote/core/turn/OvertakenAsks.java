@@ -13,9 +13,6 @@ import org.squallnote.core.turn.TurnState.Paused;
  */
 final class OvertakenAsks {
 
-    /** What is told in a chat is about one of so many messages before. */
-    private static final int FARTHEST = 50;
-
     private final Earlier earlier;
     private final List<Debt> debts;
     private final List<Paused> paused;
@@ -33,32 +30,36 @@ final class OvertakenAsks {
     /** Whether a message of somebody tells that of what they asked me. */
     boolean byWhoAsked(TurnEvent event) {
         Facts facts = event.facts();
-        boolean told = debts.stream()
-                .filter(debt -> debt.to().isSameAs(event.from()))
-                .anyMatch(debt -> (facts.overtaken() && isStillAbout(debt.messageId(), debt.to(), event))
-                        || TakenBack.speakOfTheSame(facts.thingThere(), debt.what()));
-        return told
-                && !facts.asksMe()
-                && !facts.putsOff("")
+        if (!tells(facts) || facts.asksMe()) {
+            return false;
+        }
+        return debts.stream()
+                        .filter(debt -> debt.to().isSameAs(event.from()))
+                        .anyMatch(debt -> isOf(debt.messageId(), debt.to(), debt.what(), event))
                 && awaited.stream().noneMatch(one -> one.party().isSameAs(event.from()))
                 && asking.stream().noneMatch(one -> one.party().isSameAs(event.from()))
                 && paused.stream().noneMatch(rest -> rest.debt().to().isSameAs(event.from()));
     }
 
-    /** Whether a message of mine tells that of what I asked those whom it is written to. */
-    boolean byMe(TurnEvent event) {
+    /** Those to whom I tell that are not awaited for it any more. */
+    void byMe(TurnEvent event) {
         Facts facts = event.facts();
-        boolean told = awaited.stream()
-                .filter(one -> event.isAddressedTo(one.party().address()))
-                .anyMatch(one -> (facts.overtaken() && isStillAbout(one.messageId(), one.party(), event))
-                        || TakenBack.speakOfTheSame(facts.thingThere(), one.what()));
-        return told
-                && facts.asked().isEmpty()
-                && !facts.putsOff("")
-                && asking.stream()
-                        .noneMatch(one -> event.isAddressedTo(one.party().address()))
-                && debts.stream()
-                        .noneMatch(debt -> event.isAddressedTo(debt.to().address()));
+        boolean answers = asking.stream()
+                        .anyMatch(one -> event.isAddressedTo(one.party().address()))
+                || debts.stream().anyMatch(debt -> event.isAddressedTo(debt.to().address()));
+        if (tells(facts) && facts.asked().isEmpty() && !answers) {
+            awaited.removeIf(one -> event.isAddressedTo(one.party().address())
+                    && isOf(one.messageId(), one.party(), one.what(), event));
+        }
+    }
+
+    private static boolean tells(Facts facts) {
+        return (facts.overtaken() || !facts.thingThere().isEmpty()) && !facts.putsOff("");
+    }
+
+    private boolean isOf(UUID ask, Party other, String words, TurnEvent event) {
+        return (event.facts().overtaken() && isStillAbout(ask, other, event))
+                || TakenBack.speakOfTheSame(event.facts().thingThere(), words);
     }
 
     /** In a chat people go on to other things: once a third has written, only what answers the ask is about it. */
@@ -66,9 +67,9 @@ final class OvertakenAsks {
         if (event.channel() == Channel.MAIL || event.answersIt(ask)) {
             return true;
         }
-        List<TurnEvent> before = earlier.events();
-        for (int i = before.size() - 1; i >= Math.max(0, before.size() - FARTHEST); i--) {
-            TurnEvent one = before.get(i);
+        List<TurnEvent> recent = earlier.recent();
+        for (int i = recent.size() - 1; i >= 0; i--) {
+            TurnEvent one = recent.get(i);
             if (one.messageId().equals(ask)) {
                 return true;
             }

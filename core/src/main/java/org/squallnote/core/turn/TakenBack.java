@@ -14,9 +14,6 @@ final class TakenBack {
 
     private static final int SHORTEST_TELLING_WORD = 4;
 
-    /** What was taken back before is looked for in so many messages. */
-    private static final int FARTHEST = 50;
-
     private final Earlier earlier;
     private final List<Debt> debts;
     private final List<Paused> paused;
@@ -28,9 +25,12 @@ final class TakenBack {
         this.paused = paused;
     }
 
-    /** Incoming 6: what they asked, and my promise about it; "my last message" only what that one asked. */
+    /**
+     * Incoming 6: what they asked, and my promise about it; "my last message" only what that one asked, and so what only
+     * tells that it is there, unless it names it.
+     */
     void by(TurnEvent event) {
-        Facts facts = event.facts();
+        String about = about(event.facts());
         Set<UUID> theirs = new HashSet<>();
         for (Debt debt : debts) {
             if (debt.to().isSameAs(event.from()) && debt.reason() != Reason.BOUNCED) {
@@ -43,17 +43,20 @@ final class TakenBack {
                 .max(TurnEvent.IN_SENT_ORDER)
                 .map(TurnEvent::messageId)
                 .orElse(event.messageId());
-        if (!facts.withdrawsLastOnly() && takesBackAPart(event)) {
+        boolean lastOnly = event.facts().withdraws()
+                ? event.facts().withdrawsLastOnly()
+                : mentioned(theirs, about).isEmpty();
+        if (!lastOnly && takesBackAPart(event)) {
             return;
         }
         Set<UUID> meant = new HashSet<>(theirs);
-        if (facts.withdrawsLastOnly() && theirs.contains(last)) {
+        if (lastOnly && theirs.contains(last)) {
             meant.retainAll(Set.of(last));
         } else {
-            Set<UUID> named = mentioned(theirs, facts.withdrawsAbout());
+            Set<UUID> named = mentioned(theirs, about);
             if (!named.isEmpty()) {
                 meant = named;
-            } else if (isAnotherThing(facts.withdrawsAbout())) {
+            } else if (isAnotherThing(about)) {
                 return;
             }
         }
@@ -63,6 +66,11 @@ final class TakenBack {
                 && debt.reason() != Reason.BOUNCED
                 && (gone.contains(debt.messageId()) || all));
         paused.removeIf(rest -> rest.debt().to().isSameAs(event.from()));
+    }
+
+    /** What it says of the thing that is not needed any more, or is there. */
+    private static String about(Facts facts) {
+        return facts.withdraws() ? facts.withdrawsAbout() : facts.thingThere();
     }
 
     /** "Don't worry about the spelling", to whom was asked for a list. */
@@ -78,7 +86,7 @@ final class TakenBack {
 
     /** "Forget the pump": of a message that asked for the pump and for the code the code is still owed. */
     private boolean takesBackAPart(TurnEvent event) {
-        Set<String> words = tellingWords(event.facts().withdrawsAbout());
+        Set<String> words = tellingWords(about(event.facts()));
         for (int i = 0; i < debts.size(); i++) {
             Debt debt = debts.get(i);
             List<String> asks = asksOf(debt);
@@ -99,10 +107,9 @@ final class TakenBack {
         earlier.message(debt.messageId())
                 .ifPresent(asked -> asks.addAll(asked.facts().besides()));
         Set<String> gone = new HashSet<>();
-        List<TurnEvent> before = earlier.events();
-        for (TurnEvent one : before.subList(Math.max(0, before.size() - FARTHEST), before.size())) {
-            if (one.facts().withdraws() && one.from().isSameAs(debt.to())) {
-                gone.addAll(tellingWords(one.facts().withdrawsAbout()));
+        for (TurnEvent one : earlier.recent()) {
+            if (one.from().isSameAs(debt.to())) {
+                gone.addAll(tellingWords(about(one.facts())));
             }
         }
         return asks.stream()

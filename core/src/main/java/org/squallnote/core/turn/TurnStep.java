@@ -17,9 +17,6 @@ import org.squallnote.core.turn.TurnState.Paused;
 /** One message taken into the state of its thread; the numbers are those of docs/rules.md. */
 final class TurnStep {
 
-    /** Promises for a mailbox are about one of so many messages before. */
-    private static final int FARTHEST_ANSWER = 50;
-
     private final Earlier earlier;
     private final List<TurnEvent> before;
     private final List<Debt> debts;
@@ -155,7 +152,7 @@ final class TurnStep {
 
     /** The shared mailbox that I wrote to and for which somebody writes: another of its readers may keep the promise. */
     private Optional<Party> askedHouse(TurnEvent event) {
-        return before.subList(Math.max(0, before.size() - FARTHEST_ANSWER), before.size()).stream()
+        return earlier.recent().stream()
                 .filter(one -> one.direction() == Direction.OUTGOING)
                 .flatMap(one -> one.to().stream()
                         .filter(party -> SharedMailboxes.isShared(party.address(), one.throughList()))
@@ -187,8 +184,7 @@ final class TurnStep {
     private boolean instructs(TurnEvent event) {
         boolean instruction = Wanted.isInstruction(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
-        boolean elsewhere = Wanted.refersElsewhere(event.facts().what())
-                || Wanted.isOrder(event.facts().what());
+        boolean elsewhere = Wanted.refersElsewhereOrOrders(event.facts().what());
         return (instruction || choice || elsewhere)
                 && awaited.stream()
                         .filter(one -> one.isAnsweredBy(event))
@@ -344,7 +340,8 @@ final class TurnStep {
             awaited.replaceAll(one -> isReminded(event, one) ? one.writtenTo(event.sentAt(), true) : one);
             return;
         }
-        if (facts.withdraws() || overtaken.byMe(event)) {
+        overtaken.byMe(event);
+        if (facts.withdraws()) {
             awaited.removeIf(one -> event.isAddressedTo(one.party().address()));
             asking.removeIf(one -> event.isAddressedTo(one.party().address()));
         }
@@ -377,8 +374,7 @@ final class TurnStep {
      * whom nothing is wanted.
      */
     private boolean onlyAnswers(TurnEvent event) {
-        boolean elsewhere = Wanted.refersElsewhere(event.facts().what())
-                || Wanted.isOrder(event.facts().what());
+        boolean elsewhere = Wanted.refersElsewhereOrOrders(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
         return (elsewhere || choice)
                 && debts.stream()

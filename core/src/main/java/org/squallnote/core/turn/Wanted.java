@@ -110,10 +110,13 @@ final class Wanted {
         return !sentences.isEmpty() && !isQuestion() && !hasBeside("back", "call-us");
     }
 
-    /** Whether it tells somebody to turn to somebody else, and wants nothing back. */
-    static boolean refersElsewhere(String ask) {
+    /**
+     * Whether it tells somebody to turn to somebody else, and wants nothing back, or says what the writer wants of what was
+     * offered: "one for me, please".
+     */
+    static boolean refersElsewhereOrOrders(String ask) {
         Wanted wanted = in(ask);
-        return wanted.wantsNothingBack() && wanted.hasBeside("elsewhere", "to-us");
+        return (wanted.wantsNothingBack() && wanted.hasBeside("elsewhere", "to-us")) || wanted.has("mine");
     }
 
     /** "Do you know where the maps are?", asked of several: once one has told, nobody needs to. */
@@ -127,11 +130,6 @@ final class Wanted {
         Wanted wanted = in(ask);
         return !wanted.has("do-it")
                 && wanted.found.stream().limit(1).flatMap(List::stream).anyMatch(wanted::isPoliteChoice);
-    }
-
-    /** "One for me, please": what the writer wants of what was offered. */
-    static boolean isOrder(String ask) {
-        return in(ask).has("mine");
     }
 
     private boolean isPoliteChoice(PhraseMatch match) {
