@@ -19,23 +19,25 @@ final class ClockTimes {
     private static final LocalTime EARLIEST_START = LocalTime.of(4, 30);
 
     private final Sentence sentence;
+    private final DateWords words;
     private final DateContext context;
 
     ClockTimes(Sentence sentence, DateContext context) {
         this.sentence = sentence;
+        this.words = context.words();
         this.context = context;
     }
 
     Optional<DatePhrase> at(int from) {
         String word = sentence.norm(from);
         if (!Character.isDigit(word.charAt(0))) {
-            int hour = DateWords.number(sentence, from);
+            int hour = words.number(sentence, from);
             boolean isHour = hour >= 1 && hour <= 12 && !word.startsWith("a");
             if (isHour && isClockUnit(sentence.norm(from + 1))) {
                 return withUnit(from, hour, 0);
             }
             if (isHour && introduced(from)) {
-                int minutes = DateWords.number(sentence, from + 1);
+                int minutes = words.number(sentence, from + 1);
                 if (minutes == 15 || minutes == 30 || minutes == 45) {
                     return on(from, from + 2, hour, minutes);
                 }
@@ -96,7 +98,7 @@ final class ClockTimes {
 
     private boolean isDayNext(int at) {
         return sentence.at(at).is("on", "today", "tomorrow", "please", "if", "or", "so", "whether")
-                || DateWords.isWeekday(sentence, at);
+                || words.weekday(sentence, at) != DateWords.NONE;
     }
 
     private static boolean isClockUnit(String word) {
@@ -131,11 +133,11 @@ final class ClockTimes {
         if (word.isEmpty()) {
             return Optional.empty();
         }
-        int hour = DateWords.number(sentence, from);
+        int hour = words.number(sentence, from);
         boolean plain = hour >= 1 && hour <= 23 && word.length() <= 6 && !word.equals("a") && !word.equals("an");
         boolean follows = from + 1 >= sentence.size()
                 || sentence.at(from + 1).followsMark()
-                || (DateWords.mayFollowADate(sentence, from + 1) && DateWords.month(sentence, from + 1) < 0);
+                || (words.mayFollowADate(sentence, from + 1) && words.month(sentence, from + 1) < 0);
         if (!plain || !introduced(from) || !follows) {
             return Optional.empty();
         }

@@ -15,10 +15,12 @@ final class CountedBack {
     private static final int FARTHEST = 6;
 
     private final Sentence sentence;
+    private final DateWords words;
     private final DateContext context;
 
     CountedBack(Sentence sentence, DateContext context) {
         this.sentence = sentence;
+        this.words = context.words();
         this.context = context;
     }
 
@@ -29,7 +31,7 @@ final class CountedBack {
      */
     Optional<DatePhrase> at(int from, IntFunction<Optional<DatePhrase>> days) {
         boolean one = sentence.norm(from).equals("a") || sentence.norm(from).equals("one");
-        int number = one ? 1 : DateWords.number(sentence, from);
+        int number = one ? 1 : words.number(sentence, from);
         boolean working = sentence.norm(from + 1).equals("working")
                 || sentence.norm(from + 1).equals("business");
         int unitAt = working ? from + 2 : from + 1;

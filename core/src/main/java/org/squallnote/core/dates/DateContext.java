@@ -4,7 +4,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Optional;
-import org.squallnote.core.rule.TermBook;
 import org.squallnote.core.time.WorkingTime;
 
 /**
@@ -13,20 +12,21 @@ import org.squallnote.core.time.WorkingTime;
  * @param sentAt the moment of writing, in the reader's time zone
  * @param workingTime the reader's working days and hours
  * @param monthFirst whether 3/4 is March 4 (as in the United States) and not 3 April
- * @param terms how days are named by words
+ * @param language how days and times are named
  */
-public record DateContext(LocalDateTime sentAt, WorkingTime workingTime, boolean monthFirst, TermBook terms) {
-
-    /** How days are named in English. */
-    public static final TermBook ENGLISH = TermBook.of(DateContext.class, "dates.rules");
+public record DateContext(LocalDateTime sentAt, WorkingTime workingTime, boolean monthFirst, DateLanguage language) {
 
     /** For dates in English. */
     public DateContext(LocalDateTime sentAt, WorkingTime workingTime, boolean monthFirst) {
-        this(sentAt, workingTime, monthFirst, ENGLISH);
+        this(sentAt, workingTime, monthFirst, DateLanguage.ENGLISH);
     }
 
     /** Hours for a day off that has none of its own. */
     private static final WorkingTime.Hours USUAL = new WorkingTime.Hours(LocalTime.of(9, 0), LocalTime.of(17, 0));
+
+    DateWords words() {
+        return language.words();
+    }
 
     /** The day of writing. */
     public LocalDate today() {

@@ -1,6 +1,5 @@
 package org.squallnote.core.dates;
 
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
@@ -30,7 +29,7 @@ public final class DateScanner {
         this.context = context;
         this.times = new TimePhrases(sentence, context);
         this.days = new DayPhrases(sentence, context);
-        this.neighbours = new NeighbourDays(sentence);
+        this.neighbours = new NeighbourDays(sentence, context);
         this.countedBack = new CountedBack(sentence, context);
         this.namedBefore = namedBefore;
     }
@@ -46,7 +45,7 @@ public final class DateScanner {
      * @param namedBefore the day that the sentences before named last, next to which "the day before" is
      */
     public static List<DatePhrase> in(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
-        BitSet starts = DateStarts.in(sentence, context.terms());
+        BitSet starts = context.language().starts().in(sentence);
         return starts.isEmpty() ? List.of() : new DateScanner(sentence, context, namedBefore).from(starts);
     }
 
@@ -178,7 +177,8 @@ public final class DateScanner {
         if (time.isEmpty() && connected && word.equals("at")) {
             time = times.bareHourAt(timeAt);
         }
-        if (time.isPresent() && (connected || sentence.at(next).before() != ':')) {
+        if (time.filter(of -> of.time().isPresent()).isPresent()
+                && (connected || sentence.at(next).before() != ':')) {
             return day.at(time.get().time().orElseThrow(), time.get().toExclusive());
         }
         return day;
@@ -207,10 +207,5 @@ public final class DateScanner {
         }
         LocalDate dayOfTime = dayOf(time.time().orElseThrow());
         return new DatePhrase(time.fromInclusive(), next, dayOfTime, time.time(), Form.TIME);
-    }
-
-    /** Monday of the week that follows the one of a day. */
-    static LocalDate mondayAfter(LocalDate day) {
-        return day.with(java.time.temporal.TemporalAdjusters.next(DayOfWeek.MONDAY));
     }
 }

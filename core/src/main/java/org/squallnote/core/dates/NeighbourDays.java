@@ -19,21 +19,23 @@ final class NeighbourDays {
     private static final int MOST_WEEKS = 8;
 
     private final Sentence sentence;
+    private final DateWords words;
 
-    NeighbourDays(Sentence sentence) {
+    NeighbourDays(Sentence sentence, DateContext context) {
         this.sentence = sentence;
+        this.words = context.words();
     }
 
     /** The day that is told from a word on, seen from the day named last. */
     Optional<DatePhrase> at(int from, LocalDate named) {
         String word = sentence.norm(from);
         int at = word.equals("the") ? from + 1 : from;
-        int weekday = DateWords.weekdayIndex(sentence, at);
+        int weekday = words.weekday(sentence, at);
         if (weekday != DateWords.NONE) {
             return weekday(from, at + 1, named, DayOfWeek.of(weekday));
         }
         boolean one = word.equals("the") || word.equals("a") || word.equals("one");
-        int days = one ? 1 : DateWords.number(sentence, from);
+        int days = one ? 1 : words.number(sentence, from);
         String unit = sentence.norm(from + 1);
         int weeks = word.equals("the") ? 0 : weeks(unit, days);
         boolean eve = days == 1 && (unit.equals("night") || unit.equals("evening") || unit.equals("afternoon"));

@@ -1,8 +1,10 @@
 package org.squallnote.core.dates;
 
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
 
 /** Dates in numbers: "30/8", "30.8.", "2026-08-30", "16-Mar". */
@@ -15,12 +17,10 @@ final class NumericDates {
 
     private final Sentence sentence;
     private final DateContext context;
-    private final CalendarDates dates;
 
-    NumericDates(Sentence sentence, DateContext context, CalendarDates dates) {
+    NumericDates(Sentence sentence, DateContext context) {
         this.sentence = sentence;
         this.context = context;
-        this.dates = dates;
     }
 
     Optional<DatePhrase> at(int from) {
@@ -30,7 +30,7 @@ final class NumericDates {
         }
         Matcher iso = ISO.matcher(word);
         if (iso.matches()) {
-            return CalendarDates.exact(from, from + 1, number(iso, 1), number(iso, 2), number(iso, 3));
+            return day(from, CalendarDays.exact(number(iso, 1), number(iso, 2), number(iso, 3)));
         }
         Matcher numeric = NUMERIC.matcher(word);
         if (!numeric.matches()) {
@@ -57,26 +57,26 @@ final class NumericDates {
                 && second % 15 == 0;
         if (numeric.group(4) != null) {
             int year = number(numeric, 4);
-            return CalendarDates.exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
+            return day(from, CalendarDays.exact(year < 100 ? 2000 + year : year, month, day));
         }
         if (numeric.group(2).equals("-") || looksLikeTime || !isIntroduced(from)) {
             return Optional.empty();
         }
-        return dates.yearless(from, from + 1, month, day);
+        return day(from, CalendarDays.yearless(context.today(), month, day));
     }
 
     /** "16-Mar", "16/Mar/2026". */
     private Optional<DatePhrase> withNamedMonth(int from, Matcher written) {
-        int month = written.matches() ? DateWords.month(written.group(2)) : DateWords.NONE;
+        int month = written.matches() ? context.words().month(written.group(2)) : DateWords.NONE;
         if (month == DateWords.NONE) {
             return Optional.empty();
         }
         int day = number(written, 1);
         if (written.group(3) == null) {
-            return dates.yearless(from, from + 1, month, day);
+            return day(from, CalendarDays.yearless(context.today(), month, day));
         }
         int year = number(written, 3);
-        return CalendarDates.exact(from, from + 1, year < 100 ? 2000 + year : year, month, day);
+        return day(from, CalendarDays.exact(year < 100 ? 2000 + year : year, month, day));
     }
 
     private boolean endsWithDot(int at) {
@@ -86,34 +86,13 @@ final class NumericDates {
 
     /** A pair of numbers is a date only where a date can stand: "by 3/4", "Friday 3/4", "the 3/4". */
     private boolean isIntroduced(int from) {
-        String before = sentence.norm(from - 1);
-        return switch (before) {
-            case "by",
-                    "on",
-                    "before",
-                    "until",
-                    "till",
-                    "due",
-                    "from",
-                    "to",
-                    "for",
-                    "of",
-                    "the",
-                    "since",
-                    "than",
-                    "latest",
-                    "deadline",
-                    "closes",
-                    "ends",
-                    "expires",
-                    "opens",
-                    "starts",
-                    "begins",
-                    "is",
-                    "between",
-                    "and" -> true;
-            default -> DateWords.isWeekday(sentence, from - 1) || endsWithDot(from);
-        };
+        return context.words().words(DateClass.BEFORE_NUMBERS).has(sentence, from - 1)
+                || context.words().weekday(sentence, from - 1) != DateWords.NONE
+                || endsWithDot(from);
+    }
+
+    private static Optional<DatePhrase> day(int from, Optional<LocalDate> day) {
+        return day.map(found -> new DatePhrase(from, from + 1, found, Optional.empty(), Form.DAY));
     }
 
     private static int number(Matcher matcher, int group) {

@@ -2,147 +2,123 @@ package org.squallnote.core.dates;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.MonthDay;
+import java.time.LocalTime;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 
 /**
- * Reckons the day that a rule of {@code dates.rules} gives, in these words: {@code today 1}, {@code end of week 0},
- * {@code end of month named}, {@code weekday in next month}, {@code feast 12 24}. Weeks and months are counted from the
- * one of the day of writing.
+ * Reckons what a rule of {@code dates.rules} gives: the form of the phrase and the day, in these words: {@code today 1},
+ * {@code weekday of week 1}, {@code end of week 0}, {@code end of month named}, {@code date}, {@code feast 12 24},
+ * {@code amount}. Weeks and months are counted from the one of the day of writing; {@code and 7} and {@code and weeks} are
+ * so many days later.
  */
 final class Reckoning {
 
-    private static final int MIDDLE_OF_A_MONTH = 15;
-
-    private static final int FEW_DAYS = 4;
-
     private final Sentence sentence;
     private final DateContext context;
-    private final LocalDate today;
-    private final PeriodEnds ends;
+    private final DayPhrases phrases;
+    private final PeriodDays periods;
+    private final CalendarDays calendar;
+    private final FeastDays feasts;
+    private final Amounts amounts;
 
-    Reckoning(Sentence sentence, DateContext context) {
+    Reckoning(Sentence sentence, DateContext context, DayPhrases phrases) {
         this.sentence = sentence;
         this.context = context;
-        this.today = context.today();
-        this.ends = new PeriodEnds(context);
+        this.phrases = phrases;
+        this.periods = new PeriodDays(sentence, context);
+        this.calendar = new CalendarDays(sentence, context);
+        this.feasts = new FeastDays(context.today());
+        this.amounts = new Amounts(sentence, context, phrases);
     }
 
     /**
-     * The day in words of a rule; nothing where there is none, as the fifth Friday of a month that has four.
+     * What the words mean; nothing where there is no such day, as the fifth Friday of a month that has four.
      *
-     * @throws IllegalStateException when no day is reckoned so
+     * @throws IllegalStateException when nothing is reckoned so
      */
-    Optional<LocalDate> day(String words, Term term) {
+    Optional<DatePhrase> phrase(Term term) {
+        String gives = term.rule().gives();
+        if (gives.equals("past")) {
+            return Optional.of(plain(term, context.today().minusDays(1), Form.PAST));
+        }
+        int space = gives.indexOf(' ');
+        Form form = Form.valueOf(gives.substring(0, space).toUpperCase(Locale.ROOT));
+        String day = gives.substring(space + 1);
+        if (day.startsWith("as named")) {
+            return namedIn(term).map(named -> asNamed(term, form, day, named.day()));
+        }
+        if (day.equals("amount")) {
+            return amounts.fromNow(term, form);
+        }
+        return dayLater(day, term).map(found -> plain(term, found, form));
+    }
+
+    private static DatePhrase plain(Term term, LocalDate day, Form form) {
+        return new DatePhrase(term.from(), term.to(), day, Optional.<LocalTime>empty(), form);
+    }
+
+    private DatePhrase asNamed(Term term, Form form, String words, LocalDate day) {
+        DatePhrase named = plain(term, day, form);
+        return words.endsWith("at the start") ? named.at(context.startOf(day), term.to()) : named;
+    }
+
+    /** The day that stands in the words. */
+    private Optional<DatePhrase> namedIn(Term term) {
+        for (Map.Entry<String, Integer> kind : term.kinds().entrySet()) {
+            int place = kind.getValue();
+            Optional<DatePhrase> named = switch (kind.getKey()) {
+                case "day" -> phrases.at(place);
+                case "plain-day" -> phrases.plainDayAt(place);
+                case "weekday-day" -> phrases.named("weekdays", place);
+                case "calendar" -> phrases.named("calendar", place);
+                case "in-numbers" -> new NumericDates(sentence, context).at(place);
+                default -> Optional.empty();
+            };
+            if (named.isPresent()) {
+                return named;
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** "… and 7", "… and weeks". */
+    private Optional<LocalDate> dayLater(String words, Term term) {
+        int and = words.indexOf(" and ");
+        if (and < 0) {
+            return day(words, term);
+        }
+        String later = words.substring(and + " and ".length());
+        int days = Character.isDigit(later.charAt(0)) ? Integer.parseInt(later) : daysOf(later, term);
+        return day(words.substring(0, and), term).map(day -> day.plusDays(days));
+    }
+
+    /** Of "two weeks", 14. */
+    private int daysOf(String unit, Term term) {
+        Integer number = term.kinds().get("number");
+        int count = number == null ? 1 : context.words().number(sentence, number);
+        return count * context.words().unit(unit, sentence, term.kinds().getOrDefault(unit, -1));
+    }
+
+    private Optional<LocalDate> day(String words, Term term) {
         String[] said = words.split(" ");
         String last = said[said.length - 1];
-        if (words.startsWith("today")) {
-            return Optional.of(today.plusDays(said.length > 1 ? Integer.parseInt(last) : 0));
-        }
-        if (words.contains("weekday in")) {
-            return weekdayInMonth(words, term);
-        }
-        if (words.contains("of week")) {
-            return Optional.of(inWeek(said[0], said[1], Integer.parseInt(last)));
-        }
-        if (words.contains("month")) {
-            return Optional.of(inMonth(said[0], last, term));
-        }
-        return Optional.of(
-                switch (said[0]) {
-                    case "next" ->
-                        today.with(TemporalAdjusters.nextOrSame(DayOfWeek.valueOf(last.toUpperCase(Locale.ROOT))));
-                    case "feast" ->
-                        next(MonthDay.of(Integer.parseInt(said[1]), Integer.parseInt(last))
-                                .atYear(today.getYear()));
-                    case "easter" -> fromEaster(Integer.parseInt(last));
-                    case "end" -> words.equals("end of year") ? ends.ofYear() : endOfQuarter(last, term);
-                    default -> throw new IllegalStateException("No day is reckoned so: " + words);
-                });
-    }
-
-    private LocalDate inWeek(String part, String day, int weeks) {
-        LocalDate monday =
-                today.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)).plusWeeks(weeks);
-        return switch (part) {
-            case "end" -> weeks == 0 ? ends.ofWeek(0) : ends.ofWeekFrom(monday);
-            case "start" -> startOfWeek(monday);
-            default -> monday.plusDays(Integer.parseInt(day) - 1L);
+        LocalDate today = context.today();
+        return switch (said[0]) {
+            case "today" -> Optional.of(today.plusDays(said.length > 1 ? Integer.parseInt(last) : 0));
+            case "feast", "easter" -> Optional.of(feasts.day(said));
+            case "date", "last" -> calendar.day(words, term);
+            case "next" ->
+                last.equals("date")
+                        ? calendar.day(words, term)
+                        : Optional.of(today.with(
+                                TemporalAdjusters.nextOrSame(DayOfWeek.valueOf(last.toUpperCase(Locale.ROOT)))));
+            default -> Optional.of(periods.day(words, term));
         };
-    }
-
-    /** "At the beginning of the week", said when that is over, is the one to come. */
-    private LocalDate startOfWeek(LocalDate monday) {
-        boolean over = today.getDayOfWeek().compareTo(DayOfWeek.TUESDAY) > 0;
-        LocalDate soonest = over ? monday.plusWeeks(1) : today;
-        return monday.isBefore(today) ? soonest : monday;
-    }
-
-    private LocalDate inMonth(String part, String which, Term term) {
-        LocalDate month = which.equals("named") ? named(term) : today.plusMonths(Integer.parseInt(which));
-        LocalDate first = month.withDayOfMonth(1);
-        return switch (part) {
-            case "end" -> ends.ofMonth(month);
-            case "start" -> context.workingTime().onOrAfter(first);
-            case "early" -> context.workingTime().onOrAfter(first.plusDays(FEW_DAYS));
-            default -> first.withDayOfMonth(MIDDLE_OF_A_MONTH);
-        };
-    }
-
-    /** A day in the month that is named, this year or, once it is over, the next. */
-    private LocalDate named(Term term) {
-        Integer whole = term.kinds().get("month");
-        int month = whole == null
-                ? DateWords.month(sentence.norm(term.from()).substring("mid-".length()))
-                : DateWords.month(sentence, whole);
-        LocalDate inMonth = today.withDayOfMonth(1).withMonth(month);
-        return whole == null ? next(inMonth.withDayOfMonth(MIDDLE_OF_A_MONTH)) : nextMonth(inMonth);
-    }
-
-    private LocalDate endOfQuarter(String which, Term term) {
-        if (!which.equals("named")) {
-            int lastMonth = (today.getMonthValue() + 2) / 3 * 3;
-            return ends.ofMonth(today.withDayOfMonth(1).withMonth(lastMonth));
-        }
-        int quarter = sentence.norm(term.kinds().getOrDefault("quarter", 0)).charAt(1) - '0';
-        return ends.ofMonth(nextMonth(today.withDayOfMonth(1).withMonth(3 * quarter)));
-    }
-
-    private Optional<LocalDate> weekdayInMonth(String words, Term term) {
-        LocalDate month = today.withDayOfMonth(1);
-        if (words.endsWith("next month")) {
-            month = month.plusMonths(1);
-        } else if (!words.endsWith("this month")) {
-            int named = DateWords.month(sentence, term.kinds().getOrDefault("month", 0));
-            month = month.withMonth(named).plusYears(named < month.getMonthValue() ? 1 : 0);
-        }
-        int weekdayAt = term.kinds().getOrDefault("weekday", 0);
-        DayOfWeek day = DayOfWeek.of(DateWords.weekdayIndex(sentence, weekdayAt));
-        if (words.startsWith("last")) {
-            return Optional.of(month.with(TemporalAdjusters.lastInMonth(day)));
-        }
-        int which = DateWords.ordinal(sentence, weekdayAt - 1);
-        LocalDate date = month.with(TemporalAdjusters.dayOfWeekInMonth(which, day));
-        return date.getMonth() == month.getMonth() ? Optional.of(date) : Optional.empty();
-    }
-
-    /** This year's day or, once it is over, the next year's. */
-    private LocalDate next(LocalDate day) {
-        return day.isBefore(today) ? day.plusYears(1) : day;
-    }
-
-    /** The same of a month, which is over with its last day. */
-    private LocalDate nextMonth(LocalDate inMonth) {
-        boolean over = inMonth.with(TemporalAdjusters.lastDayOfMonth()).isBefore(today);
-        return over ? inMonth.plusYears(1) : inMonth;
-    }
-
-    private LocalDate fromEaster(int days) {
-        LocalDate date = Easter.sundayOf(today.getYear()).plusDays(days);
-        return date.isBefore(today) ? Easter.sundayOf(today.getYear() + 1).plusDays(days) : date;
     }
 }

@@ -12,11 +12,13 @@ final class TimePhrases {
     private static final LocalTime NOON = LocalTime.NOON;
 
     private final Sentence sentence;
+    private final DateWords words;
     private final DateContext context;
     private final ClockTimes clocks;
 
     TimePhrases(Sentence sentence, DateContext context) {
         this.sentence = sentence;
+        this.words = context.words();
         this.context = context;
         this.clocks = new ClockTimes(sentence, context);
     }
@@ -44,7 +46,7 @@ final class TimePhrases {
             }
             case "half" -> {
                 boolean past = sentence.norm(from + 1).equals("past");
-                int hour = DateWords.number(sentence, from + (past ? 2 : 1));
+                int hour = words.number(sentence, from + (past ? 2 : 1));
                 if (hour >= 1
                         && hour <= 12
                         && (past || clocks.introduced(from))
@@ -83,7 +85,7 @@ final class TimePhrases {
 
     private Optional<DatePhrase> minutesPastOrTo(int from) {
         String word = sentence.norm(from);
-        int minutes = word.equals("quarter") ? 15 : DateWords.number(sentence, from);
+        int minutes = word.equals("quarter") ? 15 : words.number(sentence, from);
         int next = from + 1;
         if (word.equals("a") && sentence.norm(next).equals("quarter")) {
             minutes = 15;
@@ -97,7 +99,7 @@ final class TimePhrases {
         }
         boolean past = sentence.norm(next).equals("past");
         boolean to = sentence.norm(next).equals("to") && (minutes == 15 || minutes % 5 == 0);
-        int hour = DateWords.number(sentence, next + 1);
+        int hour = words.number(sentence, next + 1);
         if ((!past && !to) || hour < 1 || hour > 12 || (to && minutes != 15 && !clocks.introduced(from))) {
             return Optional.empty();
         }

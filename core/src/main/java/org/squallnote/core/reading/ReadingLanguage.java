@@ -1,8 +1,7 @@
 package org.squallnote.core.reading;
 
-import org.squallnote.core.dates.DateContext;
+import org.squallnote.core.dates.DateLanguage;
 import org.squallnote.core.rule.RuleBook;
-import org.squallnote.core.rule.TermBook;
 import org.squallnote.core.text.PhraseBook;
 
 /**
@@ -14,9 +13,9 @@ import org.squallnote.core.text.PhraseBook;
  * @param besides whether a sentence that asks nothing itself sets the day of an ask beside it
  * @param days how days are named by words
  */
-record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides, TermBook days) {
+record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides, DateLanguage days) {
 
-    static final ReadingLanguage ENGLISH = beside(ReadingLanguage.class, "", DateContext.ENGLISH);
+    static final ReadingLanguage ENGLISH = beside(ReadingLanguage.class, "", DateLanguage.ENGLISH);
 
     /**
      * Reads the files of a language.
@@ -24,10 +23,10 @@ record ReadingLanguage(PhraseBook phrases, RuleBook purposes, RuleBook besides, 
      * @param folder where they lie below the folder of the class, with a stroke at its end; empty for that folder itself
      */
     static ReadingLanguage beside(Class<?> beside, String folder) {
-        return beside(beside, folder, TermBook.of(beside, folder + "dates.rules"));
+        return beside(beside, folder, DateLanguage.beside(beside, folder + "dates.rules"));
     }
 
-    private static ReadingLanguage beside(Class<?> beside, String folder, TermBook days) {
+    private static ReadingLanguage beside(Class<?> beside, String folder, DateLanguage days) {
         PhraseBook phrases = PhraseBook.of(
                 beside, folder + "words.txt", folder + "asks.rules", folder + "no-asks.rules", folder + "acts.rules");
         return new ReadingLanguage(

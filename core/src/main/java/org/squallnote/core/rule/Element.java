@@ -90,9 +90,11 @@ record Element(
         if (piece.startsWith("{date")) {
             return date(piece);
         }
-        if (piece.startsWith("{")) {
-            return new Element(
-                    Sort.KIND, NONE, List.of(piece.substring(1, piece.length() - 1)), false, false, 1, List.of());
+        if (piece.startsWith("{") || piece.startsWith("[{")) {
+            boolean optional = piece.startsWith("[");
+            int mark = optional ? 2 : 1;
+            String kind = piece.substring(mark, piece.length() - mark);
+            return new Element(Sort.KIND, NONE, List.of(kind), false, optional, 1, List.of());
         }
         if (piece.startsWith("..")) {
             return gap(Sort.GAP, piece.substring(2), lexicon);
@@ -174,8 +176,8 @@ record Element(
         if (words.has(sentence, place)) {
             return true;
         }
-        for (String ending : endings) {
-            if (sentence.norm(place).endsWith(ending)) {
+        for (int i = 0; i < endings.size(); i++) {
+            if (sentence.norm(place).endsWith(endings.get(i))) {
                 return true;
             }
         }

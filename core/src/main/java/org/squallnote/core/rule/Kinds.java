@@ -1,9 +1,15 @@
 package org.squallnote.core.rule;
 
-/** Words that no list tells, as a pattern names them: {@code {weekday}}, {@code {day}}. */
+/**
+ * Words that no list tells, as a pattern names them: {@code {weekday}}, {@code {day}}; also what has to be true at a place
+ * and takes no words there.
+ */
 @FunctionalInterface
 public interface Kinds {
 
-    /** The place behind such words where they begin at a place of the sentence; negative where none stand there. */
+    /**
+     * The place behind such words where they begin at a place of the sentence, which may lie outside; that place itself
+     * where it takes no words; negative where none stand there.
+     */
     int endOf(String kind, int place);
 }

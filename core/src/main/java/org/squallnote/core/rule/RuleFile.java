@@ -1,6 +1,7 @@
 package org.squallnote.core.rule;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ final class RuleFile {
     record Group(String name, String way, List<Rule> rules) {}
 
     private final List<Group> groups = new ArrayList<>();
+    private final Map<String, Map<String, Integer>> values = new HashMap<>();
     private final Lexicon lexicon;
     private @Nullable RuleDraft draft;
 
@@ -43,6 +45,11 @@ final class RuleFile {
         return groups;
     }
 
+    /** What words stand for, by the name of what they count: {@code values weekday: monday=1 tuesday=2}. */
+    Map<String, Map<String, Integer>> values() {
+        return values;
+    }
+
     Lexicon lexicon() {
         return lexicon;
     }
@@ -53,6 +60,7 @@ final class RuleFile {
         String rest = space < 0 ? "" : line.substring(space).strip();
         switch (key) {
             case "words" -> lexicon.add(rest);
+            case "values" -> addValues(rest);
             case "group" -> {
                 close();
                 int colon = rest.indexOf(':');
@@ -69,6 +77,19 @@ final class RuleFile {
                 }
                 draft.take(key, rest);
             }
+        }
+    }
+
+    private void addValues(String line) {
+        int colon = line.indexOf(':');
+        Map<String, Integer> named =
+                values.computeIfAbsent(line.substring(0, Math.max(colon, 0)).strip(), name -> new HashMap<>());
+        for (String piece : line.substring(colon + 1).strip().split("\\s+")) {
+            int equals = piece.indexOf('=');
+            if (colon < 0 || equals < 0) {
+                throw new IllegalStateException("Values are a name before a colon, and words with numbers: " + line);
+            }
+            named.put(piece.substring(0, equals), Integer.parseInt(piece.substring(equals + 1)));
         }
     }
 

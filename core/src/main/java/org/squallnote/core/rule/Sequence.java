@@ -20,7 +20,10 @@ final class Sequence {
 
     private final Element[] before;
     private final Element[] elements;
-    private final WordSet first;
+    /** One of these stands first, or a word of one of the kinds; absent where any word may. */
+    private final @Nullable WordSet first;
+
+    private final List<String> firstKinds;
     /** One of these stands second, where that is known. */
     private final @Nullable WordSet second;
 
@@ -31,23 +34,32 @@ final class Sequence {
         int begins = all.indexOf(Element.of(">", lexicon));
         before = all.subList(0, Math.max(begins, 0)).toArray(Element[]::new);
         elements = all.subList(begins + 1, all.size()).toArray(Element[]::new);
-        boolean readable = Stream.of(before).allMatch(one -> one.sort() == Element.Sort.WORD)
+        boolean readable = Stream.of(before).allMatch(Sequence::isOneWord)
                 && Stream.of(elements).allMatch(Sequence::canStandHere);
         if (elements.length == 0 || !readable) {
             throw new IllegalStateException("This names nothing: " + line);
         }
         List<Element> beginning = from(0);
-        first = wordsOf(beginning);
-        if (beginning.stream().anyMatch(Sequence::isOpen)) {
-            throw new IllegalStateException("This has to begin with listed words: " + line);
-        }
+        boolean any = beginning.stream().anyMatch(element -> isOpen(element) && element.sort() != Element.Sort.KIND);
+        first = any ? null : wordsOf(beginning);
+        firstKinds = beginning.stream()
+                .filter(element -> element.sort() == Element.Sort.KIND)
+                .map(Element::kind)
+                .toList();
         List<Element> behind = IntStream.range(0, beginning.size())
                 .mapToObj(i -> from(i + 1))
                 .flatMap(List::stream)
                 .toList();
         boolean alone = IntStream.range(0, beginning.size())
                 .anyMatch(i -> Stream.of(elements).skip(i + 1L).allMatch(Element::optional));
-        second = alone || behind.stream().anyMatch(Sequence::isOpen) ? null : wordsOf(behind);
+        boolean open = alone
+                || beginning.stream().anyMatch(element -> element.sort() == Element.Sort.KIND)
+                || behind.stream().anyMatch(Sequence::isOpen);
+        second = open ? null : wordsOf(behind);
+    }
+
+    private static boolean isOneWord(Element element) {
+        return element.sort() == Element.Sort.WORD || element.sort() == Element.Sort.KIND;
     }
 
     private static boolean canStandHere(Element element) {
@@ -79,9 +91,19 @@ final class Sequence {
                 .collect(Collectors.toSet()));
     }
 
-    /** The words that it can begin with. */
+    /** Whether it begins with listed words and words of named kinds only. */
+    boolean beginsKnown() {
+        return first != null;
+    }
+
+    /** The listed words that it can begin with. */
     Stream<String> firstWords() {
-        return first.words().stream();
+        return first == null ? Stream.empty() : first.words().stream();
+    }
+
+    /** The kinds of words that it can begin with. */
+    List<String> firstKinds() {
+        return firstKinds;
     }
 
     /**
@@ -90,12 +112,17 @@ final class Sequence {
      * @param found takes where each kind begins
      */
     int at(Sentence sentence, int place, Kinds kinds, Map<String, Integer> found) {
-        boolean mayStand = first.has(sentence, place) && (second == null || second.has(sentence, place + 1));
+        boolean mayStand = (first == null || !firstKinds.isEmpty() || first.has(sentence, place))
+                && (second == null || second.has(sentence, place + 1));
         if (!mayStand) {
             return FAILED;
         }
         for (int i = 0; i < before.length; i++) {
-            if (!before[i].takesWord(sentence, place - before.length + i)) {
+            int at = place - before.length + i;
+            boolean stands = before[i].sort() == Element.Sort.KIND
+                    ? kinds.endOf(before[i].kind(), at) >= 0
+                    : before[i].takesWord(sentence, at);
+            if (!stands) {
                 return FAILED;
             }
         }
@@ -115,7 +142,7 @@ final class Sequence {
                 if (end >= 0) {
                     found.put(element.kind(), place);
                 }
-                yield end;
+                yield end < 0 && element.optional() ? forward(sentence, index + 1, place, kinds, found) : end;
             }
             default -> {
                 int end = element.takesWord(sentence, place)

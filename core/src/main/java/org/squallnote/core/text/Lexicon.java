@@ -67,6 +67,11 @@ public final class Lexicon {
         return all;
     }
 
+    /** Whether there is a class of that name. */
+    public boolean has(String name) {
+        return own.containsKey(name) || given.containsKey(name);
+    }
+
     /** The words of {@code <name>}. */
     public Set<String> words(String reference) {
         String name = reference.substring(1, reference.length() - 1);

@@ -1,0 +1,36 @@
+package org.squallnote.core.dates;
+
+/** Words that the finding of dates asks about, each a class of {@code dates.rules}. */
+enum DateClass {
+    /** What may stand behind a bare number or ordinal that is a time or a day. */
+    AFTER_A_DATE("after-a-date"),
+    /** A short weekday that is another word too. */
+    SHORT_DAY("short-day"),
+    /** Behind these it is a day. */
+    BEFORE_A_SHORT_DAY("before-a-short-day"),
+    /** A month that is a verb too, when it has no capital. */
+    MONTH_OR_VERB("month-or-verb"),
+    /** Behind these a number and such a word are a date. */
+    BEFORE_A_DATE("before-a-date"),
+    /** Behind these a pair of numbers is a date: "due 3/4". */
+    BEFORE_NUMBERS("before-numbers"),
+    /** How an ordinal in digits ends. */
+    ENDS_AN_ORDINAL("ends-an-ordinal"),
+    /** Words that a date can begin with, besides weekdays, months and numbers. */
+    DATE_START("date-start"),
+    /** Those of them that begin a date only where a core or another start follows. */
+    WEAK_DATE_START("weak-date-start"),
+    /** Words inside a date that tell that it is one. */
+    DATE_CORE("date-core");
+
+    private final String listed;
+
+    DateClass(String listed) {
+        this.listed = listed;
+    }
+
+    /** Its name in the file. */
+    String listed() {
+        return listed;
+    }
+}
