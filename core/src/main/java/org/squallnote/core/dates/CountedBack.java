@@ -56,7 +56,8 @@ final class CountedBack {
                                 named.get().toExclusive(),
                                 back(named.get().day(), number * length, working),
                                 Optional.empty(),
-                                Form.DAY))
+                                Form.DAY,
+                                named.get().named()))
                         : Optional.empty();
             }
         }

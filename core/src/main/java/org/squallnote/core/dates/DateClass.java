@@ -14,6 +14,26 @@ enum DateClass {
     BEFORE_A_DATE("before-a-date"),
     /** Behind these a pair of numbers is a date: "due 3/4". */
     BEFORE_NUMBERS("before-numbers"),
+    /** Words that are a number too. */
+    ARTICLE("article"),
+    /** Behind these a number is an hour: "at five". */
+    BEFORE_AN_HOUR("before-an-hour"),
+    /** Behind these as well, where one that opens it stands before the first hour: "from two to five". */
+    JOINS_HOURS("joins-hours"),
+    /** What opens two hours that are joined. */
+    OPENS_HOURS("opens-hours"),
+    /** What joins two days or times to a stretch: "Monday to Wednesday". */
+    JOINS_DATES("joins-dates"),
+    /** What joins them where "between" stands before the first. */
+    JOINS_BETWEEN("joins-between"),
+    /** "between". */
+    BETWEEN_OPENS("between-opens"),
+    /** What may stand before the second of them. */
+    BEFORE_THE_SECOND("before-the-second"),
+    /** Between a day and its time: "Friday at three". */
+    BEFORE_ITS_TIME("before-its-time"),
+    /** Between a time and its day: "three on Friday". */
+    BEFORE_ITS_DAY("before-its-day"),
     /** How an ordinal in digits ends. */
     ENDS_AN_ORDINAL("ends-an-ordinal"),
     /** Words that a date can begin with, besides weekdays, months and numbers. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.LocalTime;
 import java.util.Optional;
+import org.squallnote.core.rule.Reason;
 
 /**
  * A date or time as written in a sentence, and what it means.
@@ -13,8 +14,20 @@ import java.util.Optional;
  * @param day the day; of a range the last one
  * @param time the time, absent where the whole day is meant
  * @param form how it was written
+ * @param named the rule that found the day; absent where only a time is named, or it was reckoned from other words
  */
-public record DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Optional<LocalTime> time, Form form) {
+public record DatePhrase(
+        int fromInclusive,
+        int toExclusive,
+        LocalDate day,
+        Optional<LocalTime> time,
+        Form form,
+        Optional<Reason> named) {
+
+    /** A phrase that no rule found. */
+    public DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Optional<LocalTime> time, Form form) {
+        this(fromInclusive, toExclusive, day, time, form, Optional.empty());
+    }
 
     /** How a date was written, as far as it matters for what it is for. */
     public enum Form {
@@ -35,19 +48,23 @@ public record DatePhrase(int fromInclusive, int toExclusive, LocalDate day, Opti
     }
 
     DatePhrase to(int end) {
-        return new DatePhrase(fromInclusive, end, day, time, form);
+        return new DatePhrase(fromInclusive, end, day, time, form, named);
     }
 
     DatePhrase from(int start) {
-        return new DatePhrase(start, toExclusive, day, time, form);
+        return new DatePhrase(start, toExclusive, day, time, form, named);
+    }
+
+    DatePhrase by(Optional<Reason> rule) {
+        return new DatePhrase(fromInclusive, toExclusive, day, time, form, rule);
     }
 
     DatePhrase at(LocalTime newTime, int end) {
-        return new DatePhrase(fromInclusive, end, day, Optional.of(newTime), form);
+        return new DatePhrase(fromInclusive, end, day, Optional.of(newTime), form, named);
     }
 
     DatePhrase as(Form newForm) {
-        return new DatePhrase(fromInclusive, toExclusive, day, time, newForm);
+        return new DatePhrase(fromInclusive, toExclusive, day, time, newForm, named);
     }
 
     /** The last moment that is still in time. */

@@ -8,13 +8,9 @@ import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.WordSet;
 
 /** Finds the date phrases of a sentence from left to right, each as long as it can be. */
 public final class DateScanner {
-
-    private static final WordSet BEFORE_THE_END =
-            WordSet.of("the", "on", "about", "around", "approximately", "roughly");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -27,8 +23,8 @@ public final class DateScanner {
     private DateScanner(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
         this.sentence = sentence;
         this.context = context;
-        this.times = new TimePhrases(sentence, context);
         this.days = new DayPhrases(sentence, context);
+        this.times = new TimePhrases(days);
         this.neighbours = new NeighbourDays(sentence, context);
         this.countedBack = new CountedBack(sentence, context);
         this.namedBefore = namedBefore;
@@ -68,6 +64,10 @@ public final class DateScanner {
         return found;
     }
 
+    private boolean is(DateClass one, int place) {
+        return context.words().words(one).has(sentence, place);
+    }
+
     private Optional<DatePhrase> nextToNamed(List<DatePhrase> found, int from) {
         if (found.isEmpty()) {
             return namedBefore.isPresent() ? neighbours.at(from, namedBefore.get()) : Optional.empty();
@@ -83,19 +83,12 @@ public final class DateScanner {
             return first;
         }
         int next = first.get().toExclusive();
-        String join = sentence.norm(next);
-        boolean between = sentence.norm(from - 1).equals("between")
-                || sentence.norm(from - 2).equals("between");
-        boolean joined = join.equals("to")
-                || join.equals("until")
-                || join.equals("till")
-                || join.equals("through")
-                || join.equals("or")
-                || (between && join.equals("and"));
+        boolean between = is(DateClass.BETWEEN_OPENS, from - 1) || is(DateClass.BETWEEN_OPENS, from - 2);
+        boolean joined = is(DateClass.JOINS_DATES, next) || (between && is(DateClass.JOINS_BETWEEN, next));
         if (!joined || first.get().form() == Form.PAST) {
             return hyphenRange(first.get());
         }
-        int secondAt = next + 1 + (BEFORE_THE_END.has(sentence, next + 1) ? 1 : 0);
+        int secondAt = next + 1 + (is(DateClass.BEFORE_THE_SECOND, next + 1) ? 1 : 0);
         Optional<DatePhrase> second =
                 phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
         if (second.isEmpty()) {
@@ -130,7 +123,7 @@ public final class DateScanner {
     }
 
     private static DatePhrase range(DatePhrase first, DatePhrase second, LocalDate day, Optional<LocalTime> time) {
-        return new DatePhrase(first.fromInclusive(), second.toExclusive(), day, time, Form.RANGE);
+        return new DatePhrase(first.fromInclusive(), second.toExclusive(), day, time, Form.RANGE, second.named());
     }
 
     /** The day of writing or, once the time has passed, the next. */
@@ -158,25 +151,15 @@ public final class DateScanner {
         int next = day.toExclusive();
         Optional<DatePhrase> part = times.partOfDay(next, day.day());
         if (part.isPresent()) {
-            return part.get().from(day.fromInclusive());
+            return part.get().from(day.fromInclusive()).by(day.named());
         }
-        String word = sentence.norm(next);
-        boolean connected = word.equals("at")
-                || word.equals("by")
-                || word.equals("before")
-                || word.equals("around")
-                || word.equals("about")
-                || word.equals("from")
-                || word.equals("until")
-                || word.equals("till");
+        boolean connected = is(DateClass.BEFORE_ITS_TIME, next);
         int timeAt = connected ? next + 1 : next;
-        if (word.equals("at") && sentence.norm(timeAt).equals("midnight")) {
-            return day.to(timeAt + 1);
+        Optional<DatePhrase> last = days.named("end of a day", next);
+        if (last.isPresent()) {
+            return day.to(last.get().toExclusive());
         }
         Optional<DatePhrase> time = times.at(timeAt);
-        if (time.isEmpty() && connected && word.equals("at")) {
-            time = times.bareHourAt(timeAt);
-        }
         if (time.filter(of -> of.time().isPresent()).isPresent()
                 && (connected || sentence.at(next).before() != ':')) {
             return day.at(time.get().time().orElseThrow(), time.get().toExclusive());
@@ -187,10 +170,9 @@ public final class DateScanner {
     /** A time, followed by the day it is on; without one, the day of writing or, once it has passed, the next. */
     private DatePhrase withDay(DatePhrase time) {
         int next = time.toExclusive();
-        String word = sentence.norm(next);
-        boolean connected = word.equals("on") || word.equals("the") || word.equals("of") || word.equals("for");
+        boolean connected = is(DateClass.BEFORE_ITS_DAY, next);
         int dayAt = connected ? next + 1 : next;
-        if (connected && sentence.norm(dayAt).equals("the")) {
+        if (connected && is(DateClass.BEFORE_ITS_DAY, dayAt)) {
             dayAt++;
         }
         Optional<DatePhrase> day = dayAt < sentence.size() ? days.at(dayAt) : Optional.empty();
@@ -203,7 +185,8 @@ public final class DateScanner {
                     day.get().toExclusive(),
                     day.get().day(),
                     time.time(),
-                    day.get().form());
+                    day.get().form(),
+                    day.get().named());
         }
         LocalDate dayOfTime = dayOf(time.time().orElseThrow());
         return new DatePhrase(time.fromInclusive(), next, dayOfTime, time.time(), Form.TIME);

@@ -24,12 +24,14 @@ final class DayKinds implements Kinds {
     private final DateWords words;
     private final DayPhrases phrases;
     private final NumericDates inNumbers;
+    private final TimeKinds times;
     private final Map<String, int[]> ends = new HashMap<>();
 
     DayKinds(Sentence sentence, DateContext context, DayPhrases phrases) {
         this.sentence = sentence;
         this.words = context.words();
         this.phrases = phrases;
+        this.times = new TimeKinds(sentence, words);
         this.inNumbers = new NumericDates(sentence, context);
     }
 
@@ -51,6 +53,8 @@ final class DayKinds implements Kinds {
         return switch (kind) {
             case "ends" -> ends(place) ? place : NONE;
             case "may-end" -> ends(place) || words.mayFollowADate(sentence, place) ? place : NONE;
+            case "time-end" -> ends(place) || mayFollowATime(place) ? place : NONE;
+            case "introduced" -> times.isIntroduced(place + 1) ? place : NONE;
             case "limit" -> DateLeads.isLimit(sentence, place) ? place : NONE;
             default -> place < sentence.size() ? endOfWords(kind, place) : NONE;
         };
@@ -75,7 +79,7 @@ final class DayKinds implements Kinds {
             case "days", "weeks", "months", "minutes" -> one(place, words.unit(kind, sentence, place) != NONE);
             case "in-numbers" -> one(place, inNumbers.at(place).isPresent());
             case "calendar" -> sentence.at(place).before() == '-' ? NONE : phrases.endOf(kind, place);
-            case "lead", "count", "amount", "long-unit" -> phrases.endOf(kind, place);
+            case "lead", "part", "half-day", "count", "amount", "long-unit" -> phrases.endOf(kind, place);
             case "unit" -> Math.max(phrases.endOf("long-unit", place), phrases.endOf(kind, place));
             case "day" ->
                 phrases.at(place)
@@ -84,8 +88,12 @@ final class DayKinds implements Kinds {
                         .orElse(NONE);
             case "weekday-day" -> phrases.endOf("weekdays", place);
             case "plain-day" -> endOfPlainDay(place);
-            default -> throw new IllegalStateException("No words are of the kind " + kind);
+            default -> one(place, times.is(kind, place));
         };
+    }
+
+    private boolean mayFollowATime(int place) {
+        return words.mayFollowADate(sentence, place) && words.month(sentence, place) == NONE;
     }
 
     private static int one(int place, boolean is) {

@@ -1,5 +1,6 @@
 package org.squallnote.core.dates;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.squallnote.core.rule.TermBook.Term;
@@ -26,13 +27,15 @@ final class DayPhrases {
     private final Sentence sentence;
     private final DateContext context;
     private final DayKinds kinds;
+    private final DayTimes times;
     private final Reckoning reckoning;
 
     DayPhrases(Sentence sentence, DateContext context) {
         this.sentence = sentence;
         this.context = context;
         this.kinds = new DayKinds(sentence, context, this);
-        this.reckoning = new Reckoning(sentence, context, this);
+        this.times = new DayTimes(sentence, context, this);
+        this.reckoning = new Reckoning(sentence, context, this, times);
     }
 
     /** The day phrase that begins at a word. */
@@ -60,7 +63,18 @@ final class DayPhrases {
 
     /** The day that the rules of a group name in the words from one on. */
     Optional<DatePhrase> named(String group, int from) {
-        return context.language().terms().at(group, sentence, from, kinds, reckoning::phrase);
+        return context.language().terms().at(group, sentence, from, kinds, this::phrase);
+    }
+
+    /** "morning", "afternoon" of a day that is known. */
+    Optional<DatePhrase> partOfDay(int from, LocalDate day) {
+        return term("part", from).map(part -> times.part(part, part, day));
+    }
+
+    private Optional<DatePhrase> phrase(Term term) {
+        return reckoning
+                .phrase(term)
+                .map(found -> found.by(Optional.of(term.rule().reason())));
     }
 
     /** What the rules of a group say of the words from one on, where it need not be a day. */

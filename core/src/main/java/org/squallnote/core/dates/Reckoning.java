@@ -26,14 +26,16 @@ final class Reckoning {
     private final CalendarDays calendar;
     private final FeastDays feasts;
     private final Amounts amounts;
+    private final DayTimes times;
 
-    Reckoning(Sentence sentence, DateContext context, DayPhrases phrases) {
+    Reckoning(Sentence sentence, DateContext context, DayPhrases phrases, DayTimes times) {
         this.sentence = sentence;
         this.context = context;
         this.phrases = phrases;
         this.periods = new PeriodDays(sentence, context);
         this.calendar = new CalendarDays(sentence, context);
         this.feasts = new FeastDays(context.today());
+        this.times = times;
         this.amounts = new Amounts(sentence, context, phrases);
     }
 
@@ -53,10 +55,21 @@ final class Reckoning {
         if (day.startsWith("as named")) {
             return namedIn(term).map(named -> asNamed(term, form, day, named.day()));
         }
-        if (day.equals("amount")) {
-            return amounts.fromNow(term, form);
-        }
-        return dayLater(day, term).map(found -> plain(term, found, form));
+        return switch (day) {
+            case "amount" -> amounts.fromNow(term, form);
+            case "part" -> partOfToday(term);
+            case "start of work tomorrow" -> {
+                LocalDate tomorrow = context.today().plusDays(1);
+                yield Optional.of(plain(term, tomorrow, form).at(context.startOf(tomorrow), term.to()));
+            }
+            default ->
+                form == Form.TIME ? times.today(term, day) : dayLater(day, term).map(found -> plain(term, found, form));
+        };
+    }
+
+    private Optional<DatePhrase> partOfToday(Term term) {
+        return phrases.term("part", term.kinds().getOrDefault("part", -1))
+                .map(part -> times.part(part, term, context.today()));
     }
 
     private static DatePhrase plain(Term term, LocalDate day, Form form) {

@@ -20,7 +20,7 @@ import org.squallnote.core.time.WorkingTime;
 public final class Reader {
 
     /** Raised when a rule changes what is found, so that stored readings are known to be old. */
-    public static final int VERSION = 18;
+    public static final int VERSION = 19;
 
     /** Text beyond this many characters is not read. */
     public static final int LONGEST_TEXT = 5_000_000;
@@ -81,6 +81,15 @@ public final class Reader {
      */
     public Reading readBeginning(MessageToRead message) {
         return read(message, A_PAGE);
+    }
+
+    /**
+     * Reads what stands above the text of a message, for one whose text cannot be read. The reading says that it is cut.
+     *
+     * @see Reading#cut()
+     */
+    public Reading readHead(MessageToRead message) {
+        return read(message, 0);
     }
 
     private Reading read(MessageToRead message, int most) {

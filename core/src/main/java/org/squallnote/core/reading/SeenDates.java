@@ -27,6 +27,7 @@ final class SeenDates {
                 Optional<Rule> sets = asks ? Optional.empty() : DatedSentences.decide(read, dated, beside, besides);
                 seen.add(new SeenDate(
                         read.sentence().spanOf(dated.lead(), dated.phrase().toExclusive()),
+                        dated.phrase().named(),
                         dated.because(),
                         dated.passed(),
                         otherwise(read, dated, context, purposes),

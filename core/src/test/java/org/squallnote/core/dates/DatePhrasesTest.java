@@ -7,6 +7,10 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -201,5 +205,55 @@ class DatePhrasesTest {
                     """)
     void daysAreCountedBack(String words, String expected) {
         assertThat(read(words, TUESDAY, false)).isEqualTo(expected);
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+                    today, this evening            | 2026-03-10
+                    on Saturday, this night        | 2026-03-14
+                    this pm                        | 2026-03-10T17:00
+                    two weeks from Friday          | 2026-03-27
+                    a fortnight on Friday          | 2026-03-27
+                    within half a day              | 2026-03-10
+                    within working hours           | nothing
+                    by nine in the evening         | 2026-03-10T21:00
+                    at 12 noon                     | 2026-03-10T12:00
+                    """)
+    void whatWasReadWronglyOnce(String words, String expected) {
+        assertThat(read(words, TUESDAY, false)).isEqualTo(expected);
+    }
+
+    /** Whatever stands there, phrases lie in the sentence one behind the other. */
+    @Test
+    void wordsOfDatesInAnyOrderAreReadWithoutFault() {
+        DateLanguage english = DateLanguage.ENGLISH;
+        List<String> words = Stream.of(
+                        english.words().known().stream(),
+                        english.words().words(DateClass.DATE_START).words().stream(),
+                        english.words().words(DateClass.DATE_CORE).words().stream(),
+                        english.words().words(DateClass.BEFORE_ITS_TIME).words().stream(),
+                        Stream.of(
+                                "3pm", "14:30", "1700", "30/8", "2026-08-30", "5th", "this", "evening", "-", ",", "("))
+                .flatMap(Function.identity())
+                .sorted()
+                .toList();
+        Random random = new Random(20260310);
+        DateContext context = new DateContext(TUESDAY, OFFICE, false);
+        for (int line = 0; line < 20_000; line++) {
+            String text = random.ints(2 + random.nextInt(6), 0, words.size())
+                    .mapToObj(words::get)
+                    .collect(Collectors.joining(" "));
+            for (Sentence sentence : SentenceSplitter.split(text)) {
+                int end = 0;
+                for (DatePhrase phrase : DateScanner.in(sentence, context)) {
+                    assertThat(phrase.fromInclusive()).as(text).isGreaterThanOrEqualTo(end);
+                    assertThat(phrase.toExclusive())
+                            .as(text)
+                            .isGreaterThan(phrase.fromInclusive())
+                            .isLessThanOrEqualTo(sentence.size());
+                    end = phrase.toExclusive();
+                }
+            }
+        }
     }
 }

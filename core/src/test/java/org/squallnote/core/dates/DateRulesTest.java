@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -40,6 +41,7 @@ class DateRulesTest {
                         language))
                 .flatMap(context -> SentenceSplitter.split(text).stream()
                         .flatMap(sentence -> DateScanner.in(sentence, context).stream()))
+                .map(phrase -> phrase.by(Optional.empty()))
                 .toList();
     }
 }

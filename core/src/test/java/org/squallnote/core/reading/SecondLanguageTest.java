@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.time.LocalTime;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -82,6 +83,15 @@ class SecondLanguageTest {
                         .replyBy()
                         .map(Deadline::day))
                 .isEqualTo(Optional.ofNullable(meant));
+    }
+
+    @Test
+    void namesTimesByItsOwnWords() {
+        Deadline by = read("Kannst du mir die Liste schicken? Bis Freitag 15 Uhr")
+                .replyBy()
+                .orElseThrow();
+        assertThat(by.day()).isEqualTo(LocalDate.of(2026, 3, 13));
+        assertThat(by.time()).contains(LocalTime.of(15, 0));
     }
 
     @ParameterizedTest

@@ -139,6 +139,9 @@ final class Explanation {
                         .orElse("")
                 + date.beside()
                         .map(rule -> "; for an ask beside it it " + rule.gives() + ", " + since(rule.reason()))
+                        .orElse("")
+                + date.named()
+                        .map(rule -> "; found by " + rule.rule() + " " + rule.inWords())
                         .orElse("");
     }
 

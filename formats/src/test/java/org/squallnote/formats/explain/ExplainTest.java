@@ -78,7 +78,8 @@ class ExplainTest {
                 .contains(
                         "reply by      2026-03-12, firm, from “by Thursday”, since stated.by as in “Please send it by Friday.”")
                 .contains(
-                        "date          “by Thursday” is stated, since stated.by as in “Please send it by Friday.”, else tied by tied.giving");
+                        "date          “by Thursday” is stated, since stated.by as in “Please send it by Friday.”, else tied by tied.giving;"
+                                + " found by weekday.this as in “Please answer by Friday.”");
     }
 
     @Test

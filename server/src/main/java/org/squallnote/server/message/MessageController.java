@@ -194,7 +194,8 @@ class MessageController {
         return reading.cut()
                 ? Stream.concat(
                                 message.notices().list().stream(),
-                                Stream.of("This message is very long; only its beginning was read for what it asks."))
+                                Stream.of(
+                                        "Only a part of this message was read for what it asks. Please look at the rest yourself."))
                         .distinct()
                         .toList()
                 : message.notices().list();

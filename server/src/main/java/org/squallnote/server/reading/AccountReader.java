@@ -4,6 +4,9 @@ import java.time.Duration;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.squallnote.core.message.Direction;
 import org.squallnote.core.message.Party;
 import org.squallnote.core.reading.Me;
@@ -36,6 +39,8 @@ public record AccountReader(
     /** A text of up to so many characters takes milliseconds, whatever it says. */
     private static final int QUICKLY_READ = 20_000;
 
+    private static final Logger LOG = LoggerFactory.getLogger(AccountReader.class);
+
     private static final TimeLimit LIMIT = new TimeLimit(Duration.ofSeconds(20));
 
     /** Copies the rules. */
@@ -56,9 +61,24 @@ public record AccountReader(
                 monthFirst,
                 workingTime,
                 direction == Direction.OUTGOING ? Set.of() : unheard);
-        return message.text().length() <= QUICKLY_READ
-                ? reader.read(message)
-                : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message));
+        return orInstead(
+                () -> message.text().length() <= QUICKLY_READ
+                        ? reader.read(message)
+                        : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message)),
+                () -> reader.readHead(message));
+    }
+
+    /**
+     * A reading, or another one when that fails: one message on which the rules stumble is taken in like any other, and
+     * does not keep those behind it away.
+     */
+    static Reading orInstead(Supplier<Reading> reading, Supplier<Reading> instead) {
+        try {
+            return reading.get();
+        } catch (RuntimeException e) {
+            LOG.error("The text of a message could not be read for what it asks; it is shown without", e);
+            return instead.get();
+        }
     }
 
     private Me meIn(Party from, Direction direction) {
