@@ -60,7 +60,8 @@ final class Findings {
     Reading reading() {
         SpeechActs acts = new SpeechActs(sentences, context, people);
         Optional<Withdrawal> withdrawal = automatic ? Optional.empty() : withdrawal(acts);
-        List<Ask> asks = automatic ? List.of() : asks();
+        boolean takenBack = withdrawal.filter(words -> Withdrawals.takesBackAtOnce(words, sentences)).isPresent();
+        List<Ask> asks = automatic || takenBack ? List.of() : asks();
         boolean outgoing = me.is(message.from());
         boolean asked = asksMe(asks);
         boolean asksMe = !outgoing && !automatic && (asked || invitesMe() || countersMe());

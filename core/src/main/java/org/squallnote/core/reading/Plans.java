@@ -205,7 +205,7 @@ final class Plans {
             return true;
         }
         boolean being = before.equals("is") || before.equals("are") || before.endsWith("'s") || before.endsWith("'re");
-        if (being && norm.endsWith("ing")) {
+        if (being && norm.endsWith("ing") && !WordClass.STATE_IN_ING.has(sentence, at)) {
             return true;
         }
         return norm.endsWith("s")

@@ -9,6 +9,9 @@ import org.squallnote.core.text.Span;
 /** Finds the words that take an ask back. */
 final class Withdrawals {
 
+    /** So many sentences before "ignore that" at the most it speaks of. */
+    private static final int FARTHEST = 2;
+
     private Withdrawals() {}
 
     /** The first words that take an ask back. */
@@ -23,6 +26,27 @@ final class Withdrawals {
             }
         }
         return Optional.empty();
+    }
+
+    /**
+     * Whether the words end the message and take back what was asked in the sentences before: "Could you send me the list? Oh
+     * wait, Tom has it, ignore that."
+     */
+    static boolean takesBackAtOnce(Withdrawal withdrawal, List<ReadSentence> sentences) {
+        int last = sentences.size() - 1;
+        boolean general = !withdrawal.lastMessageOnly()
+                && withdrawal.about().fromInclusive() == withdrawal.about().toExclusive();
+        if (!general
+                || last < 1
+                || !sentences.get(last).asks().isEmpty()
+                || !sentences.get(last).sentence().span().contains(withdrawal.words())) {
+            return false;
+        }
+        int first = 0;
+        while (first < last && sentences.get(first).asks().isEmpty()) {
+            first++;
+        }
+        return last - first <= FARTHEST;
     }
 
     private static boolean isInsideQuestion(ReadSentence read, PhraseMatch act) {

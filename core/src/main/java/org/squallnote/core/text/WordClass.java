@@ -65,6 +65,8 @@ public enum WordClass {
     IMPERATIVE_NOUN,
     /** Verbs before "to" whose subject does what follows. */
     INTENDING,
+    /** What is so and is not being done: "two pages are missing". */
+    STATE_IN_ING,
     /** What somebody is doing with what was asked for: "printing". */
     IN_THE_WORKS,
     IS_ARE,

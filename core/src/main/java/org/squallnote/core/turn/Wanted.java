@@ -13,7 +13,7 @@ final class Wanted {
     static final PhraseBook RULES = PhraseBook.of(Wanted.class, "wanted.rules");
 
     /** "Tuesday afternoon, please": more words before it say more than which or when. */
-    private static final int LONGEST_CHOICE = 4;
+    private static final int LONGEST_CHOICE = 6;
 
     private final List<Sentence> sentences;
     private final List<List<PhraseMatch>> found;
