@@ -66,7 +66,7 @@ final class Plans {
     private static boolean isSaid(ReadSentence read) {
         return read.acts().stream()
                 .anyMatch(act -> LABELS.contains(act.label())
-                        && !read.sentence().norm(act.fromInclusive() - 1).equals("you"));
+                        && !WordClass.TOLD_OF_YOU.has(read.sentence(), act.fromInclusive() - 1));
     }
 
     /** "Printing.", "I'm comparing prices", "ordering now", but not "I'm attaching it". */
