@@ -22,13 +22,16 @@ final class DateWords {
     private static final int LAST_DAY_OF_A_MONTH = 31;
 
     /** The names of units whose words stand for so many of them. */
-    private static final List<String> UNITS = List.of("days", "weeks", "months", "minutes");
+    static final List<String> UNITS = List.of("days", "weeks", "months", "minutes");
 
     private final SpeltWords weekdays;
     private final SpeltWords months;
     private final WordValues numbers;
     private final WordValues ordinals;
     private final Map<String, WordValues> units = new HashMap<>();
+    /** All words that stand for something. */
+    private final WordSet standing;
+
     private final Map<DateClass, WordSet> classes = new EnumMap<>(DateClass.class);
 
     /** The words of a file of rules, as its lines {@code values} and {@code words} tell them. */
@@ -38,6 +41,9 @@ final class DateWords {
         numbers = new WordValues(terms.values("number"));
         ordinals = new WordValues(terms.values("ordinal"));
         UNITS.forEach(unit -> units.put(unit, new WordValues(terms.values(unit))));
+        Set<String> all = known();
+        units.values().forEach(unit -> all.addAll(unit.words()));
+        standing = WordSet.of(all);
         for (DateClass one : DateClass.values()) {
             classes.put(one, WordSet.of(terms.words(one.listed())));
         }
@@ -57,9 +63,22 @@ final class DateWords {
         return known;
     }
 
+    /** Whether a word is no number, no unit, no weekday and no month, also with a slip or as "Friday's". */
+    boolean standsForNothing(Sentence sentence, int index) {
+        if (index < 0 || index >= sentence.size() || standing.has(sentence, index)) {
+            return false;
+        }
+        String word = sentence.norm(index);
+        return !word.isEmpty()
+                && !Character.isDigit(word.charAt(0))
+                && word.indexOf('\'') < 0
+                && !isSlipOfADay(word)
+                && !sentence.at(index).is("q1", "q2", "q3", "q4");
+    }
+
     /** Whether the word is a weekday or a month with a slip in it. */
     boolean isSlipOfADay(String word) {
-        return weekdays.slipIn(word) != NONE || months.slipIn(word) != NONE;
+        return SpeltWords.endsAsADay(word) && (weekdays.slipIn(word) != NONE || months.slipIn(word) != NONE);
     }
 
     /** 1 for Monday to 7, or {@link #NONE}. */

@@ -20,11 +20,68 @@ final class DayKinds implements Kinds {
     /** Behind one of these marks something new begins: "by the 20th: may I ask". */
     private static final String NEXT_PART = ":;()";
 
+    /** Finds words of a kind: the place behind them, negative where there are none. */
+    @FunctionalInterface
+    private interface Finder {
+
+        int endOf(DayKinds kinds, int place);
+    }
+
+    /** Whether the word at a place is of a kind. */
+    @FunctionalInterface
+    private interface WordTest {
+
+        boolean is(DayKinds kinds, int place);
+    }
+
+    /** Kinds that take no words, which may also stand behind the last. */
+    private static final Map<String, Finder> MARKS = Map.of(
+            "ends", (kinds, place) -> kinds.ends(place) ? place : NONE,
+            "may-end", (kinds, place) -> kinds.mayEnd(place) ? place : NONE,
+            "time-end", (kinds, place) -> kinds.ends(place) || kinds.mayFollowATime(place) ? place : NONE,
+            "introduced", (kinds, place) -> kinds.times.isIntroduced(place + 1) ? place : NONE,
+            "limit", (kinds, place) -> DateLeads.isLimit(kinds.sentence, place) ? place : NONE);
+
+    private static final Map<String, Finder> WORDS = words();
+
+    private static Map<String, Finder> words() {
+        Map<String, Finder> words = new HashMap<>();
+        words.put("weekday", one(DayKinds::isWeekday));
+        words.put("weekday's", one(DayKinds::isGenitiveOfAWeekday));
+        words.put("month", one((kinds, place) -> kinds.words.month(kinds.sentence, place) != NONE));
+        words.put("month-of-a-date", one(DayKinds::isMonthOfADate));
+        words.put("capital-month", one(DayKinds::isCapitalMonth));
+        words.put("quarter", one((kinds, place) -> kinds.sentence.at(place).is("q1", "q2", "q3", "q4")));
+        words.put("number", one(DayKinds::isCount));
+        words.put("second-number", one(DayKinds::isCount));
+        words.put("numeral-day", one(DayKinds::isNumeralDay));
+        words.put("written-day", one((kinds, place) -> kinds.words.isWrittenOrdinal(kinds.sentence, place)));
+        words.put("day-of-month", one(DayKinds::isDayOfMonth));
+        words.put(
+                "day-right-behind",
+                one((kinds, place) -> kinds.sentence.at(place).before() != '-' && kinds.isDayOfMonth(place)));
+        words.put("year", one(DayKinds::isYear));
+        words.put("in-numbers", one((kinds, place) -> kinds.inNumbers.at(place).isPresent()));
+        for (String unit : DateWords.UNITS) {
+            words.put(unit, one((kinds, place) -> kinds.words.unit(unit, kinds.sentence, place) != NONE));
+        }
+        for (String kind : TimeKinds.ALL) {
+            words.put(kind, one((kinds, place) -> kinds.times.is(kind, place)));
+        }
+        return Map.copyOf(words);
+    }
+
+    private static Finder one(WordTest test) {
+        return (kinds, place) -> test.is(kinds, place) ? place + 1 : NONE;
+    }
+
     private final Sentence sentence;
     private final DateWords words;
     private final DayPhrases phrases;
     private final NumericDates inNumbers;
     private final TimeKinds times;
+
+    /** What other groups name, which is kept: many rules ask for the same at the same place. */
     private final Map<String, int[]> ends = new HashMap<>();
 
     DayKinds(Sentence sentence, DateContext context, DayPhrases phrases) {
@@ -35,73 +92,75 @@ final class DayKinds implements Kinds {
         this.inNumbers = new NumericDates(sentence, context);
     }
 
-    /** What was found is kept: many rules ask whether the same kind stands at the same place. */
     @Override
-    public int endOf(String named, int place) {
+    public int endOf(String kind, int place) {
         if (place < 0 || place > sentence.size()) {
             return NONE;
         }
-        int[] known = ends.computeIfAbsent(named, name -> new int[sentence.size() + 1]);
+        Finder ofAWord = WORDS.get(kind);
+        if (ofAWord != null) {
+            return place < sentence.size() ? ofAWord.endOf(this, place) : NONE;
+        }
+        Finder mark = MARKS.get(kind);
+        if (mark != null) {
+            return mark.endOf(this, place);
+        }
+        int[] known = ends.get(kind);
+        if (known == null) {
+            known = new int[sentence.size() + 1];
+            ends.put(kind, known);
+        }
         if (known[place] == 0) {
-            int colon = named.indexOf(':');
-            known[place] = find(colon < 0 ? named : named.substring(0, colon), place) + KEPT;
+            known[place] = (place < sentence.size() ? endOfNamed(kind, place) : NONE) + KEPT;
         }
         return known[place] - KEPT;
     }
 
-    private int find(String kind, int place) {
-        return switch (kind) {
-            case "ends" -> ends(place) ? place : NONE;
-            case "may-end" -> ends(place) || words.mayFollowADate(sentence, place) ? place : NONE;
-            case "time-end" -> ends(place) || mayFollowATime(place) ? place : NONE;
-            case "introduced" -> times.isIntroduced(place + 1) ? place : NONE;
-            case "limit" -> DateLeads.isLimit(sentence, place) ? place : NONE;
-            default -> place < sentence.size() ? endOfWords(kind, place) : NONE;
-        };
+    /** Words that stand for nothing, as most do. */
+    @Override
+    public boolean isOfNoKind(int place) {
+        return words.standsForNothing(sentence, place);
     }
 
-    private int endOfWords(String kind, int place) {
+    private int endOfNamed(String kind, int place) {
         return switch (kind) {
-            case "weekday" -> one(place, isWeekday(place));
-            case "weekday's" -> one(place, isGenitiveOfAWeekday(sentence.norm(place)));
-            case "month" -> one(place, words.month(sentence, place) != NONE);
-            case "month-of-a-date" -> one(place, isMonthOfADate(place));
-            case "capital-month" -> one(place, sentence.at(place).capital() && words.month(sentence, place) != NONE);
-            case "quarter" -> one(place, sentence.at(place).is("q1", "q2", "q3", "q4"));
-            case "number" -> one(place, isCount(words.number(sentence, place)));
-            case "numeral-day" ->
-                one(place, words.ordinal(sentence, place) != NONE && !words.isWrittenOrdinal(sentence, place));
-            case "written-day" -> one(place, words.isWrittenOrdinal(sentence, place));
-            case "day-of-month" -> one(place, words.dayOfMonth(sentence, place) != NONE);
-            case "day-right-behind" ->
-                one(place, sentence.at(place).before() != '-' && words.dayOfMonth(sentence, place) != NONE);
-            case "year" -> one(place, isYear(place));
-            case "days", "weeks", "months", "minutes" -> one(place, words.unit(kind, sentence, place) != NONE);
-            case "in-numbers" -> one(place, inNumbers.at(place).isPresent());
             case "calendar" -> sentence.at(place).before() == '-' ? NONE : phrases.endOf(kind, place);
             case "lead", "part", "half-day", "count", "amount", "long-unit" -> phrases.endOf(kind, place);
             case "unit" -> Math.max(phrases.endOf("long-unit", place), phrases.endOf(kind, place));
+            case "weekday-day" -> phrases.endOf("weekdays", place);
+            case "plain-day" -> endOfPlainDay(place);
             case "day" ->
                 phrases.at(place)
                         .filter(day -> day.form() == Form.DAY)
                         .map(DatePhrase::toExclusive)
                         .orElse(NONE);
-            case "weekday-day" -> phrases.endOf("weekdays", place);
-            case "plain-day" -> endOfPlainDay(place);
-            default -> one(place, times.is(kind, place));
+            default -> throw new IllegalStateException("No words are of the kind " + kind);
         };
+    }
+
+    private boolean mayEnd(int place) {
+        return ends(place) || words.mayFollowADate(sentence, place);
     }
 
     private boolean mayFollowATime(int place) {
         return words.mayFollowADate(sentence, place) && words.month(sentence, place) == NONE;
     }
 
-    private static int one(int place, boolean is) {
-        return is ? place + 1 : NONE;
+    private boolean isCount(int place) {
+        int number = words.number(sentence, place);
+        return number > 0 && number <= FARTHEST;
     }
 
-    private static boolean isCount(int number) {
-        return number > 0 && number <= FARTHEST;
+    private boolean isCapitalMonth(int place) {
+        return sentence.at(place).capital() && words.month(sentence, place) != NONE;
+    }
+
+    private boolean isNumeralDay(int place) {
+        return words.ordinal(sentence, place) != NONE && !words.isWrittenOrdinal(sentence, place);
+    }
+
+    private boolean isDayOfMonth(int place) {
+        return words.dayOfMonth(sentence, place) != NONE;
     }
 
     private boolean ends(int place) {
@@ -116,7 +175,8 @@ final class DayKinds implements Kinds {
                         || DateWords.digits(sentence.norm(place + 1)).isPresent());
     }
 
-    private boolean isGenitiveOfAWeekday(String word) {
+    private boolean isGenitiveOfAWeekday(int place) {
+        String word = sentence.norm(place);
         return word.endsWith("'s") && words.weekday(word.substring(0, word.length() - 2)) != NONE;
     }
 

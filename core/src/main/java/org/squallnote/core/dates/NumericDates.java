@@ -25,7 +25,7 @@ final class NumericDates {
 
     Optional<DatePhrase> at(int from) {
         String word = sentence.norm(from);
-        if (word.length() > LONGEST) {
+        if (word.length() > LONGEST || word.isEmpty() || !Character.isDigit(word.charAt(0))) {
             return Optional.empty();
         }
         Matcher iso = ISO.matcher(word);

@@ -53,7 +53,7 @@ final class SpeltWords {
     }
 
     /** Whether a word is long enough to guess and ends as weekdays and some months do. */
-    private static boolean endsAsADay(String word) {
+    static boolean endsAsADay(String word) {
         if (word.length() < SHORTEST_GUESSED) {
             return false;
         }

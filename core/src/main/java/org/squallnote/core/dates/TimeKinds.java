@@ -1,9 +1,23 @@
 package org.squallnote.core.dates;
 
+import java.util.List;
 import org.squallnote.core.text.Sentence;
 
 /** The kinds of words in {@code dates.rules} that name hours and minutes. */
 final class TimeKinds {
+
+    /** The names of the kinds. */
+    static final List<String> ALL = List.of(
+            "hour",
+            "hour-in-words",
+            "bare-hour",
+            "first-minutes",
+            "five-minutes",
+            "quarters",
+            "clock-hour",
+            "clock",
+            "four-digits",
+            "likely-digits");
 
     private static final int HOURS_OF_A_CLOCK = 12;
 

@@ -60,7 +60,9 @@ final class Findings {
     Reading reading() {
         SpeechActs acts = new SpeechActs(sentences, context, people);
         Optional<Withdrawal> withdrawal = automatic ? Optional.empty() : withdrawal(acts);
-        boolean takenBack = withdrawal.filter(words -> Withdrawals.takesBackAtOnce(words, sentences)).isPresent();
+        boolean takenBack = withdrawal
+                .filter(words -> Withdrawals.takesBackAtOnce(words, sentences))
+                .isPresent();
         List<Ask> asks = automatic || takenBack ? List.of() : asks();
         boolean outgoing = me.is(message.from());
         boolean asked = asksMe(asks);

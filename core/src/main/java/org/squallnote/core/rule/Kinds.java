@@ -12,4 +12,9 @@ public interface Kinds {
      * where it takes no words; negative where none stand there.
      */
     int endOf(String kind, int place);
+
+    /** Whether words of no kind begin at a place, besides those that other groups name: it is then not asked of each. */
+    default boolean isOfNoKind(int place) {
+        return false;
+    }
 }

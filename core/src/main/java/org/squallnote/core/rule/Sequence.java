@@ -52,9 +52,7 @@ final class Sequence {
                 .toList();
         boolean alone = IntStream.range(0, beginning.size())
                 .anyMatch(i -> Stream.of(elements).skip(i + 1L).allMatch(Element::optional));
-        boolean open = alone
-                || beginning.stream().anyMatch(element -> element.sort() == Element.Sort.KIND)
-                || behind.stream().anyMatch(Sequence::isOpen);
+        boolean open = alone || !firstKinds.isEmpty() || behind.stream().anyMatch(Sequence::isOpen);
         second = open ? null : wordsOf(behind);
     }
 
@@ -91,19 +89,19 @@ final class Sequence {
                 .collect(Collectors.toSet()));
     }
 
-    /** Whether it begins with listed words and words of named kinds only. */
-    boolean beginsKnown() {
-        return first != null;
-    }
-
-    /** The listed words that it can begin with. */
-    Stream<String> firstWords() {
-        return first == null ? Stream.empty() : first.words().stream();
+    /** Whether it may begin with a word, whatever kind that is of. */
+    boolean mayBeginWith(String word) {
+        return first == null || first.has(word);
     }
 
     /** The kinds of words that it can begin with. */
     List<String> firstKinds() {
         return firstKinds;
+    }
+
+    /** The listed words that it can begin with. */
+    Stream<String> firstWords() {
+        return first == null ? Stream.empty() : first.words().stream();
     }
 
     /**

@@ -1,5 +1,6 @@
 package org.squallnote.core.rule;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,12 +10,12 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 import org.squallnote.core.text.Lexicon;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Word;
 import org.squallnote.core.text.WordList;
 import org.squallnote.core.text.WordSet;
+import org.squallnote.core.text.WordValues;
 
 /** Rules that say what words name, in groups of their order: in each the first that stands at a word decides. */
 public final class TermBook {
@@ -32,52 +33,91 @@ public final class TermBook {
             return lines.stream().map(line -> new Sequence(line, lexicon)).toArray(Sequence[]::new);
         }
 
-        @Nullable
-        Term at(Sentence sentence, int place, Kinds kinds, Map<String, Integer> found) {
-            for (Sequence sequence : takes) {
-                int end = sequence.at(sentence, place, kinds, found);
-                if (end > place && !isExcepted(sentence, place, kinds)) {
-                    return new Term(rule, place, end, found);
+        boolean isExcepted(Sentence sentence, int place, Kinds kinds) {
+            for (Sequence one : not) {
+                if (one.at(sentence, place, kinds, new HashMap<>(0)) >= 0) {
+                    return true;
                 }
             }
-            return null;
+            return false;
         }
+    }
 
-        private boolean isExcepted(Sentence sentence, int place, Kinds kinds) {
-            return Stream.of(not).anyMatch(one -> one.at(sentence, place, kinds, new HashMap<>(0)) >= 0);
-        }
+    /**
+     * One way to write a term.
+     *
+     * @param kinds the kinds of words, by their bits, one of which it begins with; {@link #ANY} where it begins with a word
+     */
+    private record Form(CompiledTerm term, Sequence takes, long kinds) {
+
+        static final long ANY = -1;
     }
 
     /**
      * The terms of a group.
      *
-     * @param first the words that one can begin with, besides words of the kinds; absent where it may be any
+     * @param places where in {@code forms} those stand that can begin with a word
+     * @param forms by their first words, each in the order of the rules; the first are those for all other words
+     * @param kinds those that forms can begin with, by their bits
+     * @param named the bits of those that are groups themselves
      */
-    private record Group(CompiledTerm[] terms, @Nullable WordSet first, String[] kinds) {
+    private record Group(List<CompiledTerm> terms, WordValues places, Form[][] forms, List<String> kinds, long named) {
 
-        static Group of(List<CompiledTerm> terms) {
-            List<Sequence> all =
-                    terms.stream().flatMap(term -> Stream.of(term.takes())).toList();
-            Set<String> words = all.stream().flatMap(Sequence::firstWords).collect(Collectors.toSet());
-            return new Group(
-                    terms.toArray(CompiledTerm[]::new),
-                    all.stream().allMatch(Sequence::beginsKnown) ? WordSet.of(words) : null,
-                    all.stream()
-                            .flatMap(sequence -> sequence.firstKinds().stream())
-                            .distinct()
-                            .toArray(String[]::new));
+        static Group of(List<CompiledTerm> terms, Set<String> groups) {
+            List<String> kinds = sequences(terms)
+                    .flatMap(takes -> takes.firstKinds().stream())
+                    .distinct()
+                    .toList();
+            List<Form[]> forms = new ArrayList<>();
+            forms.add(beginningWith("", terms, kinds));
+            Map<String, Integer> places = new HashMap<>();
+            sequences(terms).flatMap(Sequence::firstWords).distinct().forEach(word -> {
+                places.put(word, forms.size());
+                forms.add(beginningWith(word, terms, kinds));
+            });
+            long named = 0;
+            for (int i = 0; i < kinds.size(); i++) {
+                named |= groups.contains(kinds.get(i)) ? 1L << i : 0;
+            }
+            return new Group(terms, new WordValues(places), forms.toArray(Form[][]::new), kinds, named);
         }
 
-        boolean canBeginAt(Sentence sentence, int place, Kinds known) {
-            if (first == null || first.has(sentence, place)) {
-                return true;
-            }
-            for (String kind : kinds) {
-                if (known.endOf(kind, place) > place) {
-                    return true;
+        private static Stream<Sequence> sequences(List<CompiledTerm> terms) {
+            return terms.stream().flatMap(term -> Stream.of(term.takes()));
+        }
+
+        private static Form[] beginningWith(String word, List<CompiledTerm> terms, List<String> kinds) {
+            List<Form> forms = new ArrayList<>();
+            for (CompiledTerm term : terms) {
+                for (Sequence takes : term.takes()) {
+                    long bits = takes.firstKinds().stream()
+                            .mapToLong(kind -> 1L << kinds.indexOf(kind))
+                            .sum();
+                    boolean byWord = takes.mayBeginWith(word);
+                    if (byWord || bits != 0) {
+                        forms.add(new Form(term, takes, byWord ? Form.ANY : bits));
+                    }
                 }
             }
-            return false;
+            return forms.toArray(Form[]::new);
+        }
+
+        /** The kinds that begin at a place, by their bits. */
+        long kindsAt(int place, Kinds known) {
+            if (kinds.isEmpty()) {
+                return 0;
+            }
+            long asked = known.isOfNoKind(place) ? named : -1;
+            long found = 0;
+            for (int i = 0; i < kinds.size(); i++) {
+                found |= (asked & 1L << i) != 0 && known.endOf(kinds.get(i), place) >= 0 ? 1L << i : 0;
+            }
+            return found;
+        }
+
+        Form[] formsAt(Sentence sentence, int place) {
+            int known = places.at(sentence, place);
+            return forms[known == WordValues.NONE ? 0 : known];
         }
     }
 
@@ -97,9 +137,7 @@ public final class TermBook {
         this.groups = groups;
         this.file = file;
         this.first = WordSet.of(groups.values().stream()
-                .flatMap(group -> Stream.of(group.terms()))
-                .flatMap(term -> Stream.of(term.takes()))
-                .flatMap(Sequence::firstWords)
+                .flatMap(group -> group.places().words().stream())
                 .collect(Collectors.toSet()));
     }
 
@@ -116,15 +154,18 @@ public final class TermBook {
     static TermBook of(List<String> lines) {
         RuleFile rules = new RuleFile(lines, Map.of());
         Map<String, Group> groups = new LinkedHashMap<>();
+        Set<String> names = rules.groups().stream().map(RuleFile.Group::name).collect(Collectors.toSet());
         for (RuleFile.Group group : rules.groups()) {
             if (!group.way().equals("in order")) {
                 throw new IllegalStateException("What is named is looked for in order: " + group.name());
             }
             groups.put(
                     group.name(),
-                    Group.of(group.rules().stream()
-                            .map(rule -> CompiledTerm.of(rule, rules.lexicon()))
-                            .toList()));
+                    Group.of(
+                            group.rules().stream()
+                                    .map(rule -> CompiledTerm.of(rule, rules.lexicon()))
+                                    .toList(),
+                            names));
         }
         return new TermBook(groups, rules);
     }
@@ -132,7 +173,7 @@ public final class TermBook {
     /** All rules, in their order. */
     public List<Rule> rules() {
         return groups.values().stream()
-                .flatMap(group -> Stream.of(group.terms()))
+                .flatMap(group -> group.terms().stream())
                 .map(CompiledTerm::rule)
                 .toList();
     }
@@ -142,9 +183,11 @@ public final class TermBook {
         Map<String, Group> rest = new LinkedHashMap<>();
         groups.forEach((name, group) -> rest.put(
                 name,
-                Group.of(Stream.of(group.terms())
-                        .filter(term -> !term.rule().id().equals(id))
-                        .toList())));
+                Group.of(
+                        group.terms().stream()
+                                .filter(term -> !term.rule().id().equals(id))
+                                .toList(),
+                        groups.keySet())));
         return new TermBook(rest, file);
     }
 
@@ -176,16 +219,20 @@ public final class TermBook {
     public <T> Optional<T> at(
             String name, Sentence sentence, int place, Kinds kinds, Function<Term, Optional<T>> meaning) {
         Group group = groups.get(name);
-        if (group == null || !group.canBeginAt(sentence, place, kinds)) {
+        if (group == null) {
             return Optional.empty();
         }
         Map<String, Integer> found = new HashMap<>(0);
-        for (CompiledTerm compiled : group.terms()) {
-            Term term = compiled.at(sentence, place, kinds, found);
-            if (term == null) {
+        long begins = group.kindsAt(place, kinds);
+        for (Form form : group.formsAt(sentence, place)) {
+            if ((form.kinds() & begins) == 0 && form.kinds() != Form.ANY) {
                 continue;
             }
-            Optional<T> meant = meaning.apply(term);
+            int end = form.takes().at(sentence, place, kinds, found);
+            if (end <= place || form.term().isExcepted(sentence, place, kinds)) {
+                continue;
+            }
+            Optional<T> meant = meaning.apply(new Term(form.term().rule(), place, end, found));
             if (meant.isPresent()) {
                 return meant;
             }
