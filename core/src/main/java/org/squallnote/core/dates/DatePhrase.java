@@ -63,10 +63,6 @@ public record DatePhrase(
         return new DatePhrase(fromInclusive, end, day, Optional.of(newTime), form, named);
     }
 
-    DatePhrase as(Form newForm) {
-        return new DatePhrase(fromInclusive, toExclusive, day, time, newForm, named);
-    }
-
     /** The last moment that is still in time. */
     public LocalDateTime end() {
         return time.map(day::atTime).orElseGet(() -> day.atTime(LocalTime.MAX));

@@ -2,9 +2,11 @@ package org.squallnote.core.reading;
 
 import java.util.List;
 import java.util.Optional;
+import org.squallnote.core.text.Clauses;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
+import org.squallnote.core.text.WordClass;
 
 /** Finds the words that take an ask back. */
 final class Withdrawals {
@@ -39,7 +41,7 @@ final class Withdrawals {
         if (!general
                 || last < 1
                 || !sentences.get(last).asks().isEmpty()
-                || !sentences.get(last).sentence().span().contains(withdrawal.words())) {
+                || !opensAPart(sentences.get(last).sentence(), withdrawal)) {
             return false;
         }
         int first = 0;
@@ -47,6 +49,26 @@ final class Withdrawals {
             first++;
         }
         return last - first <= FARTHEST;
+    }
+
+    /** Whether the words speak of nothing else: "please ignore that", and not "the old one can be deleted". */
+    private static boolean opensAPart(Sentence sentence, Withdrawal withdrawal) {
+        for (int i = 0; i < sentence.size(); i++) {
+            if (sentence.at(i).span().fromInclusive() == withdrawal.words().fromInclusive()) {
+                int before = i;
+                while (before > 0 && !sentence.at(before).followsMark() && isLedIn(sentence, before - 1)) {
+                    before--;
+                }
+                return before == 0 || sentence.at(before).followsMark();
+            }
+        }
+        return false;
+    }
+
+    private static boolean isLedIn(Sentence sentence, int at) {
+        return WordClass.EXCLAIMED.has(sentence, at)
+                || WordClass.BEFORE_TAKING_BACK.has(sentence, at)
+                || Clauses.isLeadIn(sentence, at);
     }
 
     private static boolean isInsideQuestion(ReadSentence read, PhraseMatch act) {

@@ -68,6 +68,9 @@ public final class TermBook {
                     .flatMap(takes -> takes.firstKinds().stream())
                     .distinct()
                     .toList();
+            if (kinds.size() >= Long.SIZE) {
+                throw new IllegalStateException("Too many kinds of words begin what one group names: " + kinds);
+            }
             List<Form[]> forms = new ArrayList<>();
             forms.add(beginningWith("", terms, kinds));
             Map<String, Integer> places = new HashMap<>();
@@ -92,7 +95,7 @@ public final class TermBook {
                 for (Sequence takes : term.takes()) {
                     long bits = takes.firstKinds().stream()
                             .mapToLong(kind -> 1L << kinds.indexOf(kind))
-                            .sum();
+                            .reduce(0, (some, more) -> some | more);
                     boolean byWord = takes.mayBeginWith(word);
                     if (byWord || bits != 0) {
                         forms.add(new Form(term, takes, byWord ? Form.ANY : bits));
