@@ -67,7 +67,7 @@ final class CalendarDays {
     }
 
     private Optional<LocalDate> weekdayIn(LocalDate first, Term term) {
-        int which = context.words().ordinal(sentence, place("weekday", term) - 1);
+        int which = context.words().ordinal(sentence, term.kinds().getOrDefault("weekday", -1) - 1);
         LocalDate day = first.with(TemporalAdjusters.dayOfWeekInMonth(which, DayOfWeek.of(weekday(term))));
         return Optional.of(day).filter(date -> date.getMonth() == first.getMonth());
     }
@@ -84,24 +84,16 @@ final class CalendarDays {
                 : exact(DateWords.digits(sentence.norm(year)).orElseThrow(), month(term), dayOfMonth(term));
     }
 
-    private int place(String kind, Term term) {
-        return term.kinds().getOrDefault(kind, -1);
-    }
-
-    private int placeOfOne(List<String> kinds, Term term) {
-        return kinds.stream().mapToInt(kind -> place(kind, term)).max().orElse(-1);
-    }
-
     private int weekday(Term term) {
-        return context.words().weekday(sentence, place("weekday", term));
+        return context.words().weekday(sentence, term.kinds().getOrDefault("weekday", -1));
     }
 
     private int month(Term term) {
-        return context.words().month(sentence, placeOfOne(MONTHS, term));
+        return context.words().month(sentence, term.place(MONTHS));
     }
 
     private int dayOfMonth(Term term) {
-        return context.words().dayOfMonth(sentence, placeOfOne(DAYS, term));
+        return context.words().dayOfMonth(sentence, term.place(DAYS));
     }
 
     /** The first date with that day of the month on or after the day of writing. */

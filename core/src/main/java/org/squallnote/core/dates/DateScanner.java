@@ -15,7 +15,6 @@ public final class DateScanner {
     private final Sentence sentence;
     private final DateContext context;
     private final DayPhrases days;
-    private final TimePhrases times;
     private final NeighbourDays neighbours;
     private final CountedBack countedBack;
     private final Optional<LocalDate> namedBefore;
@@ -24,7 +23,6 @@ public final class DateScanner {
         this.sentence = sentence;
         this.context = context;
         this.days = new DayPhrases(sentence, context);
-        this.times = new TimePhrases(days);
         this.neighbours = new NeighbourDays(sentence, context);
         this.countedBack = new CountedBack(sentence, context);
         this.namedBefore = namedBefore;
@@ -90,7 +88,7 @@ public final class DateScanner {
         }
         int secondAt = next + 1 + (is(DateClass.BEFORE_THE_SECOND, next + 1) ? 1 : 0);
         Optional<DatePhrase> second =
-                phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> times.bareHourAt(secondAt));
+                phraseAt(secondAt).or(() -> phraseAt(next + 1)).or(() -> days.bareHourAt(secondAt));
         if (second.isEmpty()) {
             return first;
         }
@@ -140,7 +138,8 @@ public final class DateScanner {
         if (day.isPresent()) {
             return day.map(this::withTime);
         }
-        return times.at(from).map(time -> time.time().isPresent() && time.form() == Form.TIME ? withDay(time) : time);
+        return days.timeAt(from)
+                .map(time -> time.time().isPresent() && time.form() == Form.TIME ? withDay(time) : time);
     }
 
     /** A day, followed by a time of it. */
@@ -149,7 +148,7 @@ public final class DateScanner {
             return day;
         }
         int next = day.toExclusive();
-        Optional<DatePhrase> part = times.partOfDay(next, day.day());
+        Optional<DatePhrase> part = days.partOfDay(next, day.day());
         if (part.isPresent()) {
             return part.get().from(day.fromInclusive()).by(day.named());
         }
@@ -159,7 +158,7 @@ public final class DateScanner {
         if (last.isPresent()) {
             return day.to(last.get().toExclusive());
         }
-        Optional<DatePhrase> time = times.at(timeAt);
+        Optional<DatePhrase> time = days.timeAt(timeAt);
         if (time.filter(of -> of.time().isPresent()).isPresent()
                 && (connected || sentence.at(next).before() != ':')) {
             return day.at(time.get().time().orElseThrow(), time.get().toExclusive());

@@ -6,7 +6,7 @@ import java.util.Optional;
 import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 
-/** Days as the rules of {@code dates.rules} find them: "today", "next Tuesday", "end of the week", "30 August". */
+/** Days and times as the rules of {@code dates.rules} find them: "next Tuesday", "30 August", "3 pm", "this afternoon". */
 final class DayPhrases {
 
     /** The groups of rules that name days, in the order in which they are asked. */
@@ -23,6 +23,9 @@ final class DayPhrases {
 
     /** Those that can begin with a number. */
     private static final List<String> COUNTED = List.of("near", "stretches", "calendar");
+
+    /** Those that name a day by itself. */
+    private static final List<String> PLAIN = List.of("near", "weekdays", "calendar");
 
     private final Sentence sentence;
     private final DateContext context;
@@ -48,7 +51,7 @@ final class DayPhrases {
 
     /** A day that is named by itself, without a part of it. */
     Optional<DatePhrase> plainDayAt(int from) {
-        return firstOf(List.of("near", "weekdays", "calendar"), from);
+        return firstOf(PLAIN, from);
     }
 
     private Optional<DatePhrase> firstOf(List<String> groups, int from) {
@@ -66,7 +69,17 @@ final class DayPhrases {
         return context.language().terms().at(group, sentence, from, kinds, this::phrase);
     }
 
-    /** "morning", "afternoon" of a day that is known. */
+    /** A time on the day of writing that begins at a word, whether or not it has passed. */
+    Optional<DatePhrase> timeAt(int from) {
+        return named("times", from).or(() -> bareHourAt(from));
+    }
+
+    /** "by five", "at 9": an hour that only the word before makes one, and nothing after it denies. */
+    Optional<DatePhrase> bareHourAt(int from) {
+        return named("bare hours", from);
+    }
+
+    /** "morning", "afternoon" of a day that is known; an evening is the day itself. */
     Optional<DatePhrase> partOfDay(int from, LocalDate day) {
         return term("part", from).map(part -> times.part(part, part, day));
     }

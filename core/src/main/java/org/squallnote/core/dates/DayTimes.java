@@ -63,26 +63,19 @@ final class DayTimes {
         };
     }
 
-    private int place(Term term, String... kinds) {
-        return List.of(kinds).stream()
-                .mapToInt(kind -> term.kinds().getOrDefault(kind, -1))
-                .max()
-                .orElse(-1);
-    }
-
     private int number(int place) {
         return context.words().number(sentence, place);
     }
 
     /** "hour", "hour and 30", "hour less minutes". */
     private Optional<LocalTime> hour(String[] said, Term term) {
-        int at = place(term, "hour", "hour-in-words", "bare-hour");
+        int at = term.place(List.of("hour", "hour-in-words", "bare-hour"));
         int hour = number(at);
         if (said.length == 1) {
             return inOfficeHours(at, hour, 0, term);
         }
         int minutes = said[2].equals("minutes")
-                ? number(place(term, "first-minutes", "five-minutes", "quarters"))
+                ? number(term.place(List.of("first-minutes", "five-minutes", "quarters")))
                 : Integer.parseInt(said[2]);
         return said[1].equals("and")
                 ? inOfficeHours(at, hour, minutes, term)
@@ -90,7 +83,7 @@ final class DayTimes {
     }
 
     private Optional<LocalTime> clock(String half, Term term) {
-        int at = place(term, "clock", "clock-hour");
+        int at = term.place(List.of("clock", "clock-hour"));
         WrittenTime written = WrittenTime.in(sentence.norm(at)).orElseGet(() -> new WrittenTime(number(at), 0, "", ""));
         boolean told = written.tellsHalf() || !half.equals("clock");
         boolean afternoon = written.suffix().startsWith("p") || half.equals("pm");
@@ -106,7 +99,7 @@ final class DayTimes {
 
     /** "1700". */
     private LocalTime digits(Term term) {
-        String word = sentence.norm(place(term, "four-digits", "likely-digits"));
+        String word = sentence.norm(term.place(List.of("four-digits", "likely-digits")));
         return LocalTime.of(Integer.parseInt(word.substring(0, 2)), Integer.parseInt(word.substring(2)));
     }
 

@@ -130,7 +130,17 @@ public final class TermBook {
      * @param to the place behind its last word
      * @param kinds where each of its kinds begins
      */
-    public record Term(Rule rule, int from, int to, Map<String, Integer> kinds) {}
+    public record Term(Rule rule, int from, int to, Map<String, Integer> kinds) {
+
+        /** Where one of these kinds begins, negative where none is there. */
+        public int place(List<String> oneOf) {
+            int found = -1;
+            for (String kind : oneOf) {
+                found = Math.max(found, kinds.getOrDefault(kind, -1));
+            }
+            return found;
+        }
+    }
 
     private final Map<String, Group> groups;
     private final RuleFile file;

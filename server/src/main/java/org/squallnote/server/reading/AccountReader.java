@@ -3,6 +3,7 @@ package org.squallnote.server.reading;
 import java.time.Duration;
 import java.util.HashSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import org.slf4j.Logger;
@@ -54,30 +55,37 @@ public record AccountReader(
         return new AccountReader(me, monthFirst, workingTime, replyDays, rules, Set.of(), version);
     }
 
-    /** Reads a message. One from a sent folder is mine, from whatever address it went out; what I ask, I ask in any way. */
+    /**
+     * Reads a message. One from a sent folder is mine, from whatever address it went out; what I ask, I ask in any way. One on
+     * which the rules stumble is read by its head alone, so that it is taken in and does not keep those behind it away.
+     */
     public Reading read(MessageToRead message, Direction direction) {
-        Reader reader = new Reader(
+        return readIfPossible(message, direction)
+                .orElseGet(() -> reader(message, direction).readHead(message));
+    }
+
+    /** The same, and nothing where the rules stumble. */
+    Optional<Reading> readIfPossible(MessageToRead message, Direction direction) {
+        Reader reader = reader(message, direction);
+        return unlessItFails(() -> message.text().length() <= QUICKLY_READ
+                ? reader.read(message)
+                : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message)));
+    }
+
+    private Reader reader(MessageToRead message, Direction direction) {
+        return new Reader(
                 meIn(message.from(), direction),
                 monthFirst,
                 workingTime,
                 direction == Direction.OUTGOING ? Set.of() : unheard);
-        return orInstead(
-                () -> message.text().length() <= QUICKLY_READ
-                        ? reader.read(message)
-                        : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message)),
-                () -> reader.readHead(message));
     }
 
-    /**
-     * A reading, or another one when that fails: one message on which the rules stumble is taken in like any other, and
-     * does not keep those behind it away.
-     */
-    static Reading orInstead(Supplier<Reading> reading, Supplier<Reading> instead) {
+    static Optional<Reading> unlessItFails(Supplier<Reading> reading) {
         try {
-            return reading.get();
+            return Optional.of(reading.get());
         } catch (RuntimeException e) {
-            LOG.error("The text of a message could not be read for what it asks; it is shown without", e);
-            return instead.get();
+            LOG.error("The text of a message could not be read for what it asks", e);
+            return Optional.empty();
         }
     }
 

@@ -121,7 +121,13 @@ public class Readings {
             store.save(message.owner(), message.id(), reader.version(), Facts.SILENT);
             return;
         }
-        Reading reading = read(reader, message);
+        Optional<Reading> anew = reader.readIfPossible(toRead(message), message.direction());
+        if (anew.isEmpty()) {
+            // What was found in it before stays.
+            store.save(message.owner(), message.id(), reader.version(), Facts.SILENT);
+            return;
+        }
+        Reading reading = anew.get();
         store.save(message.owner(), message.id(), reader.version(), facts(message, reading));
         Nature nature = message.channel() == Channel.CHAT ? message.nature() : reading.nature();
         messages.found(

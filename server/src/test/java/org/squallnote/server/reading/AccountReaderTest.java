@@ -41,19 +41,20 @@ class AccountReaderTest {
 
     @Test
     void aMessageOnWhichTheRulesStumbleIsReadByItsHeadAndSaysSo() {
-        Reading reading = AccountReader.orInstead(
-                () -> {
+        assertThat(AccountReader.unlessItFails(() -> {
                     throw new NoSuchElementException("no value");
-                },
-                () -> READER.readHead(MESSAGE));
-        assertThat(reading.cut()).isTrue();
-        assertThat(reading.nature()).isEqualTo(Nature.PERSON);
-        assertThat(reading.asks()).isEmpty();
+                }))
+                .isEmpty();
+        Reading head = READER.readHead(MESSAGE);
+        assertThat(head.cut()).isTrue();
+        assertThat(head.nature()).isEqualTo(Nature.PERSON);
+        assertThat(head.asks()).isEmpty();
     }
 
     @Test
     void anyOtherIsReadWhole() {
-        Reading reading = AccountReader.orInstead(() -> READER.read(MESSAGE), () -> READER.readHead(MESSAGE));
+        Reading reading =
+                AccountReader.unlessItFails(() -> READER.read(MESSAGE)).orElseThrow();
         assertThat(reading.cut()).isFalse();
         assertThat(reading.asksMe()).isTrue();
     }
