@@ -12,8 +12,8 @@ import org.squallnote.core.text.WordClass;
 /** Knows a sentence that says how far a thing has come, or what happens at a time to come: "in an hour". */
 final class Plans {
 
-    /** The rules that say so: of the thing, of what the writer still has to do, of what others do. */
-    static final Set<String> LABELS = Set.of("plans", "to-do", "others-do");
+    /** The rules that say so: of the thing, of what the writer still has to do, of what others do, that they come. */
+    static final Set<String> LABELS = Set.of("plans", "to-do", "others-do", "attends");
 
     private static final int LONGEST_FRAGMENT = 8;
 

@@ -107,8 +107,9 @@ final class Promises {
         for (PhraseMatch act : read.acts()) {
             boolean near = act.fromInclusive() >= promise.fromInclusive() - 1
                     && act.fromInclusive() <= promise.fromInclusive() + 1;
+            boolean none = act.label().equals("no-promise") || act.label().equals("attends");
             // "I'll see" is none, "I'll see to it" is one.
-            if (act.label().equals("no-promise") && near && act.toExclusive() >= promise.toExclusive()) {
+            if (none && near && act.toExclusive() >= promise.toExclusive()) {
                 return true;
             }
         }

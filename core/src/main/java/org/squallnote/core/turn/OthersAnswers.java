@@ -54,6 +54,8 @@ final class OthersAnswers {
         if (debt.openToAll() || isAskedOfAHouse(debt, event)) {
             if (answers || (facts.saysSomething() && facts.promises())) {
                 debts.remove(at);
+            } else if (takesItOver) {
+                debts.set(at, debt.answeredInMyPlace(event));
             }
         } else if ((answers || takesItOver) && answersItOrWhatFollowed(event, debt)) {
             if (asking.stream().anyMatch(one -> one.party().isSameAs(debt.to()))) {

@@ -53,6 +53,16 @@ final class OvertakenAsks {
         }
     }
 
+    /** "Good talking to you": who was to call has called, whatever else is promised or asked. */
+    void bySpeaking(TurnEvent event) {
+        if (!Wanted.isOfACall(event.facts().thingThere())) {
+            return;
+        }
+        debts.removeIf(debt -> debt.to().isSameAs(event.from()) && Wanted.isOnlyACall(debt.what()));
+        awaited.removeIf(
+                one -> event.isAddressedTo(one.party().address()) && Wanted.isOnlyACall(one.what()));
+    }
+
     private static boolean tells(Facts facts) {
         return (facts.overtaken() || !facts.thingThere().isEmpty()) && !facts.putsOff("");
     }

@@ -115,6 +115,7 @@ final class TurnStep {
 
     private void incoming(TurnEvent event) {
         Facts facts = event.facts();
+        overtaken.bySpeaking(event);
         if (facts.withdraws() || overtaken.byWhoAsked(event)) {
             new TakenBack(earlier, debts, paused).by(event);
         }
@@ -340,6 +341,7 @@ final class TurnStep {
             awaited.replaceAll(one -> isReminded(event, one) ? one.writtenTo(event.sentAt(), true) : one);
             return;
         }
+        overtaken.bySpeaking(event);
         overtaken.byMe(event);
         if (facts.withdraws()) {
             awaited.removeIf(one -> event.isAddressedTo(one.party().address()));

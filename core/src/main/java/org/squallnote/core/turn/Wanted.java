@@ -101,6 +101,17 @@ final class Wanted {
         return told.has("others") && !told.has("to-you");
     }
 
+    /** Whether it says that people speak or spoke to each other: "good talking to you". */
+    static boolean isOfACall(String words) {
+        return in(words).has("call");
+    }
+
+    /** Whether nothing is wanted but to be spoken to: "could you give me a ring?" */
+    static boolean isOnlyACall(String ask) {
+        Wanted wanted = in(ask);
+        return wanted.has("call") && !wanted.has("further");
+    }
+
     /** Whether it tells somebody what to do and wants nothing back. */
     static boolean isInstruction(String ask) {
         return in(ask).wantsNothingBack();
