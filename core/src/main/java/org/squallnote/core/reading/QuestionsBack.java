@@ -73,10 +73,12 @@ final class QuestionsBack {
         return false;
     }
 
-    /** "Did you get it?", "Have you seen my answer?": the writer has done what was asked. */
+    /** "Did you get it?", "Have you seen my answer?": the writer has done what was asked; not "have you got a bigger one?" */
     private static boolean isAboutWhatWasSent(Sentence sentence) {
         for (int i = 0; i < sentence.size() - 2; i++) {
-            if (sentence.at(i).is("did", "have", "has")
+            boolean has = sentence.at(i + 2).is("got") && !WordClass.NAMES_WHAT_WAS_SENT.has(sentence, i + 3);
+            if (!has
+                    && sentence.at(i).is("did", "have", "has")
                     && sentence.at(i + 1).is("you", "it", "they")
                     && sentence.at(i + 2).is("get", "got", "receive", "received", "arrive", "arrived", "seen", "see")) {
                 return true;

@@ -84,6 +84,8 @@ public enum WordClass {
     MESSAGE,
     MODAL,
     MORE_OR_LEFT,
+    /** "Have you got it?", and not "have you got a bigger one?" */
+    NAMES_WHAT_WAS_SENT,
     NAME_OR_VERB,
     /** Before it, what is told is not so, or only may be. */
     NOT_SO,

@@ -59,8 +59,7 @@ final class OvertakenAsks {
             return;
         }
         debts.removeIf(debt -> debt.to().isSameAs(event.from()) && Wanted.isOnlyACall(debt.what()));
-        awaited.removeIf(
-                one -> event.isAddressedTo(one.party().address()) && Wanted.isOnlyACall(one.what()));
+        awaited.removeIf(one -> event.isAddressedTo(one.party().address()) && Wanted.isOnlyACall(one.what()));
     }
 
     private static boolean tells(Facts facts) {
