@@ -53,13 +53,18 @@ final class OvertakenAsks {
         }
     }
 
-    /** "Good talking to you": who was to call has called, whatever else is promised or asked. */
+    /** "Good talking to you": who was to call the other has called, whatever else is promised or asked. */
     void bySpeaking(TurnEvent event) {
-        if (!Wanted.isOfACall(event.facts().thingThere())) {
+        if (!Wanted.saysThatTheySpoke(event.facts().thingThere())) {
             return;
         }
-        debts.removeIf(debt -> debt.to().isSameAs(event.from()) && Wanted.isOnlyACall(debt.what()));
-        awaited.removeIf(one -> event.isAddressedTo(one.party().address()) && Wanted.isOnlyACall(one.what()));
+        debts.removeIf(debt -> debt.to().isSameAs(event.from())
+                && Wanted.isOnlyACall(debt.what())
+                && isStillAbout(debt.messageId(), debt.to(), event));
+        awaited.removeIf(one -> event.direction() == Direction.OUTGOING
+                && event.isAddressedTo(one.party().address())
+                && Wanted.isOnlyACall(one.what())
+                && isStillAbout(one.messageId(), one.party(), event));
     }
 
     private static boolean tells(Facts facts) {

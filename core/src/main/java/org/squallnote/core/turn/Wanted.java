@@ -101,9 +101,9 @@ final class Wanted {
         return told.has("others") && !told.has("to-you");
     }
 
-    /** Whether it says that people speak or spoke to each other: "good talking to you". */
-    static boolean isOfACall(String words) {
-        return in(words).has("call");
+    /** Whether it says that those who write have spoken to each other: "good talking to you". */
+    static boolean saysThatTheySpoke(String words) {
+        return in(words).has("spoke");
     }
 
     /** Whether nothing is wanted but to be spoken to: "could you give me a ring?" */
