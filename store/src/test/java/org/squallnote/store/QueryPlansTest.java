@@ -57,12 +57,12 @@ import org.squallnote.store.thread.ThreadStore;
 import org.squallnote.store.todo.TodoStore;
 import org.squallnote.store.turn.AnswerWordStore;
 
-/** Every query that a page waits for goes over an index, among thirty thousand messages. */
+/** Every query that a page waits for goes over an index, among a hundred thousand messages. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestPropertySource(properties = "spring.datasource.url=jdbc:h2:mem:plans")
 class QueryPlansTest extends StoreTest {
 
-    private static final int MESSAGES = 30_000;
+    private static final int MESSAGES = 100_000;
     private static final UUID ID = new UUID(1, 1);
 
     @Autowired

@@ -66,10 +66,12 @@ public record AccountReader(
 
     /** The same, and nothing where the rules stumble. */
     Optional<Reading> readIfPossible(MessageToRead message, Direction direction) {
-        Reader reader = reader(message, direction);
-        return unlessItFails(() -> message.text().length() <= QUICKLY_READ
-                ? reader.read(message)
-                : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message)));
+        return unlessItFails(() -> {
+            Reader reader = reader(message, direction);
+            return message.text().length() <= QUICKLY_READ
+                    ? reader.read(message)
+                    : LIMIT.within(() -> reader.read(message), () -> reader.readBeginning(message));
+        });
     }
 
     private Reader reader(MessageToRead message, Direction direction) {

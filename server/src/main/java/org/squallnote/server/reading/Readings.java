@@ -24,6 +24,7 @@ import org.squallnote.core.reading.Reading;
 import org.squallnote.core.settings.PartyRule;
 import org.squallnote.core.source.ChatRoom;
 import org.squallnote.core.turn.Facts;
+import org.squallnote.core.turn.StoredFacts;
 import org.squallnote.formats.mail.MailParser;
 import org.squallnote.formats.mail.ParsedMail;
 import org.squallnote.formats.mail.ReadableMail;
@@ -123,8 +124,11 @@ public class Readings {
         }
         Optional<Reading> anew = reader.readIfPossible(toRead(message), message.direction());
         if (anew.isEmpty()) {
-            // What was found in it before stays.
-            store.save(message.owner(), message.id(), reader.version(), Facts.SILENT);
+            // What was found in it before stays, and it is not tried again until the rules have changed.
+            Facts before = store.of(message.owner(), message.id())
+                    .map(StoredFacts::facts)
+                    .orElse(Facts.SILENT);
+            store.save(message.owner(), message.id(), reader.version(), before);
             return;
         }
         Reading reading = anew.get();
