@@ -4,6 +4,7 @@ import prettier from 'eslint-config-prettier'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
+import { parser, program } from './eslint-program.js'
 
 /**
  * Feature folders may use api and ui, and each other only where the view says so: each folder with a view.ts is a view.
@@ -31,10 +32,9 @@ export default ts.config(
     languageOptions: {
       globals: globals.browser,
       parserOptions: {
-        parser: ts.parser,
-        projectService: true,
+        parser,
+        programs: [program],
         extraFileExtensions: ['.vue'],
-        tsconfigRootDir: import.meta.dirname,
       },
     },
     rules: {
@@ -45,7 +45,11 @@ export default ts.config(
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
     },
   },
-  { files: ['eslint.config.js'], ...ts.configs.disableTypeChecked },
+  {
+    files: ['*.js'],
+    ...ts.configs.disableTypeChecked,
+    languageOptions: { parserOptions: { programs: null, projectService: false } },
+  },
   ...features.map((feature) => ({
     files: [`src/${feature}/**`],
     rules: {
