@@ -2,6 +2,7 @@ package org.squallnote.core.reading;
 
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
 
 /** Knows a promise that waits for somebody else, or that is a threat. */
 final class ConditionalPromises {
@@ -13,12 +14,26 @@ final class ConditionalPromises {
 
     /** "I'll order it once you confirm" waits for somebody else and is no promise yet. */
     static boolean isOne(ReadSentence read, PhraseMatch promise) {
-        return threatens(read.sentence()) || waitsForYou(read, promise);
+        return threatens(read.sentence()) || waitsForYou(read, promise) || isJoinedToAnAsk(read, promise);
     }
 
     /** Whether it is one that holds once those it is written to have done something, and no threat. */
     static boolean isForSomethingInReturn(ReadSentence read, PhraseMatch promise) {
-        return !threatens(read.sentence()) && waitsForYou(read, promise);
+        return !threatens(read.sentence())
+                && (isJoinedToAnAsk(read, promise) || (isUnderACondition(read) && waitsForYou(read, promise)));
+    }
+
+    private static boolean isUnderACondition(ReadSentence read) {
+        return read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.CONDITION);
+    }
+
+    /** "Just send me the number and I'll print you one"; what is promised for a day binds. */
+    private static boolean isJoinedToAnAsk(ReadSentence read, PhraseMatch promise) {
+        int at = promise.fromInclusive();
+        return at > 1
+                && read.dates().isEmpty()
+                && WordClass.AND_SO.has(read.sentence(), at - 1)
+                && read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST && ask.from() < at - 1);
     }
 
     private static boolean waitsForYou(ReadSentence read, PhraseMatch promise) {

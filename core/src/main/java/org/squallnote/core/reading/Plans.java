@@ -89,7 +89,7 @@ final class Plans {
     }
 
     /** "When I'm done with the crane", "sure, after the crane": no more than what comes before. */
-    private static boolean isOnlyACondition(ReadSentence read) {
+    static boolean isOnlyACondition(ReadSentence read) {
         Sentence sentence = read.sentence();
         int start = behindAYes(read);
         if (sentence.size() - start > LONGEST_FRAGMENT || !sentence.at(start).is("when", "whenever", "once", "after")) {
@@ -97,6 +97,16 @@ final class Plans {
         }
         for (int i = start + 1; i < sentence.size(); i++) {
             if (sentence.at(i).followsMark()) {
+                return isOnlyAroundATime(sentence, i);
+            }
+        }
+        return true;
+    }
+
+    /** "When the scanner works again, sorry." */
+    private static boolean isOnlyAroundATime(Sentence sentence, int from) {
+        for (int i = from; i < sentence.size(); i++) {
+            if (!WordClass.AROUND_A_TIME.has(sentence, i)) {
                 return false;
             }
         }

@@ -26,10 +26,8 @@ final class Promises {
     /** "If you send me the receipt, I'll pay you back": owed once they have sent it. */
     Optional<Promise> inReturn(List<ReadSentence> said) {
         for (ReadSentence read : said) {
-            boolean asks = read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.CONDITION);
             for (PhraseMatch act : read.acts()) {
-                if (asks
-                        && act.label().equals("promise")
+                if (act.label().equals("promise")
                         && isFirstPerson(read.sentence(), act)
                         && ConditionalPromises.isForSomethingInReturn(read, act)) {
                     return Optional.of(promise(read, act, false));

@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
+import org.squallnote.core.text.WordClass;
 
 /** What the own words do besides asking: thank, confirm, put off, promise, take back. */
 final class SpeechActs {
@@ -76,7 +77,10 @@ final class SpeechActs {
             boolean holding = act.label().equals("holding")
                     && Promises.isFirstPerson(read.sentence(), act)
                     && !read.sentence().at(act.fromInclusive()).quoted();
-            if (holding && !isPartOfAnAsk(read, act) && !isAskedOfTheReader(read.sentence(), act)) {
+            if (holding
+                    && !isPartOfAnAsk(read, act)
+                    && !isAskedOfTheReader(read.sentence(), act)
+                    && !isGivenAllTheSame(read, act)) {
                 return true;
             }
         }
@@ -91,6 +95,16 @@ final class SpeechActs {
             }
         }
         return false;
+    }
+
+    /** "Bo is still collecting them, but here's what we have." */
+    private static boolean isGivenAllTheSame(ReadSentence read, PhraseMatch holding) {
+        int but = holding.toExclusive();
+        while (but < read.sentence().size() && !WordClass.BUT.has(read.sentence(), but)) {
+            but++;
+        }
+        int behind = but;
+        return read.acts().stream().anyMatch(act -> act.label().equals("fulfils") && act.fromInclusive() > behind);
     }
 
     private static boolean isPartOfAnAsk(ReadSentence read, PhraseMatch act) {

@@ -4,8 +4,10 @@ import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.text.PhraseMatch;
+import org.squallnote.core.text.Sentence;
 import org.squallnote.core.text.Span;
 import org.squallnote.core.text.WordClass;
 
@@ -124,9 +126,11 @@ public record TakingUp(
                 handsTo);
     }
 
-    /** "I have one too"; "could I have one too?" hands nothing over, "it's in the works" is not where it is. */
+    /** "I have one too"; "once Gus has signed" has still to come, "could I have one too?" hands nothing over, "it's in the works" is not where it is. */
     static boolean fulfils(ReadSentence read) {
-        return !read.sentence().isQuestion() && read.hasBeside("fulfils", Plans.LABELS);
+        return !read.sentence().isQuestion()
+                && !Plans.isOnlyACondition(read)
+                && read.hasBeside("fulfils", Plans.LABELS);
     }
 
     /** "I've printed it, now I need to catch Rhona for her signature"; "the contract is attached. The bill is being prepared." */
@@ -151,8 +155,28 @@ public record TakingUp(
         return said.stream()
                 .filter(read -> !read.isSalutation())
                 .findFirst()
-                .filter(read -> read.asks().isEmpty() && isAgreement(read))
+                .filter(read -> (read.asks().isEmpty() && isAgreement(read)) || isYesBeforeMore(read))
                 .isPresent();
+    }
+
+    /** "Sure, send me the agenda", "yes, please send it to me". */
+    private static boolean isYesBeforeMore(ReadSentence read) {
+        Sentence sentence = read.sentence();
+        if (sentence.isQuestion() || sentence.size() < 2) {
+            return false;
+        }
+        boolean yes = WordClass.PLAIN_YES.has(sentence, 0) && sentence.at(1).followsMark();
+        return yes
+                || read.acts().stream()
+                        .anyMatch(act -> act.fromInclusive() == 0
+                                && (act.label().equals("willing") || act.label().equals("agrees"))
+                                && act.toExclusive() < sentence.size()
+                                && isMarkWithinOrBehind(sentence, act));
+    }
+
+    private static boolean isMarkWithinOrBehind(Sentence sentence, PhraseMatch act) {
+        return IntStream.rangeClosed(1, act.toExclusive())
+                .anyMatch(i -> sentence.at(i).followsMark());
     }
 
     /** "Thanks for your mail." */

@@ -67,6 +67,12 @@ public enum WordClass {
     INTENDING,
     /** What is so and is not being done: "two pages are missing". */
     STATE_IN_ING,
+    /** Joins what comes of it: "send it and I'll print it". */
+    AND_SO,
+    /** Says yes and no more: "yes, send it". */
+    PLAIN_YES,
+    /** What follows stands against what was said before. */
+    BUT,
     /** What somebody is doing with what was asked for: "printing". */
     IN_THE_WORKS,
     IS_ARE,

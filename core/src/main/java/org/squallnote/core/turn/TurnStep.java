@@ -424,7 +424,7 @@ final class TurnStep {
             if (asksBack && (facts.proposes() || facts.opensWithYes()) && Wanted.isAboutAPlan(debt.what())) {
                 // "Are we still on for tonight?" "Can we do tomorrow instead?"; "May we stay?" "Of course! When?"
                 debts.remove(i);
-            } else if (asksBack) {
+            } else if (asksBack || needsSomethingFirst(facts, debt)) {
                 debts.remove(i);
                 paused.add(new Paused(debt, List.copyOf(facts.asked()), event.messageId()));
             } else if (facts.putsOff(debt.what())) {
@@ -437,6 +437,15 @@ final class TurnStep {
             Party to = event.to().stream().findFirst().or(() -> lastOther()).orElse(event.from());
             debts.add(Debt.ofPromise(event, to, facts.promised(), facts.promisedBy()));
         }
+    }
+
+    /** "Could you chair?" "Sure, send me the agenda": what was asked is still to be done. */
+    private static boolean needsSomethingFirst(Facts facts, Debt debt) {
+        return facts.opensWithYes()
+                && facts.asked().contains(debt.to().address())
+                && !facts.fulfils()
+                && Wanted.isNeededFirst(facts.what())
+                && Wanted.isToBeDone(debt.what());
     }
 
     /** What was asked on a list is answered on it, though the asker is not among the recipients. */

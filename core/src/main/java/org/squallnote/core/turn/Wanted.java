@@ -136,6 +136,11 @@ final class Wanted {
         return !wanted.isToBeDone() && !wanted.hasBeside("yours", "known");
     }
 
+    /** Whether it wants what somebody has to have before they can do something: "send me the agenda". */
+    static boolean isNeededFirst(String ask) {
+        return in(ask).has("needed-first");
+    }
+
     /** Whether it may only say which or when: "Tuesday afternoon, please". */
     static boolean isChoice(String ask) {
         Wanted wanted = in(ask);
