@@ -23,7 +23,7 @@ import org.squallnote.core.text.WordClass;
  * @param denies whether it says that the writer has or knows nothing of it ("not me")
  * @param proposes whether all that it asks is whether something else would do ("how about Thursday?")
  * @param arrived whether it says that something has come
- * @param opensWithYes whether it says yes before anything else
+ * @param opensWithYes whether it says yes before anything else, and besides asks at most
  * @param overtaken whether it says that what was asked for is there already or has fallen away
  * @param thingThere the sentence that says that some thing is there: "got the list from Nell"
  * @param leavesIt whether it says that somebody else will answer ("Ann will get back to you")
@@ -126,7 +126,10 @@ public record TakingUp(
                 handsTo);
     }
 
-    /** "I have one too"; "once Gus has signed" has still to come, "could I have one too?" hands nothing over, "it's in the works" is not where it is. */
+    /**
+     * "I have one too"; "could I have one too?" hands nothing over, "it's in the works" is not where it is, and "once Gus has
+     * signed" has still to come.
+     */
     static boolean fulfils(ReadSentence read) {
         return !read.sentence().isQuestion()
                 && !Plans.isOnlyACondition(read)
@@ -151,12 +154,17 @@ public record TakingUp(
         return toDo > done || (rest && done < 0);
     }
 
+    /** Whatever is said besides asks or agrees: "Sure, it's 4471. Does it work?" has given what was asked. */
     private static boolean opensWithYes(List<ReadSentence> said) {
-        return said.stream()
-                .filter(read -> !read.isSalutation())
-                .findFirst()
-                .filter(read -> (read.asks().isEmpty() && isAgreement(read)) || isYesBeforeMore(read))
-                .isPresent();
+        List<ReadSentence> more =
+                said.stream().filter(read -> !read.isSalutation()).toList();
+        return !more.isEmpty()
+                && ((more.get(0).asks().isEmpty() && isAgreement(more.get(0))) || isYesBeforeMore(more.get(0)))
+                && more.stream().allMatch(read -> !read.asks().isEmpty() || isKindWord(read));
+    }
+
+    private static boolean isKindWord(ReadSentence read) {
+        return read.consistsOf("willing", "agrees", "confirm", "thanks", "praise");
     }
 
     /** "Sure, send me the agenda", "yes, please send it to me". */
@@ -185,7 +193,6 @@ public record TakingUp(
     }
 
     private static boolean isAgreement(ReadSentence read) {
-        return (read.has("willing") || read.has("agrees"))
-                && read.consistsOf("willing", "agrees", "confirm", "thanks", "praise");
+        return (read.has("willing") || read.has("agrees")) && isKindWord(read);
     }
 }

@@ -50,7 +50,7 @@ import org.squallnote.core.reading.Withdrawal;
  * @param denies whether it says that the writer has or knows nothing of it
  * @param proposes whether it asks whether something else would do
  * @param arrived whether it says that something has come
- * @param opensWithYes whether it says yes before anything else
+ * @param opensWithYes whether it says yes before anything else, and besides asks at most
  * @param overtaken whether it says that what was asked for is there already or has fallen away
  * @param thingThere words that say that some thing is there, empty when there are none
  * @param handsTo addresses of those who, as it says, will answer
