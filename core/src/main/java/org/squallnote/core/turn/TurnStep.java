@@ -372,17 +372,21 @@ final class TurnStep {
     }
 
     /**
-     * "That isn't ours; please write to its chairman", "Friday, please", "one for me, please": an answer to who asked me, of
-     * whom nothing is wanted.
+     * "That isn't ours; please write to its chairman", "Friday, please", "one for me, please", "hold the green button" where
+     * they asked how: an answer to who asked me, of whom nothing is wanted.
      */
     private boolean onlyAnswers(TurnEvent event) {
         boolean elsewhere = Wanted.refersElsewhereOrOrders(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
-        return (elsewhere || choice)
+        boolean saysHow =
+                event.facts().askBy().isEmpty() && Wanted.saysHow(event.facts().what());
+        return (elsewhere || choice || saysHow)
                 && debts.stream()
                         .filter(debt -> event.isAddressedTo(debt.to().address())
                                 && asksOnly(event.facts(), debt.to().address()))
-                        .anyMatch(debt -> elsewhere || Wanted.asksWhichOf(debt.what()));
+                        .anyMatch(debt -> elsewhere
+                                || (choice && Wanted.asksWhichOf(debt.what()))
+                                || (saysHow && Wanted.asksHow(debt.what())));
     }
 
     /** Whether nobody else is asked by name. */

@@ -87,7 +87,12 @@ final class Wanted {
 
     /** Whether it wants to be told what to do. */
     static boolean asksWhatToDo(String ask) {
-        return in(ask).has("what-to-do");
+        return in(ask).has("what-to-do", "how-to");
+    }
+
+    /** "Which ones should we order?"; "shall I order some?" offers it. */
+    static boolean asksHow(String ask) {
+        return in(ask).has("how-to");
     }
 
     /** "What do you think of the draft?": "swap the pictures" says what they think. */
@@ -115,6 +120,12 @@ final class Wanted {
     /** Whether it tells somebody what to do and wants nothing back. */
     static boolean isInstruction(String ask) {
         return in(ask).wantsNothingBack();
+    }
+
+    /** Whether it only says how something is done: "hold the green button", but not "just sign the contract". */
+    static boolean saysHow(String ask) {
+        Wanted wanted = in(ask);
+        return wanted.wantsNothingBack() && !wanted.has("comes-back");
     }
 
     private boolean wantsNothingBack() {
