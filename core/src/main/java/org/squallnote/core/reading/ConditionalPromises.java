@@ -31,7 +31,7 @@ final class ConditionalPromises {
     private static boolean isJoinedToAnAsk(ReadSentence read, PhraseMatch promise) {
         int at = promise.fromInclusive();
         return at > 1
-                && read.dates().isEmpty()
+                && read.dates().stream().noneMatch(day -> day.fromInclusive() > at)
                 && WordClass.AND_SO.has(read.sentence(), at - 1)
                 && read.found().stream().anyMatch(ask -> ask.kind() == Ask.Kind.REQUEST && ask.from() < at - 1);
     }

@@ -3,6 +3,7 @@ package org.squallnote.core.reading;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.text.PhraseMatch;
 import org.squallnote.core.text.Sentence;
@@ -99,12 +100,11 @@ final class SpeechActs {
 
     /** "Bo is still collecting them, but here's what we have." */
     private static boolean isGivenAllTheSame(ReadSentence read, PhraseMatch holding) {
-        int but = holding.toExclusive();
-        while (but < read.sentence().size() && !WordClass.BUT.has(read.sentence(), but)) {
-            but++;
-        }
-        int behind = but;
-        return read.acts().stream().anyMatch(act -> act.label().equals("fulfils") && act.fromInclusive() > behind);
+        Sentence sentence = read.sentence();
+        return IntStream.range(holding.toExclusive(), sentence.size())
+                .filter(i -> WordClass.BUT.has(sentence, i))
+                .anyMatch(but -> read.acts().stream()
+                        .anyMatch(act -> act.label().equals("fulfils") && act.fromInclusive() > but));
     }
 
     private static boolean isPartOfAnAsk(ReadSentence read, PhraseMatch act) {

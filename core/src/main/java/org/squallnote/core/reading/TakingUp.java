@@ -132,8 +132,8 @@ public record TakingUp(
      */
     static boolean fulfils(ReadSentence read) {
         return !read.sentence().isQuestion()
-                && !Plans.isOnlyACondition(read)
-                && read.hasBeside("fulfils", Plans.LABELS);
+                && read.hasBeside("fulfils", Plans.LABELS)
+                && !Plans.isOnlyACondition(read);
     }
 
     /** "I've printed it, now I need to catch Rhona for her signature"; "the contract is attached. The bill is being prepared." */

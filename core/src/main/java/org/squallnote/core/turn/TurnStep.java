@@ -376,6 +376,9 @@ final class TurnStep {
      * they asked how: an answer to who asked me, of whom nothing is wanted.
      */
     private boolean onlyAnswers(TurnEvent event) {
+        if (debts.isEmpty()) {
+            return false;
+        }
         boolean elsewhere = Wanted.refersElsewhereOrOrders(event.facts().what());
         boolean choice = Wanted.isChoice(event.facts().what());
         boolean saysHow =
