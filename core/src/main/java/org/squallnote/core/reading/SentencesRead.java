@@ -215,7 +215,11 @@ final class SentencesRead {
         boolean who = sentence.at(ask.from()).is("who", "who's")
                 && !sentence.norm(ask.from() + 1).equals("of")
                 && !before.addresses().isEmpty();
-        if (!calledByName && !who && AskedOfAll.isOfAnybody(sentence, asks, ask)) {
+        // "Can one of you cover the desk? @ines @tom": either of the two.
+        boolean ofThose = message.inRoom()
+                && !message.mentions().isEmpty()
+                && asks.matches().stream().anyMatch(match -> match.label().equals("of-any"));
+        if (!calledByName && !who && !ofThose && AskedOfAll.isOfAnybody(sentence, asks, ask)) {
             return Addressees.ANYBODY;
         }
         if (AskedOfAll.isOfEverybody(asks, ask)) {
