@@ -34,6 +34,8 @@ enum DateClass {
     BEFORE_ITS_TIME("before-its-time"),
     /** Between a time and its day: "three on Friday". */
     BEFORE_ITS_DAY("before-its-day"),
+    /** What may stand behind a day that is told by another: "the day before at noon". */
+    CLOSES_A_TELLING("closes-a-telling"),
     /** How an ordinal in digits ends. */
     ENDS_AN_ORDINAL("ends-an-ordinal"),
     /** Words that a date can begin with, besides weekdays, months and numbers. */

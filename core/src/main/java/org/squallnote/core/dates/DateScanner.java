@@ -15,16 +15,14 @@ public final class DateScanner {
     private final Sentence sentence;
     private final DateContext context;
     private final DayPhrases days;
-    private final NeighbourDays neighbours;
-    private final CountedBack countedBack;
+    private final ToldDays told;
     private final Optional<LocalDate> namedBefore;
 
     private DateScanner(Sentence sentence, DateContext context, Optional<LocalDate> namedBefore) {
         this.sentence = sentence;
         this.context = context;
         this.days = new DayPhrases(sentence, context);
-        this.neighbours = new NeighbourDays(sentence, context);
-        this.countedBack = new CountedBack(sentence, context);
+        this.told = new ToldDays(sentence, context, days);
         this.namedBefore = namedBefore;
     }
 
@@ -49,7 +47,7 @@ public final class DateScanner {
         while (i >= 0) {
             Optional<DatePhrase> phrase = nextToNamed(found, i);
             if (phrase.isEmpty()) {
-                phrase = countedBack.at(i, days::at);
+                phrase = told.countedBack(i);
             }
             if (phrase.isEmpty()) {
                 phrase = rangeAt(i);
@@ -68,10 +66,10 @@ public final class DateScanner {
 
     private Optional<DatePhrase> nextToNamed(List<DatePhrase> found, int from) {
         if (found.isEmpty()) {
-            return namedBefore.isPresent() ? neighbours.at(from, namedBefore.get()) : Optional.empty();
+            return namedBefore.isPresent() ? told.beside(namedBefore.get(), from) : Optional.empty();
         }
         DatePhrase last = found.get(found.size() - 1);
-        return last.form() == Form.DAY ? neighbours.at(from, last.day()) : Optional.empty();
+        return last.form() == Form.DAY ? told.beside(last.day(), from) : Optional.empty();
     }
 
     /** A phrase, or two joined to a range, of which the end counts. */

@@ -3,6 +3,7 @@ package org.squallnote.core.dates;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 
@@ -82,6 +83,19 @@ final class DayPhrases {
     /** "morning", "afternoon" of a day that is known; an evening is the day itself. */
     Optional<DatePhrase> partOfDay(int from, LocalDate day) {
         return term("part", from).map(part -> times.part(part, part, day));
+    }
+
+    /** The day that the rules of a group tell in the words from one on, which mean one only beside others. */
+    Optional<DatePhrase> meant(String group, int from, Function<Term, Optional<DatePhrase>> meaning) {
+        return context.language()
+                .terms()
+                .at(
+                        group,
+                        sentence,
+                        from,
+                        kinds,
+                        term -> meaning.apply(term)
+                                .map(day -> day.by(Optional.of(term.rule().reason()))));
     }
 
     private Optional<DatePhrase> phrase(Term term) {

@@ -20,7 +20,7 @@ import org.squallnote.core.time.WorkingTime;
 public final class Reader {
 
     /** Raised when a rule changes what is found, so that stored readings are known to be old. */
-    public static final int VERSION = 21;
+    public static final int VERSION = 22;
 
     /** Text beyond this many characters is not read. */
     public static final int LONGEST_TEXT = 5_000_000;

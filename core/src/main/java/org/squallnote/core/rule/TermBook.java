@@ -132,6 +132,11 @@ public final class TermBook {
      */
     public record Term(Rule rule, int from, int to, Map<String, Integer> kinds) {
 
+        /** Where a kind begins, negative where it is not there. */
+        public int place(String kind) {
+            return kinds.getOrDefault(kind, -1);
+        }
+
         /** Where one of these kinds begins, negative where none is there. */
         public int place(List<String> oneOf) {
             int found = -1;

@@ -85,6 +85,16 @@ class SecondLanguageTest {
                 .isEqualTo(Optional.ofNullable(meant));
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "Das Treffen ist am Freitag. Kannst du mir die Liste schicken? Bis Tag davor, 2026-03-12",
+        "Das Treffen ist am Freitag. Kannst du mir die Liste schicken? Bis zwei Tagen vorher, 2026-03-11",
+        "Kannst du mir die Liste schicken? Bis zwei Tagen vor unserem Treffen am Freitag, 2026-03-11",
+    })
+    void tellsDaysByOthers(String text, LocalDate meant) {
+        assertThat(read(text).replyBy().map(Deadline::day)).contains(meant);
+    }
+
     @Test
     void namesTimesByItsOwnWords() {
         Deadline by = read("Kannst du mir die Liste schicken? Bis Freitag 15 Uhr")
