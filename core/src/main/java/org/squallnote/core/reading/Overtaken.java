@@ -25,6 +25,11 @@ final class Overtaken {
         return isSaid(read, "thing-there");
     }
 
+    /** "They came this morning": whatever was spoken of last. */
+    static boolean saysThatItCame(ReadSentence read) {
+        return isSaid(read, "it-came");
+    }
+
     private static boolean isSaid(ReadSentence read, String label) {
         Sentence sentence = read.sentence();
         if (sentence.isQuestion() || !read.asks().isEmpty()) {

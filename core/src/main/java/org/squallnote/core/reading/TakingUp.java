@@ -88,7 +88,7 @@ public record TakingUp(
             if (read.isSalutation()) {
                 continue;
             }
-            agrees &= read.asks().isEmpty() && (isAgreement(read) || isThanksForAMessage(read));
+            agrees &= read.asks().isEmpty() && (isAgreement(read) || isThanksForAMessage(read) || isWish(read));
             fulfils |= fulfils(read);
             left |= fulfils && isLeftToDo(read);
             denies |= read.has("denies");
@@ -117,7 +117,11 @@ public record TakingUp(
                 proposes,
                 arrived,
                 opensWithYes(said),
-                brief.stream().anyMatch(Overtaken::isSaid),
+                brief.stream().anyMatch(Overtaken::isSaid)
+                        || brief.stream()
+                                .filter(read -> !read.isSalutation())
+                                .limit(1)
+                                .anyMatch(Overtaken::saysThatItCame),
                 brief.stream()
                         .filter(Overtaken::saysThatAThingIsThere)
                         .map(read -> read.sentence().span())
@@ -164,7 +168,12 @@ public record TakingUp(
     }
 
     private static boolean isKindWord(ReadSentence read) {
-        return read.consistsOf("willing", "agrees", "confirm", "thanks", "praise");
+        return read.consistsOf("willing", "agrees", "confirm", "thanks", "praise", "wishes");
+    }
+
+    /** "Of course. Get well soon!" */
+    private static boolean isWish(ReadSentence read) {
+        return read.consistsOf("wishes", "thanks", "praise");
     }
 
     /** "Sure, send me the agenda", "yes, please send it to me". */
