@@ -10,37 +10,15 @@ import org.squallnote.core.capture.Captured.Kind;
 import org.squallnote.core.dates.DateContext;
 import org.squallnote.core.dates.DatePhrase;
 import org.squallnote.core.dates.DatePhrase.Form;
-import org.squallnote.core.dates.DateScanner;
 import org.squallnote.core.dates.TypedDate;
-import org.squallnote.core.text.Sentence;
-import org.squallnote.core.text.SentenceSplitter;
-import org.squallnote.core.text.Span;
+import org.squallnote.core.reading.LineDates;
+import org.squallnote.core.reading.LineDates.LineDate;
 import org.squallnote.core.time.ReplyBy;
 
 /** By when: the date that is said most plainly to be a deadline; of equals the last one. */
 final class ReplyByPart {
 
-    private static final Set<String> STRONG = Set.of("by", "before", "until", "till", "due", "than", "deadline");
-    private static final Set<String> LEADS = Set.of(
-            "by",
-            "before",
-            "until",
-            "till",
-            "due",
-            "than",
-            "on",
-            "for",
-            "later",
-            "no",
-            "not",
-            "is",
-            "deadline",
-            "the",
-            "latest",
-            "reply",
-            "at");
-    /** "the invoice of 3 March" names a day. */
-    private static final Set<String> NAMING = Set.of("of", "from", "since", "dated", "after");
+    private static final Set<String> STRONG = Set.of("by", "before", "until", "till", "due");
 
     private static final Pattern HARD = Pattern.compile("(?i)^\\s*,?\\s*(at the latest|latest|firm|sharp)\\b");
     /** Dates of digits, which sentences cut at their dots, and which only their place tells from other numbers. */
@@ -74,13 +52,11 @@ final class ReplyByPart {
     private Optional<ReplyBy> find() {
         Optional<Date> best = ofDigits();
         String masked = best.map(date -> blank(date.from(), date.to())).orElseGet(parts::masked);
-        for (Sentence sentence : SentenceSplitter.split(masked)) {
-            for (DatePhrase phrase : DateScanner.in(sentence, dates)) {
-                Optional<Date> date = date(sentence, phrase);
-                if (date.isPresent()
-                        && (best.isEmpty() || date.get().weight() >= best.get().weight())) {
-                    best = date;
-                }
+        for (LineDate line : LineDates.in(masked, dates)) {
+            Optional<Date> date = date(line);
+            if (date.isPresent()
+                    && (best.isEmpty() || date.get().weight() >= best.get().weight())) {
+                best = date;
             }
         }
         return best.map(date -> {
@@ -132,39 +108,19 @@ final class ReplyByPart {
         return best;
     }
 
-    private Optional<Date> date(Sentence sentence, DatePhrase phrase) {
-        LocalDate today = dates.today();
-        Span words = sentence.spanOf(phrase.fromInclusive(), phrase.toExclusive());
-        if (phrase.form() == Form.PAST
-                || phrase.day().isBefore(today)
-                || !parts.isFree(words.fromInclusive(), words.toExclusive())) {
+    private Optional<Date> date(LineDate line) {
+        DatePhrase phrase = line.phrase();
+        int from = line.words().fromInclusive();
+        int to = line.words().toExclusive();
+        if (line.use() == LineDates.Use.MENTIONED
+                || phrase.form() == Form.PAST
+                || phrase.day().isBefore(dates.today())
+                || !parts.isFree(from, to)) {
             return Optional.empty();
         }
-        int lead = phrase.fromInclusive();
-        if (NAMING.contains(sentence.norm(lead - 1))) {
-            return Optional.empty();
-        }
-        boolean strong = false;
-        boolean before = false;
-        while (lead > 0
-                && LEADS.contains(sentence.norm(lead - 1))
-                && !sentence.at(lead).followsMark()) {
-            lead--;
-            strong |= STRONG.contains(sentence.norm(lead));
-            before |= sentence.norm(lead).equals("before");
-        }
-        int from = sentence.at(lead).span().fromInclusive();
-        int to = words.toExclusive();
-        Matcher hard = HARD.matcher(parts.line().substring(to));
-        boolean firm = hard.find()
-                || sentence.norm(lead).equals("no")
-                || sentence.norm(lead).equals("not")
-                || parts.line().substring(from, to).toLowerCase(Locale.ROOT).contains("deadline");
-        if (firm && hard.reset().find()) {
-            to += hard.end();
-        }
-        boolean alone = parts.startsSegment(from) && parts.endsSegment(to);
-        int weight = strong || firm ? 3 : alone ? 2 : parts.endsSegment(to) ? 1 : 0;
-        return Optional.of(new Date(before ? phrase.before(dates) : phrase, from, to, weight, firm));
+        boolean ends = parts.endsSegment(to);
+        boolean alone = ends && parts.startsSegment(from);
+        boolean stated = line.strict() || line.use() == LineDates.Use.STATED;
+        return Optional.of(new Date(phrase, from, to, stated ? 3 : alone ? 2 : ends ? 1 : 0, line.strict()));
     }
 }

@@ -4,20 +4,16 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.squallnote.core.dates.DatePhrase.Form;
 import org.squallnote.core.rule.TermBook.Term;
 import org.squallnote.core.text.Sentence;
 
-/**
- * Days told by another one, as the rules of {@code dates.rules} say: at the end of a clause by the day that was named last
- * ("the day before", "that day"), or counted back from one that is named behind them ("ten days before your arrival on 12
- * April").
- */
+/** Days told by others: "the day before" the one named last, "ten days before your arrival on 12 April". */
 final class ToldDays {
 
     /** A farther day is told by its date. */
     private static final int MOST_DAYS = 90;
-
     /** "your arrival at the harbour on 12 April". */
     private static final int FARTHEST = 6;
 
@@ -36,10 +32,9 @@ final class ToldDays {
         return days.meant(
                 "beside",
                 from,
-                term -> closes(term.to())
-                        ? seenFrom(named, term)
-                                .map(day -> new DatePhrase(term.from(), term.to(), day, Optional.empty(), Form.DAY))
-                        : Optional.empty());
+                term -> Optional.of(term)
+                        .filter(told -> closes(told.to()) && daysOf(told) <= MOST_DAYS)
+                        .map(told -> day(told, told.to(), seenFrom(named, told))));
     }
 
     /** The day that is told from a word on, seen from one that is named behind it. */
@@ -47,26 +42,30 @@ final class ToldDays {
         return days.meant("counted back", from, this::countedBack);
     }
 
-    /** In the words of a rule: {@code named less 1}, {@code named and days}, {@code weekday before named}. */
-    private Optional<LocalDate> seenFrom(LocalDate named, Term term) {
+    private static DatePhrase day(Term term, int to, LocalDate day) {
+        return new DatePhrase(term.from(), to, day, Optional.empty(), Form.DAY);
+    }
+
+    /** In the words of a rule: {@code named}, {@code named less 1}, {@code named and days}, {@code weekday before named}. */
+    private LocalDate seenFrom(LocalDate named, Term term) {
         String[] said = term.rule().gives().split(" ");
         if (said[1].equals("weekday")) {
             DayOfWeek weekday = DayOfWeek.of(context.words().weekday(sentence, term.place("weekday")));
-            return Optional.of(named.with(
-                    said[2].equals("before") ? TemporalAdjusters.previous(weekday) : TemporalAdjusters.next(weekday)));
+            boolean before = said[2].equals("before");
+            return named.with(before ? TemporalAdjusters.previous(weekday) : TemporalAdjusters.next(weekday));
         }
         if (said.length == 2) {
-            return Optional.of(named);
+            return named;
         }
-        boolean number = Character.isDigit(said[3].charAt(0));
-        int far = number ? Integer.parseInt(said[3]) : daysOf(term);
-        return far > MOST_DAYS ? Optional.empty() : Optional.of(named.plusDays(said[2].equals("less") ? -far : far));
+        int far = said[3].equals("days") ? daysOf(term) : Integer.parseInt(said[3]);
+        return named.plusDays(said[2].equals("less") ? -far : far);
     }
 
-    /** Of "two weeks", 14. */
+    /** Of "two weeks", 14; 0 where no number of them is told. */
     private int daysOf(Term term) {
         DateWords words = context.words();
-        return words.number(sentence, term.place("number")) * words.unit("days", sentence, term.place("days"));
+        int days = term.place("days");
+        return days < 0 ? 0 : words.number(sentence, term.place("number")) * words.unit("days", sentence, days);
     }
 
     private Optional<DatePhrase> countedBack(Term term) {
@@ -74,12 +73,9 @@ final class ToldDays {
         for (int i = term.to(); i <= term.to() + FARTHEST && i < sentence.size() && !isCutOff(i, term.to()); i++) {
             Optional<DatePhrase> named = days.at(i);
             if (named.isPresent()) {
-                int to = named.get().toExclusive();
-                return Optional.of(named.get())
-                        .filter(day -> day.form() == Form.DAY || day.form() == Form.RANGE)
+                return named.filter(day -> day.form() == Form.DAY || day.form() == Form.RANGE)
                         .filter(day -> daysOf(term) <= MOST_DAYS)
-                        .map(day -> back(day.day(), daysOf(term), working))
-                        .map(day -> new DatePhrase(term.from(), to, day, Optional.empty(), Form.DAY));
+                        .map(day -> day(term, day.toExclusive(), back(day.day(), daysOf(term), working)));
             }
         }
         return Optional.empty();
@@ -90,14 +86,12 @@ final class ToldDays {
     }
 
     private LocalDate back(LocalDate day, int number, boolean working) {
-        if (!working) {
-            return day.minusDays(number);
-        }
-        LocalDate found = day;
-        for (int i = 0; i < number; i++) {
-            found = context.workingTime().onOrBefore(found.minusDays(1));
-        }
-        return found;
+        return working
+                ? Stream.iterate(day, later -> context.workingTime().onOrBefore(later.minusDays(1)))
+                        .skip(number)
+                        .findFirst()
+                        .orElseThrow()
+                : day.minusDays(number);
     }
 
     private boolean closes(int to) {

@@ -33,6 +33,8 @@ public enum WordClass {
     /** What may follow a short question: "how many bags though". */
     BEHIND_A_QUESTION,
     /** What stands between "by" and its date. */
+    /** What stands between a thing to do and its day: "call Bo no later than Friday". */
+    BEFORE_A_DEADLINE,
     BETWEEN,
     BETWEEN_WILL_AND_VERB,
     BY_WHEN,
@@ -131,6 +133,8 @@ public enum WordClass {
     SPEAKERS,
     STARTS,
     STATES,
+    /** Behind the day of a thing to do: "Friday sharp". */
+    STRICTLY,
     SUBJECT,
     SUBORDINATE,
     TELLING,
